@@ -1,0 +1,42 @@
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Codes;
+
+/// <summary>An appliance of the job with what its plate leaves out filled in from the library.</summary>
+/// <param name="Appliance">The appliance.</param>
+/// <param name="Type">Its library entry.</param>
+public sealed record ApplianceFacts(Appliance Appliance, ApplianceType Type)
+{
+    /// <summary>The facts of an appliance.</summary>
+    public static ApplianceFacts Of(Appliance appliance) => new(appliance, CodeLibrary.Appliances[appliance.Type]);
+
+    /// <summary>What the schedule calls it.</summary>
+    public string Name => Appliance.Name.Length > 0 ? Appliance.Name : Type.Name;
+
+    /// <summary>Supply voltage.</summary>
+    public int Volts => Appliance.Nameplate.Volts ?? Type.Volts;
+
+    /// <summary>Load.</summary>
+    public VoltAmperes Load => new(Appliance.Nameplate.VoltAmperes ?? Type.Va);
+
+    /// <summary>Whether it is wired in rather than plugged in.</summary>
+    public bool Hardwired => Appliance.Nameplate.Hardwired ?? Type.Hardwired;
+
+    /// <summary>Minimum circuit ampacity, where there is one. A load stated on the plate without one has none.</summary>
+    public double? MinimumCircuitAmpacity => Appliance.Nameplate.MinimumCircuitAmpacity ?? (Appliance.Nameplate.VoltAmperes is null ? Type.Mca : null);
+
+    /// <summary>Largest breaker, where the maker names one.</summary>
+    public int? MaximumBreaker => Appliance.Nameplate.MaximumBreaker ?? (Appliance.Nameplate.VoltAmperes is null ? Type.MaxBreaker : null);
+
+    /// <summary>Whether its load is continuous under the job's preferences.</summary>
+    public bool Continuous(Preferences preferences) =>
+        Type.Continuous || (Type.Id == "dishwasher" && preferences.DishwasherContinuous);
+
+    /// <summary>Whether it has a circuit of its own under the job's preferences.</summary>
+    public bool Own(Preferences preferences) => Type.Id switch
+    {
+        "refrigerator" => preferences.RefrigeratorAlone,
+        _ => Type.Own,
+    };
+}

@@ -1,0 +1,112 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Jobs;
+
+namespace Circuitum.Core.Codes;
+
+/// <summary>
+/// One edition of a code family as data: its numbers, its rules with their section numbers, and what it says about each
+/// kind of room. Adding an edition adds a file, not code.
+/// </summary>
+public sealed record CodeEdition
+{
+    /// <summary>Its key in a job, such as <c>us-2023</c>.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>Its name for people.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Standard breaker ratings in amperes, rising (240.6(A)).</summary>
+    public required ImmutableArray<int> Breakers { get; init; }
+
+    /// <summary>The smallest breaker the planner uses; smaller ones are only for special circuits.</summary>
+    public required int SmallestBreaker { get; init; }
+
+    /// <summary>Largest breaker for small wire by material and size (240.4(D)).</summary>
+    public required ImmutableDictionary<string, ImmutableDictionary<string, int>> SmallWireLimits { get; init; }
+
+    /// <summary>Named numbers; the suffix of each name is its unit.</summary>
+    public required ImmutableDictionary<string, double> Numbers { get; init; }
+
+    /// <summary>The day from which outdoor heating and cooling equipment needs ground-fault protection.</summary>
+    public DateOnly HvacGroundFaultFrom { get; init; }
+
+    /// <summary>What applies to each kind of room.</summary>
+    public required ImmutableDictionary<string, RoomTraits> RoomKinds { get; init; }
+
+    /// <summary>The rules by id.</summary>
+    public required ImmutableDictionary<string, Rule> Rules { get; init; }
+
+    /// <summary>A named number.</summary>
+    /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
+    public double Number(string name) => Numbers[name];
+
+    /// <summary>What applies to a kind of room.</summary>
+    public RoomTraits Traits(RoomKind kind)
+    {
+        var name = kind.ToString();
+        return RoomKinds[char.ToLowerInvariant(name[0]) + name[1..]];
+    }
+
+    /// <summary>A rule with its id filled in.</summary>
+    /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
+    public Rule Rule(string id) => Rules[id] with { Id = id };
+
+    /// <summary>The section number of a rule in this edition.</summary>
+    public string Cite(string ruleId) => Rules[ruleId].Cite;
+
+    /// <summary>The smallest standard breaker of at least the given rating, or none when no standard one is that large.</summary>
+    /// <param name="amperes">The rating needed.</param>
+    public int? BreakerFor(double amperes)
+    {
+        foreach (var rating in Breakers)
+        {
+            if (rating >= SmallestBreaker && rating >= amperes - 1e-6) return rating;
+        }
+
+        return null;
+    }
+}
+
+/// <summary>What an edition says about a kind of room.</summary>
+public sealed record RoomTraits
+{
+    /// <summary>Receptacles go by wall spaces.</summary>
+    public bool WallSpaces { get; init; }
+
+    /// <summary>Its receptacles are on the small-appliance circuits.</summary>
+    public bool SmallAppliance { get; init; }
+
+    /// <summary>Outlets and devices in it call for arc-fault protection.</summary>
+    public bool ArcFault { get; init; }
+
+    /// <summary>The ground-fault rule of its receptacles: the last part of a <c>protect.</c> rule id, or none.</summary>
+    public string? GroundFault { get; init; }
+
+    /// <summary>A switched light is needed.</summary>
+    public bool Light { get; init; }
+
+    /// <summary>Counts towards the floor area of the load calculation.</summary>
+    public bool FloorArea { get; init; }
+
+    /// <summary>Out of doors.</summary>
+    public bool Outdoors { get; init; }
+}
+
+/// <summary>A rule in plain words with its section number.</summary>
+public sealed record Rule
+{
+    /// <summary>Stable id, such as <c>box.wall</c>.</summary>
+    public string Id { get; init; } = "";
+
+    /// <summary>A few words.</summary>
+    public required string Title { get; init; }
+
+    /// <summary>Section number, or <c>practice</c>.</summary>
+    public required string Cite { get; init; }
+
+    /// <summary>How a breach is graded: must, should or note.</summary>
+    public required string Severity { get; init; }
+
+    /// <summary>What it asks, in our own words.</summary>
+    public required string Text { get; init; }
+}

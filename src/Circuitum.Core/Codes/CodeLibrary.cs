@@ -1,0 +1,181 @@
+using System.Collections.Immutable;
+using System.Reflection;
+using System.Text.Json;
+
+namespace Circuitum.Core.Codes;
+
+/// <summary>The door to the rule data: editions, conductor tables and the appliance library, read once from the assembly.</summary>
+public static class CodeLibrary
+{
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web);
+
+    private static readonly Lazy<ImmutableDictionary<string, CodeEdition>> AllEditions = new(() =>
+        ImmutableArray.Create("us-2023").Select(id => Read<CodeEdition>($"{id}.json")).ToImmutableDictionary(e => e.Id));
+
+    private static readonly Lazy<ConductorTables> AllConductors = new(() => Read<ConductorTables>("conductors.json"));
+
+    private static readonly Lazy<ImmutableDictionary<string, ApplianceType>> AllAppliances = new(() =>
+        Read<ImmutableArray<ApplianceType>>("appliances.json").ToImmutableDictionary(a => a.Id));
+
+    /// <summary>The editions that are shipped, by id.</summary>
+    public static ImmutableDictionary<string, CodeEdition> Editions => AllEditions.Value;
+
+    /// <summary>Conductor tables of the US family.</summary>
+    public static ConductorTables Conductors => AllConductors.Value;
+
+    /// <summary>Typical appliances by id. A job's own nameplate always wins.</summary>
+    public static ImmutableDictionary<string, ApplianceType> Appliances => AllAppliances.Value;
+
+    /// <summary>The edition with an id.</summary>
+    /// <exception cref="KeyNotFoundException">No such edition; a job that names one is refused before it gets here.</exception>
+    public static CodeEdition Edition(string id) => Editions[id];
+
+    private static T Read<T>(string name)
+    {
+        var assembly = Assembly.GetExecutingAssembly();
+        using var stream = assembly.GetManifestResourceStream($"Circuitum.Core.Codes.Data.{name}")
+            ?? throw new InvalidOperationException($"The rule data {name} is missing from the core.");
+        return JsonSerializer.Deserialize<T>(stream, Options) ?? throw new InvalidOperationException($"The rule data {name} is empty.");
+    }
+}
+
+/// <summary>A typical household appliance.</summary>
+public sealed record ApplianceType
+{
+    /// <summary>Key in a job.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>What it is called.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>Supply voltage.</summary>
+    public int Volts { get; init; }
+
+    /// <summary>Typical load in volt-amperes.</summary>
+    public double Va { get; init; }
+
+    /// <summary>Needs a neutral.</summary>
+    public bool Neutral { get; init; }
+
+    /// <summary>Usually hardwired.</summary>
+    public bool Hardwired { get; init; }
+
+    /// <summary>A continuous load: three hours or more, or taken so by rule.</summary>
+    public bool Continuous { get; init; }
+
+    /// <summary>Electric space heating.</summary>
+    public bool Heating { get; init; }
+
+    /// <summary>Driven by a motor.</summary>
+    public bool Motor { get; init; }
+
+    /// <summary>Heating or cooling equipment that calls for a service receptacle.</summary>
+    public bool Hvac { get; init; }
+
+    /// <summary>Household cooking; goes by the demand table.</summary>
+    public bool Cooking { get; init; }
+
+    /// <summary>Vehicle charging.</summary>
+    public bool Charging { get; init; }
+
+    /// <summary>Named by the rule that asks ground-fault protection for certain appliances.</summary>
+    public bool GroundFault { get; init; }
+
+    /// <summary>Section of that rule, where it is not the usual one.</summary>
+    public string? GroundFaultCite { get; init; }
+
+    /// <summary>Has a circuit of its own by rule or by common practice.</summary>
+    public bool Own { get; init; }
+
+    /// <summary>A rule demands a circuit of its own.</summary>
+    public bool Individual { get; init; }
+
+    /// <summary>Belongs to the laundry circuit.</summary>
+    public bool Laundry { get; init; }
+
+    /// <summary>Belongs to a garage receptacle circuit.</summary>
+    public bool Garage { get; init; }
+
+    /// <summary>Hangs on a lighting circuit.</summary>
+    public bool Lighting { get; init; }
+
+    /// <summary>Breaker that is usual for it, in amperes; larger than the least where practice is.</summary>
+    public int? Breaker { get; init; }
+
+    /// <summary>Typical minimum circuit ampacity.</summary>
+    public double? Mca { get; init; }
+
+    /// <summary>Typical maximum breaker.</summary>
+    public int? MaxBreaker { get; init; }
+
+    /// <summary>Usual height of its outlet in inches; -1 is the ceiling.</summary>
+    public double OutletHeightIn { get; init; }
+}
+
+/// <summary>Ampacity, resistance, factors and service conductors.</summary>
+public sealed record ConductorTables
+{
+    /// <summary>Copper by size, smallest first (Table 310.16; Chapter 9 Table 8).</summary>
+    public required ImmutableArray<ConductorRow> Copper { get; init; }
+
+    /// <summary>Aluminum by size, smallest first.</summary>
+    public required ImmutableArray<ConductorRow> Aluminum { get; init; }
+
+    /// <summary>Ambient correction from a 30 C table.</summary>
+    public required ImmutableArray<AmbientRow> Ambient { get; init; }
+
+    /// <summary>Factor by number of current-carrying conductors.</summary>
+    public required ImmutableArray<CountRow> Count { get; init; }
+
+    /// <summary>Conductors of a service that carries the whole dwelling.</summary>
+    public required ImmutableArray<ServiceRow> Service { get; init; }
+
+    /// <summary>Copper equipment ground by breaker.</summary>
+    public required ImmutableArray<GroundRow> Ground { get; init; }
+
+    /// <summary>Sizes in which nonmetallic-sheathed cable is made, smallest first.</summary>
+    public required ImmutableArray<string> Sheathed { get; init; }
+}
+
+/// <summary>One conductor size.</summary>
+/// <param name="Size">AWG or kcmil.</param>
+/// <param name="Cmil">Circular mils.</param>
+/// <param name="C60">Amperes in the 60 C column.</param>
+/// <param name="C75">Amperes in the 75 C column.</param>
+/// <param name="C90">Amperes in the 90 C column.</param>
+/// <param name="OhmPerKft">Direct-current resistance at 75 C in ohm per 1000 ft.</param>
+public sealed record ConductorRow(string Size, int Cmil, int C60, int C75, int C90, double OhmPerKft)
+{
+    /// <summary>Ampacity in a temperature column.</summary>
+    /// <exception cref="ArgumentOutOfRangeException">The column is not 60, 75 or 90.</exception>
+    public int At(int celsius) => celsius switch
+    {
+        60 => C60,
+        75 => C75,
+        90 => C90,
+        _ => throw new ArgumentOutOfRangeException(nameof(celsius), celsius, "The columns are 60, 75 and 90 C."),
+    };
+}
+
+/// <summary>Ambient correction up to and including a temperature.</summary>
+/// <param name="UpToC">Degrees Celsius.</param>
+/// <param name="F60">Factor for the 60 C column.</param>
+/// <param name="F75">Factor for the 75 C column.</param>
+/// <param name="F90">Factor for the 90 C column.</param>
+public sealed record AmbientRow(int UpToC, double F60, double F75, double F90);
+
+/// <summary>Count adjustment up to and including a number of current-carrying conductors.</summary>
+/// <param name="UpTo">Conductors.</param>
+/// <param name="Factor">Factor on the ampacity.</param>
+public sealed record CountRow(int UpTo, double Factor);
+
+/// <summary>Dwelling service conductor.</summary>
+/// <param name="Amperes">Service rating.</param>
+/// <param name="Copper">Copper size.</param>
+/// <param name="Aluminum">Aluminum size.</param>
+public sealed record ServiceRow(int Amperes, string Copper, string Aluminum);
+
+/// <summary>Equipment ground.</summary>
+/// <param name="Breaker">Largest breaker.</param>
+/// <param name="Copper">Copper size.</param>
+public sealed record GroundRow(int Breaker, string Copper);

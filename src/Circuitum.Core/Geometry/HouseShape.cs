@@ -1,0 +1,104 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using NetTopologySuite.Geometries;
+using NetTopologySuite.Operation.Buffer;
+using NetTopologySuite.Operation.Union;
+
+namespace Circuitum.Core.Geometry;
+
+/// <summary>The door to the house's geometry: every room's shape with the openings that each side sees.</summary>
+public sealed class HouseShape
+{
+    /// <summary>How far apart two walls may stand and still be one wall with an opening through it.</summary>
+    private const double ThickestWallInches = 16;
+
+    private readonly ImmutableDictionary<string, RoomShape> rooms;
+
+    private HouseShape(Job job, ImmutableDictionary<string, RoomShape> rooms)
+    {
+        Job = job;
+        this.rooms = rooms;
+    }
+
+    /// <summary>The job.</summary>
+    public Job Job { get; }
+
+    /// <summary>The shapes of all rooms, in the job's order.</summary>
+    public IEnumerable<RoomShape> Rooms => Job.Rooms.Select(r => rooms[r.Id]);
+
+    /// <summary>The shape of a room.</summary>
+    public RoomShape this[string roomId] => rooms[roomId];
+
+    /// <summary>Works out the shapes of a job whose document has been checked by <see cref="Intake.JobRules"/>.</summary>
+    public static HouseShape Of(Job job)
+    {
+        var shapes = job.Rooms.ToImmutableDictionary(r => r.Id, r => new RoomShape(r));
+        var seen = job.Rooms.ToDictionary(r => r.Id, _ => new List<RoomOpening>());
+        foreach (var opening in job.Openings)
+        {
+            var beyond = opening.To == Opening.Outside ? null : opening.To;
+            seen[opening.Room].Add(new RoomOpening(opening, opening.Wall, opening.From, opening.Hinge, opening.SwingsIn, beyond));
+            if (beyond is not null && Mirror(opening, shapes[opening.Room], shapes[beyond]) is { } mirrored) seen[beyond].Add(mirrored);
+        }
+
+        foreach (var (id, list) in seen) shapes[id].Openings = [.. list.OrderBy(o => o.Wall).ThenBy(o => o.From)];
+        return new HouseShape(job, shapes);
+    }
+
+    /// <summary>The opening as the room on the other side sees it, or none when that room has no wall there.</summary>
+    public static RoomOpening? Mirror(Opening opening, RoomShape from, RoomShape to)
+    {
+        var wall = from.Walls[opening.Wall];
+        var p = wall.At(opening.From);
+        var q = wall.At(opening.From + opening.Width);
+        RoomOpening? best = null;
+        var nearest = ThickestWallInches;
+        foreach (var other in to.Walls)
+        {
+            if (Math.Abs((wall.Dx * other.Dy) - (wall.Dy * other.Dx)) > 0.01) continue;
+            var px = (p.X - other.A.X).InInches;
+            var py = (p.Y - other.A.Y).InInches;
+            var across = Math.Abs((py * other.Dx) - (px * other.Dy));
+            if (across > nearest) continue;
+            var u = (px * other.Dx) + (py * other.Dy);
+            var v = ((q.X - other.A.X).InInches * other.Dx) + ((q.Y - other.A.Y).InInches * other.Dy);
+            if (Math.Min(u, v) < -1 || Math.Max(u, v) > other.Length.InInches + 1) continue;
+            nearest = across;
+            var backwards = v < u;
+            var hinge = backwards ? opening.Hinge == End.Start ? End.Finish : End.Start : opening.Hinge;
+            best = new RoomOpening(opening, other.Index, Length.Max(Length.Zero, Length.Inches(Math.Min(u, v))), hinge, !opening.SwingsIn, from.Room.Id);
+        }
+
+        return best;
+    }
+
+    /// <summary>
+    /// Floor area by the outside line, in square feet: the rooms that count, each grown by the outside wall's thickness,
+    /// joined, storey by storey. Partitions close up because they are thinner than two such margins.
+    /// </summary>
+    /// <param name="counts">Whether a room counts.</param>
+    public double OutsideAreaSqFt(Func<Room, bool> counts)
+    {
+        var grow = new BufferParameters(1, EndCapStyle.Flat, JoinStyle.Mitre, 5);
+        double area = 0;
+        foreach (var storey in Job.Storeys)
+        {
+            var grown = Job.Rooms.Where(r => r.Storey == storey.Id && counts(r))
+                .Select(r => BufferOp.Buffer(Polygon(r.Outline), Job.Frame.OutsideWall.InInches, grow)).ToList();
+            if (grown.Count > 0) area += UnaryUnionOp.Union(grown).Area / 144;
+        }
+
+        return area;
+    }
+
+    /// <summary>Whether an outline is a simple polygon, one that does not cross or touch itself.</summary>
+    public static bool IsSimple(IReadOnlyList<Measure.Point> outline) => Polygon(outline).IsValid;
+
+    private static Polygon Polygon(IReadOnlyList<Measure.Point> outline)
+    {
+        var ring = outline.Select(p => new Coordinate(p.X.InInches, p.Y.InInches)).ToList();
+        ring.Add(ring[0].Copy());
+        return new Polygon(new LinearRing([.. ring]));
+    }
+}

@@ -1,0 +1,80 @@
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Intake;
+
+/// <summary>The part of <see cref="JobRules"/> that looks at the decisions.</summary>
+internal static class DecisionRules
+{
+    internal static void Check(Job job, Dictionary<string, RoomShape> shapes, List<Problem> problems)
+    {
+        var boxes = job.Decisions.Boxes.ToDictionary(b => b.Id);
+        for (var i = 0; i < job.Decisions.Boxes.Length; i++) CheckBox(job, job.Decisions.Boxes[i], $"decisions.boxes[{i}]", boxes, shapes, problems);
+        CheckCircuits(job, boxes, problems);
+        CheckSpaces(job, problems);
+    }
+
+    private static void CheckBox(Job job, Box box, string field, Dictionary<string, Box> boxes, Dictionary<string, RoomShape> shapes, List<Problem> problems)
+    {
+        if (!shapes.TryGetValue(box.Room, out var shape))
+        {
+            problems.Add(new($"{field}.room", $"There is no room '{JobRules.Short(box.Room)}'."));
+            return;
+        }
+
+        JobRules.Range($"{field}.height", box.Height, Length.Zero, Length.Feet(40), problems);
+        if (box.VoltAmperes is { } va && va is not (>= 0 and <= 20_000)) problems.Add(new($"{field}.voltAmperes", "A planned load lies between 0 and 20,000 VA."));
+        if (box.Appliance is { } appliance && job.ApplianceById(appliance) is null) problems.Add(new($"{field}.appliance", $"There is no appliance '{JobRules.Short(appliance)}'."));
+        if (box.Kind == BoxKind.Appliance && box.Appliance is null) problems.Add(new($"{field}.appliance", "Say which appliance this outlet feeds."));
+        if (box.Wall is { } wall) JobRules.OnWall(field, shape, wall, box.Along, Length.Zero, problems, "along");
+        else if (box.At is null) problems.Add(new(field, "Say where the box is: a wall and a distance, or a place."));
+        else if (box.At is { } at && (at.X < shape.MinX || at.X > shape.MaxX || at.Y < shape.MinY || at.Y > shape.MaxY)) problems.Add(new($"{field}.at", $"It does not lie in {JobRules.Short(shape.Room.Name)}."));
+        if (box.Gangs.Length > 8) problems.Add(new($"{field}.gangs", "A switch box has 8 gangs at most."));
+        for (var g = 0; g < box.Gangs.Length; g++)
+        {
+            JobRules.Range($"{field}.gangs[{g}].locations", box.Gangs[g].Locations, 1, 10, problems);
+            foreach (var light in box.Gangs[g].Lights)
+            {
+                if (!boxes.TryGetValue(light, out var target) || target.Kind is not (BoxKind.Light or BoxKind.Appliance))
+                    problems.Add(new($"{field}.gangs[{g}].lights", $"There is no light '{JobRules.Short(light)}'."));
+            }
+        }
+    }
+
+    private static void CheckCircuits(Job job, Dictionary<string, Box> boxes, List<Problem> problems)
+    {
+        var numbers = new HashSet<int>();
+        var taken = new Dictionary<string, int>();
+        for (var i = 0; i < job.Decisions.Circuits.Length; i++)
+        {
+            var circuit = job.Decisions.Circuits[i];
+            var field = $"decisions.circuits[{i}]";
+            JobRules.Range($"{field}.number", circuit.Number, 1, 999, problems);
+            if (!numbers.Add(circuit.Number)) problems.Add(new($"{field}.number", $"Circuit {circuit.Number} is there twice."));
+            JobRules.Text($"{field}.label", circuit.Label, JobRules.LongestName, problems);
+            if (circuit.Breaker is { } rating) JobRules.Range($"{field}.breaker", rating, 10, 200, problems);
+            foreach (var member in circuit.Boxes)
+            {
+                if (!boxes.ContainsKey(member.Box)) problems.Add(new($"{field}.boxes", $"There is no box '{JobRules.Short(member.Box)}'."));
+                else if (!taken.TryAdd(member.Box, circuit.Number)) problems.Add(new($"{field}.boxes", $"Box '{member.Box}' is on circuit {taken[member.Box]} already."));
+            }
+        }
+    }
+
+    private static void CheckSpaces(Job job, List<Problem> problems)
+    {
+        var placed = new HashSet<int>();
+        var numbers = job.Decisions.Circuits.Select(c => c.Number).ToHashSet();
+        for (var i = 0; i < job.Decisions.Spaces.Length; i++)
+        {
+            var space = job.Decisions.Spaces[i];
+            var field = $"decisions.spaces[{i}]";
+            var panel = job.Panels.FirstOrDefault(p => p.Id == space.Panel);
+            if (panel is null) problems.Add(new($"{field}.panel", $"There is no panel '{JobRules.Short(space.Panel)}'."));
+            else JobRules.Range($"{field}.space", space.Space, 1, panel.Spaces, problems);
+            if (!numbers.Contains(space.Circuit)) problems.Add(new($"{field}.circuit", $"There is no circuit {space.Circuit}."));
+            else if (!placed.Add(space.Circuit)) problems.Add(new($"{field}.circuit", $"Circuit {space.Circuit} has two places."));
+        }
+    }
+}

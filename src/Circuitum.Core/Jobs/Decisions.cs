@@ -1,0 +1,242 @@
+using System.Collections.Immutable;
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Jobs;
+
+/// <summary>Who made a decision. The planner may revise its own; it never touches a person's.</summary>
+public enum Maker
+{
+    /// <summary>Proposed by the planner.</summary>
+    Planner,
+
+    /// <summary>Made or taken over by a person.</summary>
+    Person,
+}
+
+/// <summary>All decisions of a job.</summary>
+public sealed record Decisions
+{
+    /// <summary>The boxes on the studs and in the ceilings.</summary>
+    public ImmutableArray<Box> Boxes { get; init; } = [];
+
+    /// <summary>Proposals that a person took away and that are not to be made again.</summary>
+    public ImmutableArray<RefusedBox> Refused { get; init; } = [];
+
+    /// <summary>The branch circuits.</summary>
+    public ImmutableArray<Circuit> Circuits { get; init; } = [];
+
+    /// <summary>Which breaker sits in which space.</summary>
+    public ImmutableArray<SpaceDecision> Spaces { get; init; } = [];
+
+    /// <summary>Fields not known to this version.</summary>
+    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+}
+
+/// <summary>A box: a receptacle, light, switch, alarm or the connection of an appliance.</summary>
+public sealed record Box
+{
+    /// <summary>Unique in the job and stable: a proposal made again keeps it.</summary>
+    public string Id { get; init; } = "";
+
+    /// <summary>What it holds.</summary>
+    public BoxKind Kind { get; init; }
+
+    /// <summary>The room it serves.</summary>
+    public string Room { get; init; } = "";
+
+    /// <summary>The room's wall it stands on, or none for one in the ceiling or the floor.</summary>
+    public int? Wall { get; init; }
+
+    /// <summary>From the wall's first corner to the box's centre.</summary>
+    public Length Along { get; init; }
+
+    /// <summary>The place of a box that is not on a wall.</summary>
+    public Point? At { get; init; }
+
+    /// <summary>Centre of the box over the floor.</summary>
+    public Length Height { get; init; }
+
+    /// <summary>The appliance it feeds, or none.</summary>
+    public string? Appliance { get; init; }
+
+    /// <summary>For a switch box, its gangs from left to right.</summary>
+    public ImmutableArray<SwitchGang> Gangs { get; init; } = [];
+
+    /// <summary>For an alarm: senses carbon monoxide too.</summary>
+    public bool CarbonMonoxide { get; init; }
+
+    /// <summary>Planned load of a light, in volt-amperes; none takes the practice figure.</summary>
+    public double? VoltAmperes { get; init; }
+
+    /// <summary>Who placed it.</summary>
+    public Maker By { get; init; }
+
+    /// <summary>Fields not known to this version.</summary>
+    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+}
+
+/// <summary>Kinds of box.</summary>
+public enum BoxKind
+{
+    /// <summary>A duplex receptacle for general use.</summary>
+    Receptacle,
+
+    /// <summary>A lighting outlet.</summary>
+    Light,
+
+    /// <summary>A switch box of one or more gangs.</summary>
+    Switch,
+
+    /// <summary>A smoke alarm, combined with carbon monoxide where needed.</summary>
+    SmokeAlarm,
+
+    /// <summary>The outlet of one appliance, plug or hardwired by its nameplate.</summary>
+    Appliance,
+
+    /// <summary>A capped box left for a later receptacle, as for an island counter.</summary>
+    Provision,
+}
+
+/// <summary>One switch of a switch box.</summary>
+public sealed record SwitchGang
+{
+    /// <summary>The lighting outlets it controls.</summary>
+    public ImmutableArray<string> Lights { get; init; } = [];
+
+    /// <summary>How many switches control those lights: 1 a single pole, 2 three-way, 3 and more with four-way between.</summary>
+    public int Locations { get; init; } = 1;
+
+    /// <summary>Fields not known to this version.</summary>
+    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+}
+
+/// <summary>A proposal that a person refused.</summary>
+public sealed record RefusedBox
+{
+    /// <summary>What it was.</summary>
+    public BoxKind Kind { get; init; }
+
+    /// <summary>Where it was.</summary>
+    public string Room { get; init; } = "";
+
+    /// <summary>The wall it was on, or none.</summary>
+    public int? Wall { get; init; }
+
+    /// <summary>Its place along the wall.</summary>
+    public Length Along { get; init; }
+
+    /// <summary>Its place, when it was not on a wall.</summary>
+    public Point? At { get; init; }
+
+    /// <summary>The appliance it was for, or none.</summary>
+    public string? Appliance { get; init; }
+
+    /// <summary>Fields not known to this version.</summary>
+    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+}
+
+/// <summary>A branch circuit: which boxes share a breaker.</summary>
+public sealed record Circuit
+{
+    /// <summary>Its number, kept once given. Also the number of its home run.</summary>
+    public int Number { get; init; }
+
+    /// <summary>What it is for; decides which boxes may share it.</summary>
+    public CircuitPurpose Purpose { get; init; }
+
+    /// <summary>Its boxes, each with who put it there.</summary>
+    public ImmutableArray<CircuitBox> Boxes { get; init; } = [];
+
+    /// <summary>A person's text for the schedule; none lets the label writer find one.</summary>
+    public string? Label { get; init; }
+
+    /// <summary>A person's breaker rating in amperes; none lets the sizing choose.</summary>
+    public int? Breaker { get; init; }
+
+    /// <summary>A person's choice of where its protection sits; none follows the job's preference.</summary>
+    public ProtectionPlace? Protection { get; init; }
+
+    /// <summary>Who made the circuit.</summary>
+    public Maker By { get; init; }
+
+    /// <summary>Fields not known to this version.</summary>
+    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+
+    /// <summary>Whether a box is on the circuit.</summary>
+    public bool Holds(string boxId) => Boxes.Any(b => b.Box == boxId);
+}
+
+/// <summary>A box's place on a circuit.</summary>
+public sealed record CircuitBox
+{
+    /// <summary>The box.</summary>
+    public string Box { get; init; } = "";
+
+    /// <summary>Who put it on this circuit.</summary>
+    public Maker By { get; init; }
+
+    /// <summary>Fields not known to this version.</summary>
+    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+}
+
+/// <summary>What a circuit is for.</summary>
+public enum CircuitPurpose
+{
+    /// <summary>Receptacles of kitchen, pantry, breakfast and dining room.</summary>
+    SmallAppliance,
+
+    /// <summary>Laundry receptacles.</summary>
+    Laundry,
+
+    /// <summary>Bathroom receptacles.</summary>
+    Bathroom,
+
+    /// <summary>Garage receptacles.</summary>
+    Garage,
+
+    /// <summary>Outdoor receptacles.</summary>
+    Outdoor,
+
+    /// <summary>General lighting with switches, fans and alarms.</summary>
+    Lighting,
+
+    /// <summary>General receptacles.</summary>
+    Receptacles,
+
+    /// <summary>Lights and receptacles together, where the job mixes them.</summary>
+    Mixed,
+
+    /// <summary>One appliance, or a few that may share.</summary>
+    Appliance,
+}
+
+/// <summary>Where a circuit's ground-fault protection sits.</summary>
+public enum ProtectionPlace
+{
+    /// <summary>In the breaker.</summary>
+    Breaker,
+
+    /// <summary>In the first receptacle of the chain.</summary>
+    FirstReceptacle,
+}
+
+/// <summary>A breaker's space in the panel.</summary>
+public sealed record SpaceDecision
+{
+    /// <summary>The panel.</summary>
+    public string Panel { get; init; } = "";
+
+    /// <summary>The circuit's number.</summary>
+    public int Circuit { get; init; }
+
+    /// <summary>The space, for a two-pole breaker its upper one.</summary>
+    public int Space { get; init; }
+
+    /// <summary>Who placed it.</summary>
+    public Maker By { get; init; }
+
+    /// <summary>Fields not known to this version.</summary>
+    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+}
