@@ -1,0 +1,64 @@
+using Circuitum.Core.Codes;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Loads;
+
+/// <summary>What one box puts on its circuit.</summary>
+/// <param name="Box">The box.</param>
+/// <param name="Load">Planned load.</param>
+/// <param name="Continuous">Three hours or more.</param>
+/// <param name="Kind">What sort of load it is for the half-circuit and plug-in rules.</param>
+/// <param name="Source">Where the figure comes from.</param>
+public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKind Kind, string Source)
+{
+    /// <summary>Planning figure for a general receptacle (220.14(I) elsewhere than in dwellings; here practice).</summary>
+    public const double ReceptacleVa = 180;
+
+    /// <summary>Planning figure for a lighting outlet whose lamp is not chosen.</summary>
+    public const double LightVa = 60;
+
+    /// <summary>Planning figure for an alarm.</summary>
+    public const double AlarmVa = 5;
+
+    /// <summary>The load of a box.</summary>
+    public static BoxLoad Of(Job job, Box box)
+    {
+        switch (box.Kind)
+        {
+            case BoxKind.Receptacle or BoxKind.Provision:
+                return new(box, new(ReceptacleVa), false, LoadKind.GeneralReceptacle, "planning figure for a receptacle, practice");
+            case BoxKind.Light:
+                return new(box, new(box.VoltAmperes ?? LightVa), false, LoadKind.Light, box.VoltAmperes is null ? "planning figure for a light, practice" : "as entered");
+            case BoxKind.SmokeAlarm:
+                return new(box, new(AlarmVa), false, LoadKind.Fixed, "planning figure for an alarm, practice");
+            case BoxKind.Appliance when job.ApplianceById(box.Appliance) is { } appliance:
+                var facts = ApplianceFacts.Of(appliance);
+                var source = appliance.Nameplate.VoltAmperes is null ? "typical nameplate, assumed" : appliance.Nameplate.Confirmed ? "nameplate, confirmed" : "nameplate, not confirmed";
+                return new(box, facts.Load, facts.Continuous(job.Preferences), FastenedInPlace(facts) ? LoadKind.Fixed : LoadKind.PlugIn, source);
+            default:
+                return new(box, VoltAmperes.Zero, false, LoadKind.None, "");
+        }
+    }
+
+    private static bool FastenedInPlace(ApplianceFacts facts) => facts.Hardwired || facts.Type.Id is "dishwasher" or "disposer" or "microwave" or "range-hood" or "jet-tub" or "garage-door";
+}
+
+/// <summary>Sorts of load.</summary>
+public enum LoadKind
+{
+    /// <summary>None, as a switch.</summary>
+    None,
+
+    /// <summary>A luminaire.</summary>
+    Light,
+
+    /// <summary>A receptacle for general use.</summary>
+    GeneralReceptacle,
+
+    /// <summary>An appliance fastened in place.</summary>
+    Fixed,
+
+    /// <summary>A plug-in appliance not fastened in place.</summary>
+    PlugIn,
+}

@@ -1,0 +1,162 @@
+using Circuitum.Core.Codes;
+using Circuitum.Core.Explain;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Sizing;
+
+/// <summary>How a circuit is wired.</summary>
+public enum WiringMethod
+{
+    /// <summary>Nonmetallic-sheathed cable: never above the 60 C column in the end.</summary>
+    Cable,
+
+    /// <summary>Single wires in conduit.</summary>
+    Conduit,
+}
+
+/// <summary>What the sizing of a circuit starts from.</summary>
+public sealed record SizingCase
+{
+    /// <summary>Load that is not continuous.</summary>
+    public Amperes NonContinuous { get; init; }
+
+    /// <summary>Load of three hours or more.</summary>
+    public Amperes Continuous { get; init; }
+
+    /// <summary>Minimum circuit ampacity of motor or air-conditioning equipment, or none.</summary>
+    public double? MinimumCircuitAmpacity { get; init; }
+
+    /// <summary>Largest breaker by nameplate, or none.</summary>
+    public int? MaximumBreaker { get; init; }
+
+    /// <summary>Breaker asked for by a person or by practice, in amperes; the load can ask for a larger one.</summary>
+    public int? Breaker { get; init; }
+
+    /// <summary>Copper, else aluminum.</summary>
+    public bool Copper { get; init; } = true;
+
+    /// <summary>Temperature column of the insulation: 60, 75 or 90.</summary>
+    public int InsulationC { get; init; } = 90;
+
+    /// <summary>Rating of the terminals: 60 or 75.</summary>
+    public int TerminationC { get; init; } = 75;
+
+    /// <summary>Cable or conduit.</summary>
+    public WiringMethod Method { get; init; }
+
+    /// <summary>Current-carrying conductors together; 3 and fewer need no factor.</summary>
+    public int CurrentCarrying { get; init; } = 2;
+
+    /// <summary>Temperature around the wire in degrees Celsius.</summary>
+    public int AmbientC { get; init; } = 30;
+
+    /// <summary>Feeds several receptacles for plug-in loads: then the breaker may not be the next size over the ampacity.</summary>
+    public bool SeveralReceptacles { get; init; }
+
+    /// <summary>Smallest size to use, in AWG, or none.</summary>
+    public string? SmallestSize { get; init; }
+}
+
+/// <summary>A conductor and its breaker.</summary>
+/// <param name="Size">AWG.</param>
+/// <param name="Ampacity">After all factors and the terminals' column.</param>
+/// <param name="Breaker">Rating in amperes.</param>
+/// <param name="Ground">Equipment ground, AWG copper.</param>
+/// <param name="Row">The conductor's table row.</param>
+/// <param name="Derivation">How it was chosen.</param>
+public sealed record ConductorChoice(string Size, Amperes Ampacity, int Breaker, string Ground, ConductorRow Row, Derivation Derivation);
+
+/// <summary>The door to wire and breaker sizing.</summary>
+public static class Conductor
+{
+    /// <summary>The smallest conductor that carries a load and is protected by its breaker, or none when no size of the method does.</summary>
+    public static ConductorChoice? Choose(SizingCase c, CodeEdition edition)
+    {
+        var tables = CodeLibrary.Conductors;
+        var byNameplate = c.MinimumCircuitAmpacity is not null;
+        var actual = c.NonContinuous + c.Continuous;
+        var need = new Amperes(c.MinimumCircuitAmpacity ?? (c.NonContinuous.Value + (c.Continuous.Value * edition.Number("continuousFactor"))));
+        var least = edition.BreakerFor(need.Value);
+        if (least is null) return null;
+        var breaker = byNameplate
+            ? Math.Max(edition.SmallestBreaker, c.Breaker ?? LargestUpTo(edition, c.MaximumBreaker) ?? least.Value)
+            : Math.Max(least.Value, c.Breaker ?? 0);
+        var column = c.Method == WiringMethod.Cable ? 60 : c.TerminationC;
+        var count = tables.Count.First(r => c.CurrentCarrying <= r.UpTo).Factor;
+        var ambient = Ambient(tables, c.AmbientC, c.InsulationC);
+        var limits = edition.SmallWireLimits[c.Copper ? "copper" : "aluminum"];
+        var passed = c.SmallestSize is null;
+        var tried = new List<Derivation>();
+        foreach (var row in c.Copper ? tables.Copper : tables.Aluminum)
+        {
+            passed |= row.Size == c.SmallestSize;
+            if (!passed || (c.Method == WiringMethod.Cable && !tables.Sheathed.Contains(row.Size))) continue;
+            var terminal = row.At(column);
+            var adjusted = row.At(c.InsulationC) * ambient * count;
+            var final = new Amperes(Math.Min(terminal, adjusted));
+            var refusal = Refusal();
+            if (refusal is not null)
+            {
+                tried.Add(Derivation.Fact($"{row.Size} AWG", "too small", refusal));
+                continue;
+            }
+
+            var ground = tables.Ground.First(g => breaker <= g.Breaker).Copper;
+            return new(row.Size, final, breaker, ground, row, Explain(row, terminal, adjusted, final));
+
+            string? Refusal()
+            {
+                if (new Amperes(terminal) < need && !(new Amperes(terminal) >= need)) return $"{terminal} A at {column} C is less than {need} for the terminals.";
+                if (!(final >= actual)) return $"{final} after factors is less than the load of {actual}.";
+                if (byNameplate) return null;
+                if (limits.TryGetValue(row.Size, out var limit) && breaker > limit) return $"a breaker of {breaker} A is over the {limit} A limit of this size ({edition.Cite("wire.small")}).";
+                if (new Amperes(breaker) <= final) return null;
+                return c.SeveralReceptacles || edition.BreakerFor(final.Value) is not { } next || breaker > next ? $"{final} is not protected by {breaker} A." : null;
+            }
+        }
+
+        return null;
+
+        Derivation Explain(ConductorRow row, int terminal, double adjusted, Amperes final) => new("Wire and breaker", $"{row.Size} AWG on {breaker} A")
+        {
+            Citation = byNameplate ? edition.Cite("wire.hvac") : edition.Cite("wire.size"),
+            Because = byNameplate
+                ? $"Motor and air-conditioning equipment goes by its plate: wire for {need}, breaker up to {c.MaximumBreaker ?? breaker} A."
+                : breaker > least ? $"{least} A would carry the load; {breaker} A was asked for by practice, rule or a person." : "The smallest size that carries the load and is protected.",
+            Steps =
+            [
+                new("Needed at the terminals", $"{need}") { Formula = byNameplate ? "minimum circuit ampacity by nameplate" : $"{c.NonContinuous.Value:0.0#} + 1.25 x {c.Continuous.Value:0.0#} A", Citation = edition.Cite("circuit.overload") },
+                new("Ampacity at the terminals", $"{terminal} A") { Formula = $"{row.Size} AWG, {column} C column", Citation = c.Method == WiringMethod.Cable ? edition.Cite("wire.sheathed") : edition.Cite("wire.termination") },
+                new("Ampacity after factors", $"{adjusted:0.##} A") { Formula = $"{row.At(c.InsulationC)} x {ambient:0.##} x {count:0.##}", Citation = $"{edition.Cite("wire.ambient")}, {edition.Cite("wire.count")}" },
+                new("Ampacity", $"{final}") { Formula = "the smaller of the two" },
+                .. tried,
+            ],
+        };
+    }
+
+    /// <summary>Voltage drop of a single-phase run in volts: twice the one-way length times current times resistance.</summary>
+    /// <param name="oneWay">One-way length.</param>
+    /// <param name="current">Current.</param>
+    /// <param name="row">The conductor.</param>
+    public static double DropVolts(Length oneWay, Amperes current, ConductorRow row) => 2 * oneWay.InFeet * current.Value * row.OhmPerKft / 1000;
+
+    /// <summary>The row of a copper size.</summary>
+    /// <exception cref="InvalidOperationException">No such size.</exception>
+    public static ConductorRow Copper(string size) => CodeLibrary.Conductors.Copper.First(r => r.Size == size);
+
+    /// <summary>The next larger size of sheathed cable, or none.</summary>
+    public static string? NextCable(string size)
+    {
+        var sizes = CodeLibrary.Conductors.Sheathed;
+        var at = sizes.IndexOf(size);
+        return at >= 0 && at + 1 < sizes.Length ? sizes[at + 1] : null;
+    }
+
+    private static int? LargestUpTo(CodeEdition edition, int? most) => most is { } m ? edition.Breakers.Where(b => b <= m).Cast<int?>().LastOrDefault() : null;
+
+    private static double Ambient(ConductorTables tables, int celsius, int column)
+    {
+        var row = tables.Ambient.FirstOrDefault(r => celsius <= r.UpToC);
+        return row is null ? 0 : column switch { 60 => row.F60, 75 => row.F75, _ => row.F90 };
+    }
+}
