@@ -1,0 +1,228 @@
+using System.Collections.Immutable;
+using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Loads;
+
+namespace Circuitum.Core.Circuits;
+
+/// <summary>Divides boxes into branch circuits. A better planner takes the place of the greedy one behind this.</summary>
+public interface ICircuitPlanner
+{
+    /// <summary>The job's circuits with every loose box assigned. What is assigned already stays.</summary>
+    ImmutableArray<Circuit> Plan(HouseShape house, CodeEdition edition);
+}
+
+/// <summary>The door to circuit planning.</summary>
+public static class CircuitPlanning
+{
+    /// <summary>Fills what is undecided and leaves the rest.</summary>
+    public static Job Fill(Job job, ICircuitPlanner? planner = null)
+    {
+        var house = HouseShape.Of(job);
+        var circuits = (planner ?? new GreedyCircuitPlanner()).Plan(house, CodeLibrary.Edition(job.CodeEdition));
+        return job with { Decisions = job.Decisions with { Circuits = circuits } };
+    }
+
+    /// <summary>Takes back the planner's own assignments and plans afresh; a person's circuits and assignments stay.</summary>
+    public static Job Afresh(Job job, ICircuitPlanner? planner = null)
+    {
+        var kept = job.Decisions.Circuits
+            .Select(c => c with { Boxes = [.. c.Boxes.Where(b => b.By == Maker.Person)] })
+            .Where(c => c.Boxes.Length > 0 || c.By == Maker.Person).ToImmutableArray();
+        var numbers = kept.Select(c => c.Number).ToHashSet();
+        return Fill(job with { Decisions = job.Decisions with { Circuits = kept, Spaces = [.. job.Decisions.Spaces.Where(s => numbers.Contains(s.Circuit))] } }, planner);
+    }
+
+    /// <summary>The breaker rating that the preferences give a general circuit.</summary>
+    public static int GeneralRating(Preferences preferences, CircuitPurpose purpose) => (preferences.GeneralWire, purpose) switch
+    {
+        (GeneralWire.FourteenThroughout, CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed) => 15,
+        (GeneralWire.TwelveForReceptacles, CircuitPurpose.Lighting) => 15,
+        _ => 20,
+    };
+}
+
+/// <summary>
+/// A quick planner: required circuits, then one for each appliance that wants its own, then lights by neighbourhood and
+/// receptacles by rooms side by side. Deterministic, and stable because it only ever adds loose boxes.
+/// </summary>
+public sealed class GreedyCircuitPlanner : ICircuitPlanner
+{
+    /// <inheritdoc/>
+    public ImmutableArray<Circuit> Plan(HouseShape house, CodeEdition edition)
+    {
+        var work = new CircuitDraft(house, edition);
+        work.Appliances();
+        work.SmallAppliance();
+        work.Simple(CircuitPurpose.Laundry, work.Loose(CircuitPurpose.Laundry), int.MaxValue);
+        work.Bathrooms();
+        work.Simple(CircuitPurpose.Garage, work.Loose(CircuitPurpose.Garage), 10);
+        work.Simple(CircuitPurpose.Outdoor, work.Loose(CircuitPurpose.Outdoor), 8);
+        var mixed = house.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Mixed;
+        if (!mixed) GeneralGroups.Lights(work);
+        GeneralGroups.Receptacles(work, mixed);
+        return work.Result();
+    }
+}
+
+/// <summary>Circuits while they are being filled.</summary>
+internal sealed class CircuitDraft
+{
+    private readonly List<(Circuit Circuit, List<CircuitBox> Boxes)> circuits;
+    private readonly HashSet<string> assigned;
+
+    internal CircuitDraft(HouseShape house, CodeEdition edition)
+    {
+        House = house;
+        Edition = edition;
+        circuits = [.. house.Job.Decisions.Circuits.Select(c => (c, c.Boxes.ToList()))];
+        assigned = [.. circuits.SelectMany(c => c.Boxes).Select(b => b.Box)];
+    }
+
+    internal HouseShape House { get; }
+
+    internal CodeEdition Edition { get; }
+
+    internal Job Job => House.Job;
+
+    internal ImmutableArray<Circuit> Result() => [.. circuits
+        .Where(c => c.Boxes.Count > 0 || c.Circuit.By == Maker.Person)
+        .Select(c => c.Circuit with { Boxes = [.. c.Boxes] }).OrderBy(c => c.Number)];
+
+    internal List<Box> Loose(CircuitPurpose purpose) => [.. Job.Decisions.Boxes.Where(b => !assigned.Contains(b.Id) && BoxPurpose.Of(Job, Edition, b) == purpose)];
+
+    internal List<int> Existing(CircuitPurpose purpose) => [.. circuits.Where(c => c.Circuit.Purpose == purpose).Select(c => c.Circuit.Number)];
+
+    internal List<Box> On(int number) => [.. circuits.First(c => c.Circuit.Number == number).Boxes.Select(m => Job.Decisions.Boxes.First(b => b.Id == m.Box))];
+
+    internal int New(CircuitPurpose purpose, IEnumerable<Box> boxes)
+    {
+        var taken = circuits.Select(c => c.Circuit.Number).ToHashSet();
+        var number = 1;
+        while (taken.Contains(number)) number++;
+        circuits.Add((new Circuit { Number = number, Purpose = purpose, By = Maker.Planner }, []));
+        foreach (var box in boxes) Put(number, box);
+        return number;
+    }
+
+    internal void Put(int number, Box box)
+    {
+        if (!assigned.Add(box.Id)) return;
+        circuits.First(c => c.Circuit.Number == number).Boxes.Add(new CircuitBox { Box = box.Id, By = Maker.Planner });
+    }
+
+    /// <summary>All boxes on one circuit of the purpose, more circuits when there are too many.</summary>
+    internal void Simple(CircuitPurpose purpose, List<Box> boxes, int most)
+    {
+        foreach (var box in boxes)
+        {
+            var room = Existing(purpose).Where(n => On(n).Count < most).ToList();
+            if (room.Count > 0) Put(room[0], box);
+            else New(purpose, [box]);
+        }
+    }
+
+    internal void Appliances()
+    {
+        var loose = Loose(CircuitPurpose.Appliance).Select(b => (Box: b, Facts: ApplianceFacts.Of(Job.ApplianceById(b.Appliance)!)))
+            .OrderByDescending(a => a.Facts.Volts).ThenByDescending(a => a.Facts.Load).ThenBy(a => a.Box.Id, StringComparer.Ordinal).ToList();
+        foreach (var (box, facts) in loose)
+        {
+            var partner = facts.Type.Id == "disposer" && Job.Preferences.DishwasherSharesWithDisposer
+                ? circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Appliance && c.Boxes.Count == 1).Select(c => c.Circuit.Number)
+                    .FirstOrDefault(n => On(n)[0] is { Appliance: { } id } other && other.Room == box.Room && Job.ApplianceById(id)!.Type == "dishwasher" && Fits(20, [other, box]))
+                : 0;
+            if (partner > 0) Put(partner, box);
+            else New(CircuitPurpose.Appliance, [box]);
+        }
+    }
+
+    internal bool Fits(int breaker, IReadOnlyList<Box> boxes) => !LoadLimits.Check(Edition, breaker, 120, [.. boxes.Select(b => BoxLoad.Of(Job, b))]).Any();
+
+    // The counters go on two circuits, each a stretch of counter; dining and pantry walls join the one with fewer.
+    internal void SmallAppliance()
+    {
+        var loose = Loose(CircuitPurpose.SmallAppliance);
+        if (loose.Count == 0) return;
+        var counter = loose.Where(b => b.Kind == BoxKind.Receptacle && b.Height >= Measure.Length.Inches(36)).ToList();
+        var rest = loose.Except(counter).ToList();
+        var there = Existing(CircuitPurpose.SmallAppliance);
+        while (there.Count < 2) there.Add(New(CircuitPurpose.SmallAppliance, []));
+        var fresh = there.All(n => On(n).Count == 0);
+        var half = (counter.Count + 1) / 2;
+        for (var i = 0; i < counter.Count; i++) Put(fresh ? there[i < half ? 0 : 1] : there.MinBy(n => On(n).Count), counter[i]);
+        if (fresh && rest.Count >= 5) there.Add(New(CircuitPurpose.SmallAppliance, []));
+        foreach (var box in rest) Put(fresh && there.Count > 2 ? there[2] : there.MinBy(n => On(n).Count), box);
+    }
+
+    // Heavy hair tools: no more than two bathrooms on a circuit, those of one storey together.
+    internal void Bathrooms()
+    {
+        foreach (var room in Loose(CircuitPurpose.Bathroom).GroupBy(b => b.Room))
+        {
+            var storey = House[room.Key].Room.Storey;
+            var join = Existing(CircuitPurpose.Bathroom).FirstOrDefault(n => On(n).Select(b => b.Room).Append(room.Key).Distinct().Count() <= 2 && On(n).All(b => House[b.Room].Room.Storey == storey));
+            if (join == 0) join = New(CircuitPurpose.Bathroom, []);
+            foreach (var box in room) Put(join, box);
+        }
+    }
+}
+
+/// <summary>Which sort of circuit a box belongs on.</summary>
+public static class BoxPurpose
+{
+    /// <summary>The purpose of the circuit that a box belongs on.</summary>
+    public static CircuitPurpose Of(Job job, CodeEdition edition, Box box)
+    {
+        var kind = job.RoomById(box.Room)!.Kind;
+        if (job.ApplianceById(box.Appliance) is { } appliance)
+        {
+            var facts = ApplianceFacts.Of(appliance);
+            if (facts.Type.Lighting) return CircuitPurpose.Lighting;
+            if (facts.Own(job.Preferences) || facts.Volts == 240) return CircuitPurpose.Appliance;
+            if (facts.Type.Laundry && !facts.Hardwired) return CircuitPurpose.Laundry;
+            if (facts.Type.Garage && kind == RoomKind.Garage) return CircuitPurpose.Garage;
+            if (facts.Type.Id is "refrigerator" or "gas-range" && edition.Traits(kind).SmallAppliance) return CircuitPurpose.SmallAppliance;
+            return facts.Hardwired && facts.Load.Value <= 360 ? CircuitPurpose.Lighting : CircuitPurpose.Appliance;
+        }
+
+        if (box.Kind is not (BoxKind.Receptacle or BoxKind.Provision)) return CircuitPurpose.Lighting;
+        if (edition.Traits(kind).SmallAppliance) return CircuitPurpose.SmallAppliance;
+        return kind switch
+        {
+            RoomKind.Bathroom => CircuitPurpose.Bathroom,
+            RoomKind.Laundry => CircuitPurpose.Laundry,
+            RoomKind.Garage => CircuitPurpose.Garage,
+            RoomKind.Porch or RoomKind.Deck => CircuitPurpose.Outdoor,
+            _ => CircuitPurpose.Receptacles,
+        };
+    }
+
+    /// <summary>Whether a box may be put on a circuit of a purpose; a sentence with the rule when it may not.</summary>
+    public static string? WhyNot(Job job, CodeEdition edition, Box box, CircuitPurpose purpose)
+    {
+        var own = Of(job, edition, box);
+        if (own == purpose) return null;
+        var general = own is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed;
+        if (purpose is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed && general) return null;
+        if (own == CircuitPurpose.Outdoor && purpose is CircuitPurpose.Garage or CircuitPurpose.Receptacles or CircuitPurpose.Mixed && own == CircuitPurpose.Outdoor) return null;
+        var rule = purpose switch
+        {
+            CircuitPurpose.SmallAppliance => "circuit.smallAppliance",
+            CircuitPurpose.Laundry => "circuit.laundry",
+            CircuitPurpose.Bathroom => "circuit.bathroom",
+            CircuitPurpose.Garage => "circuit.garage",
+            _ => own switch
+            {
+                CircuitPurpose.SmallAppliance => "circuit.smallAppliance",
+                CircuitPurpose.Laundry => "circuit.laundry",
+                CircuitPurpose.Bathroom => "circuit.bathroom",
+                CircuitPurpose.Garage => "circuit.garage",
+                _ => null,
+            },
+        };
+        return rule is null ? null : $"{edition.Rule(rule).Text} ({edition.Cite(rule)})";
+    }
+}

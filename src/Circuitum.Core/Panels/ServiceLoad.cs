@@ -1,0 +1,180 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Explain;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Loads;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Panels;
+
+/// <summary>What a service load is worked out from.</summary>
+public sealed record ServiceCase
+{
+    /// <summary>Floor area by the outside line, in square feet.</summary>
+    public double AreaSqFt { get; init; }
+
+    /// <summary>Small-appliance circuits; at least two are counted.</summary>
+    public int SmallApplianceCircuits { get; init; } = 2;
+
+    /// <summary>Laundry circuits; one is counted for a dwelling.</summary>
+    public int LaundryCircuits { get; init; } = 1;
+
+    /// <summary>All other loads.</summary>
+    public ImmutableArray<ServiceItem> Items { get; init; } = [];
+}
+
+/// <summary>One load of a service calculation.</summary>
+/// <param name="Name">What it is.</param>
+/// <param name="Load">Nameplate.</param>
+/// <param name="Kind">How it counts.</param>
+/// <param name="Motor">Has a motor that may be the largest.</param>
+public sealed record ServiceItem(string Name, VoltAmperes Load, ServiceItemKind Kind, bool Motor = false);
+
+/// <summary>How a load counts in a service calculation.</summary>
+public enum ServiceItemKind
+{
+    /// <summary>An appliance fastened in place.</summary>
+    Fixed,
+
+    /// <summary>Household cooking.</summary>
+    Cooking,
+
+    /// <summary>Clothes dryer.</summary>
+    Dryer,
+
+    /// <summary>Vehicle charging.</summary>
+    Charging,
+
+    /// <summary>Cooling only.</summary>
+    Cooling,
+
+    /// <summary>Heat pump, running for heat and cooling.</summary>
+    HeatPump,
+
+    /// <summary>Electric heat that runs together with a heat pump, or alone.</summary>
+    Heating,
+}
+
+/// <summary>A worked service load.</summary>
+/// <param name="Method">Which method.</param>
+/// <param name="Total">The load.</param>
+/// <param name="Current">At 240 V.</param>
+/// <param name="Derivation">Line by line.</param>
+public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Amperes Current, Derivation Derivation)
+{
+    /// <summary>Standard method (220.40 and following).</summary>
+    public static ServiceLoad Standard(ServiceCase c, CodeEdition edition)
+    {
+        var (general, steps) = General(c, edition);
+        var demand = Math.Min(general, 3000) + (Math.Clamp(general - 3000, 0, 117_000) * 0.35) + (Math.Max(0, general - 120_000) * 0.25);
+        var lines = new List<Derivation>
+        {
+            new("General load after demand", $"{demand:#,0} VA") { Formula = general > 120_000 ? "3000 + 117,000 x 0.35 + rest x 0.25" : $"3000 + {Math.Max(0, general - 3000):#,0} x 0.35", Citation = "220.45", Steps = [.. steps] },
+        };
+        var total = demand;
+        var appliances = c.Items.Where(i => i.Kind == ServiceItemKind.Fixed).ToList();
+        var large = appliances.Count(i => i.Load.Value >= 500);
+        var factor = large >= 4 ? 0.75 : 1;
+        if (appliances.Count > 0)
+        {
+            // Only appliances of 500 W and more make up the four and are reduced; a small fan counts in full.
+            var reduced = appliances.Where(i => i.Load.Value >= 500).Sum(i => i.Load.Value);
+            var small = appliances.Where(i => i.Load.Value < 500).Sum(i => i.Load.Value);
+            var sum = (reduced * factor) + small;
+            Add("Appliances fastened in place", sum, $"{reduced:#,0} x {factor:0.00}{(small > 0 ? $" + {small:#,0}" : "")}", "220.53", appliances);
+        }
+
+        var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking).ToList();
+        foreach (var item in cooking)
+        {
+            var d = CookingDemand.OfRange(item.Load);
+            total += d.Demand.Value;
+            lines.Add(new(item.Name, $"{d.Demand}") { Formula = "demand table", Citation = "220.55", Steps = [d.Derivation] });
+        }
+
+        foreach (var item in c.Items.Where(i => i.Kind == ServiceItemKind.Dryer)) Add(item.Name, Math.Max(edition.Number("dryerLeastVa"), item.Load.Value), "the larger of 5000 VA and the nameplate", "220.54", [item]);
+        foreach (var item in c.Items.Where(i => i.Kind == ServiceItemKind.Charging)) Add(item.Name, Math.Max(edition.Number("evLeastVa"), item.Load.Value), "the larger of 7200 VA and the nameplate", "220.57", [item]);
+        var pump = Sum(c, ServiceItemKind.HeatPump);
+        var heat = Sum(c, ServiceItemKind.Heating);
+        var cooling = Sum(c, ServiceItemKind.Cooling);
+        var larger = Math.Max(pump + heat, cooling + pump);
+        if (larger > 0) Add("Heating or cooling, the larger", larger, $"heat {pump + heat:#,0}; cooling {cooling + pump:#,0}; loads that run together are added", "220.51, 220.60", [.. c.Items.Where(i => i.Kind is ServiceItemKind.HeatPump or ServiceItemKind.Heating or ServiceItemKind.Cooling)]);
+        var coolingRuns = cooling + pump >= pump + heat;
+        var motors = c.Items.Where(i => i.Motor && (i.Kind != ServiceItemKind.Cooling || coolingRuns)).ToList();
+        if (motors.Count > 0)
+        {
+            var largest = motors.MaxBy(m => m.Load)!;
+            Add("Largest motor", largest.Load.Value * 0.25, $"{largest.Load.Value:#,0} x 0.25 ({largest.Name})", "220.50", []);
+        }
+
+        return Done(ServiceMethod.Standard, total, lines, edition.Cite("service.standard"));
+
+        void Add(string what, double va, string formula, string cite, IReadOnlyList<ServiceItem> items)
+        {
+            total += va;
+            lines.Add(new(what, $"{va:#,0} VA") { Formula = formula, Citation = cite, Steps = [.. items.Select(i => Derivation.Fact(i.Name, $"{i.Load}"))] });
+        }
+    }
+
+    /// <summary>Optional method for a dwelling service of 100 A and over (220.82).</summary>
+    public static ServiceLoad Optional(ServiceCase c, CodeEdition edition)
+    {
+        var (general, steps) = General(c, edition);
+        var appliances = c.Items.Where(i => i.Kind is ServiceItemKind.Fixed or ServiceItemKind.Cooking or ServiceItemKind.Dryer or ServiceItemKind.Charging).ToList();
+        var all = general + appliances.Sum(i => i.Load.Value);
+        var demand = Math.Min(all, 10_000) + (Math.Max(0, all - 10_000) * 0.4);
+        var lines = new List<Derivation>
+        {
+            new("General and appliances after demand", $"{demand:#,0} VA")
+            {
+                Formula = $"10,000 + {Math.Max(0, all - 10_000):#,0} x 0.40",
+                Citation = "220.82(B)",
+                Steps = [.. steps, .. appliances.Select(i => Derivation.Fact(i.Name, $"{i.Load}"))],
+            },
+        };
+        var pump = Sum(c, ServiceItemKind.HeatPump);
+        var heat = Sum(c, ServiceItemKind.Heating);
+        var cooling = Sum(c, ServiceItemKind.Cooling);
+        var separately = c.Items.Count(i => i.Kind == ServiceItemKind.Heating);
+        var heatShare = pump > 0 || separately < 4 ? 0.65 : 0.4;
+        var withHeat = pump + (heat * heatShare);
+        var larger = Math.Max(withHeat, cooling + pump);
+        if (larger > 0)
+        {
+            lines.Add(new("Heating or cooling, the larger", $"{larger:#,0} VA")
+            {
+                Formula = $"heat {pump:#,0} + {heat:#,0} x {heatShare:0.00} = {withHeat:#,0}; cooling {cooling + pump:#,0}",
+                Citation = "220.82(C)",
+            });
+        }
+
+        return Done(ServiceMethod.Optional, demand + larger, lines, edition.Cite("service.optional"));
+    }
+
+    private static ServiceLoad Done(ServiceMethod method, double total, List<Derivation> lines, string cite)
+    {
+        var amps = new Amperes(total / 240);
+        return new(method, new(total), amps, new Derivation(method == ServiceMethod.Standard ? "Service load, standard method" : "Service load, optional method", $"{total:#,0} VA, {amps.Value:0.0} A")
+        {
+            Formula = $"{total:#,0} / 240 = {amps.Value:0.0} A",
+            Citation = cite,
+            Steps = [.. lines],
+        });
+    }
+
+    private static (double Va, List<Derivation> Steps) General(ServiceCase c, CodeEdition edition)
+    {
+        var perFoot = edition.Number("generalVaPerSqFt");
+        var small = Math.Max(2, c.SmallApplianceCircuits) * edition.Number("smallApplianceVa");
+        var laundry = Math.Max(1, c.LaundryCircuits) * edition.Number("laundryVa");
+        var area = Math.Round(c.AreaSqFt);
+        return ((area * perFoot) + small + laundry,
+        [
+            new("General lighting and receptacles", $"{area * perFoot:#,0} VA") { Formula = $"{area:#,0} sq ft x {perFoot:0}", Citation = "220.41" },
+            new("Small-appliance circuits", $"{small:#,0} VA") { Formula = $"{Math.Max(2, c.SmallApplianceCircuits)} x 1500", Citation = "220.52(A)" },
+            new("Laundry circuits", $"{laundry:#,0} VA") { Formula = $"{Math.Max(1, c.LaundryCircuits)} x 1500", Citation = "220.52(B)" },
+        ]);
+    }
+
+    private static double Sum(ServiceCase c, ServiceItemKind kind) => c.Items.Where(i => i.Kind == kind).Sum(i => i.Load.Value);
+}
