@@ -1,0 +1,92 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Panels;
+using Circuitum.Core.Routing;
+
+namespace Circuitum.Core.Analysis;
+
+/// <summary>Works out everything but the findings.</summary>
+public static class HouseDeriver
+{
+    /// <summary>The analysis of a checked job, without findings.</summary>
+    public static JobAnalysis Derive(Job job)
+    {
+        var house = HouseShape.Of(job);
+        var edition = CodeLibrary.Edition(job.CodeEdition);
+        var boxes = job.Decisions.Boxes.ToImmutableDictionary(b => b.Id);
+        var labels = LabelWriter.Write(house);
+        var deriver = new CircuitDeriver(house, edition, new Runs(house), boxes);
+        ImmutableArray<CircuitAnalysis> circuits = [.. job.Decisions.Circuits.OrderBy(c => c.Number).Select(c => deriver.Derive(c, labels[c.Number]))];
+        var area = house.OutsideAreaSqFt(r => edition.Traits(r.Kind).FloorArea);
+        var service = Case(job, edition, area);
+        return new()
+        {
+            Job = job,
+            House = house,
+            Edition = edition,
+            Boxes = boxes,
+            Circuits = circuits,
+            ByBox = circuits.SelectMany(c => c.Boxes.Select(b => (b.Id, c))).ToImmutableDictionary(x => x.Id, x => x.c),
+            Schedule = Schedule(job, circuits),
+            AreaSqFt = area,
+            Standard = ServiceLoad.Standard(service, edition),
+            Optional = ServiceLoad.Optional(service, edition),
+        };
+    }
+
+    /// <summary>What the panel needs for the circuits of an analysis.</summary>
+    public static ImmutableArray<BreakerNeed> Breakers(JobAnalysis analysis) =>
+        [.. analysis.Circuits.Where(c => c.Boxes.Length > 0).Select(c => new BreakerNeed(c.Number, c.Poles, c.Breaker, (int)Math.Round(c.Load.Connected.Value)))];
+
+    private static ImmutableArray<PanelRow> Schedule(Job job, ImmutableArray<CircuitAnalysis> circuits)
+    {
+        if (job.Panels.Length == 0) return [];
+        var panel = job.Panels[0];
+        var rows = new PanelRow[panel.Spaces + 1];
+        for (var s = 1; s <= panel.Spaces; s++) rows[s] = new(s, null, false, Maker.Planner, VoltAmperes.Zero, VoltAmperes.Zero);
+        foreach (var decision in job.Decisions.Spaces.Where(d => d.Panel == panel.Id).OrderByDescending(d => d.By))
+        {
+            if (circuits.FirstOrDefault(c => c.Number == decision.Circuit) is not { } circuit) continue;
+            var spaces = SpacePlan.Taken(decision.Space, circuit.Poles).ToList();
+            if (spaces.Any(s => s > panel.Spaces || rows[s].Circuit is not null)) continue;
+            foreach (var (s, i) in spaces.Select((s, i) => (s, i)))
+            {
+                var load = circuit.Load.Connected * (1.0 / circuit.Poles);
+                rows[s] = new(s, circuit, i > 0, decision.By, SpacePlan.OnLegA(s) ? load : VoltAmperes.Zero, SpacePlan.OnLegA(s) ? VoltAmperes.Zero : load);
+            }
+        }
+
+        return [.. rows.Skip(1)];
+    }
+
+    private static ServiceCase Case(Job job, CodeEdition edition, double area)
+    {
+        var items = job.Appliances.Select(a => (Appliance: a, Facts: ApplianceFacts.Of(a)))
+            .Where(a => Counts(a.Facts, edition, job))
+            .Select(a => new ServiceItem(a.Facts.Name, a.Facts.Load, Kind(a.Facts), a.Facts.Type.Motor || a.Facts.Type.Id == "disposer"));
+        return new()
+        {
+            AreaSqFt = area,
+            SmallApplianceCircuits = job.Decisions.Circuits.Count(c => c.Purpose == CircuitPurpose.SmallAppliance),
+            LaundryCircuits = job.Decisions.Circuits.Count(c => c.Purpose == CircuitPurpose.Laundry),
+            Items = [.. items],
+        };
+    }
+
+    // A refrigerator, washer or door operator on receptacles is within the general, small-appliance or laundry load.
+    private static bool Counts(ApplianceFacts facts, CodeEdition edition, Job job) =>
+        facts.Type.Id is not ("refrigerator" or "gas-range" or "washer" or "gas-dryer" or "garage-door" or "freezer" or "garment-steamer" or "bench-machine");
+
+    private static ServiceItemKind Kind(ApplianceFacts facts) => facts.Type switch
+    {
+        { Cooking: true } => ServiceItemKind.Cooking,
+        { Id: "dryer" } => ServiceItemKind.Dryer,
+        { Charging: true } => ServiceItemKind.Charging,
+        { Heating: true } => ServiceItemKind.Heating,
+        { Id: "heat-pump" or "mini-split" } => ServiceItemKind.HeatPump,
+        _ => ServiceItemKind.Fixed,
+    };
+}

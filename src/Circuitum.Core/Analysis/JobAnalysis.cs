@@ -1,0 +1,213 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Explain;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Loads;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Panels;
+using Circuitum.Core.Protection;
+using Circuitum.Core.Routing;
+using Circuitum.Core.Sizing;
+
+namespace Circuitum.Core.Analysis;
+
+/// <summary>Everything that is derived from a job. Never stored; worked out again after every edit.</summary>
+public sealed record JobAnalysis
+{
+    /// <summary>The job.</summary>
+    public required Job Job { get; init; }
+
+    /// <summary>Its geometry.</summary>
+    public required HouseShape House { get; init; }
+
+    /// <summary>Its edition.</summary>
+    public required CodeEdition Edition { get; init; }
+
+    /// <summary>Boxes by id.</summary>
+    public required ImmutableDictionary<string, Box> Boxes { get; init; }
+
+    /// <summary>Circuits by rising number.</summary>
+    public required ImmutableArray<CircuitAnalysis> Circuits { get; init; }
+
+    /// <summary>Panel schedule rows, one a space, or empty without a panel.</summary>
+    public required ImmutableArray<PanelRow> Schedule { get; init; }
+
+    /// <summary>Floor area by the outside line, in square feet.</summary>
+    public required double AreaSqFt { get; init; }
+
+    /// <summary>Standard service load.</summary>
+    public required ServiceLoad Standard { get; init; }
+
+    /// <summary>Optional service load.</summary>
+    public required ServiceLoad Optional { get; init; }
+
+    /// <summary>What was found wrong or worth a look, gravest first.</summary>
+    public ImmutableArray<Finding> Findings { get; init; } = [];
+
+    /// <summary>The service load by the method that the job uses; the optional one only from 100 A.</summary>
+    public ServiceLoad Service => Job.Preferences.ServiceMethod == ServiceMethod.Optional && (Panel?.MainBreaker ?? 100) >= 100 ? Optional : Standard;
+
+    /// <summary>The panel, or none.</summary>
+    public Panel? Panel => Job.Panels.FirstOrDefault();
+
+    /// <summary>Spaces taken by breakers.</summary>
+    public int SpacesUsed => Schedule.Count(r => r.Circuit is not null);
+
+    /// <summary>Cable to buy in feet, with waste.</summary>
+    public double CableFeet => Circuits.Sum(c => c.Run.Cut.InFeet) * (100 + Job.Preferences.WastePercent) / 100;
+
+    /// <summary>Connected load on leg A of the one-pole breakers and half of the two-pole ones.</summary>
+    public VoltAmperes LegA => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegA);
+
+    /// <summary>Connected load on leg B.</summary>
+    public VoltAmperes LegB => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegB);
+
+    /// <summary>The circuit that a box is on, or none.</summary>
+    public CircuitAnalysis? CircuitOf(string boxId) => ByBox.GetValueOrDefault(boxId);
+
+    /// <summary>The circuit with a number, or none.</summary>
+    public CircuitAnalysis? CircuitByNumber(int number) => Circuits.FirstOrDefault(c => c.Number == number);
+
+    /// <summary>Circuits by the boxes on them.</summary>
+    public required ImmutableDictionary<string, CircuitAnalysis> ByBox { get; init; }
+
+    /// <summary>The derivation behind a shown number, or none.</summary>
+    /// <param name="key">Such as <c>circuit.7.load</c>, <c>service.optional</c> or <c>cable</c>.</param>
+    public Derivation? Why(string key)
+    {
+        var part = key.Split('.');
+        if (part is ["circuit", var number, var what] && int.TryParse(number, out var n) && CircuitByNumber(n) is { } c)
+        {
+            return what switch
+            {
+                "load" => c.Load.Derivation,
+                "wire" => c.WireDerivation,
+                "drop" => c.DropDerivation,
+                "run" => c.RunDerivation,
+                "protection" => c.ProtectionDerivation,
+                _ => null,
+            };
+        }
+
+        return key switch
+        {
+            "service.standard" => Standard.Derivation,
+            "service.optional" => Optional.Derivation,
+            "service" => Service.Derivation,
+            "cable" => new("Cable to buy", $"{CableFeet:0} ft")
+            {
+                Formula = $"{Circuits.Sum(x => x.Run.Cut.InFeet):0} ft + {Job.Preferences.WastePercent} percent",
+                Because = "Estimated runs with make-up at each box and in the panel, and waste.",
+                Steps = [.. Circuits.GroupBy(x => x.Cable).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => Derivation.Fact(g.Key, $"{g.Sum(x => x.Run.Cut.InFeet):0} ft"))],
+            },
+            "spaces" => new("Spaces used", $"{SpacesUsed} of {Panel?.Spaces ?? 0}")
+            {
+                Formula = $"{Circuits.Count(x => x.Poles == 2)} two-pole x 2 + {Circuits.Count(x => x.Poles == 1)} one-pole",
+                Because = $"The job wants {Job.Preferences.SparePercent} percent kept free.",
+            },
+            "legs" => new("Legs", $"A {LegA}, B {LegB}")
+            {
+                Formula = $"difference {Math.Abs(LegA.Value - LegB.Value):#,0} VA",
+                Because = "Two-pole breakers load both legs alike; the one-pole ones are divided so that the difference is the least that the held places allow.",
+            },
+            "area" => new("Floor area by the outside line", $"{AreaSqFt:#,0} sq ft")
+            {
+                Because = $"Rooms that count, each grown by the outside wall of {LengthText.Show(Job.Frame.OutsideWall)}, joined, storey by storey. Garage, porch and deck do not count.",
+                Citation = Edition.Cite("circuit.generalCount"),
+            },
+            _ => null,
+        };
+    }
+}
+
+/// <summary>One branch circuit worked out.</summary>
+public sealed record CircuitAnalysis
+{
+    /// <summary>The decision.</summary>
+    public required Circuit Circuit { get; init; }
+
+    /// <summary>Its number.</summary>
+    public int Number => Circuit.Number;
+
+    /// <summary>What the directory says.</summary>
+    public required string Label { get; init; }
+
+    /// <summary>Its boxes, first box first.</summary>
+    public required ImmutableArray<Box> Boxes { get; init; }
+
+    /// <summary>Load.</summary>
+    public required CircuitLoad Load { get; init; }
+
+    /// <summary>Poles of its breaker.</summary>
+    public int Poles => Load.Volts == 240 ? 2 : 1;
+
+    /// <summary>Wire and breaker, or none when no cable carries the load.</summary>
+    public required ConductorChoice? Wire { get; init; }
+
+    /// <summary>Size of the home run, which may be larger than the rest.</summary>
+    public required string HomeRunSize { get; init; }
+
+    /// <summary>The cable of its home run, such as <c>12-2</c>.</summary>
+    public required string Cable { get; init; }
+
+    /// <summary>The cable past the first box.</summary>
+    public required string BranchCable { get; init; }
+
+    /// <summary>Breaker in amperes; 0 when nothing could be sized.</summary>
+    public int Breaker => Wire?.Breaker ?? 0;
+
+    /// <summary>Cable run.</summary>
+    public required RunEstimate Run { get; init; }
+
+    /// <summary>Greatest voltage drop at any box, in percent.</summary>
+    public required double DropPercent { get; init; }
+
+    /// <summary>Protection.</summary>
+    public required CircuitProtection Protection { get; init; }
+
+    /// <summary>What each box needs.</summary>
+    public required ImmutableDictionary<string, ImmutableArray<ProtectionNeed>> Needs { get; init; }
+
+    /// <summary>How the wire was chosen.</summary>
+    public required Derivation WireDerivation { get; init; }
+
+    /// <summary>How the drop came about.</summary>
+    public required Derivation DropDerivation { get; init; }
+
+    /// <summary>How the run was estimated.</summary>
+    public required Derivation RunDerivation { get; init; }
+
+    /// <summary>Why it is protected so.</summary>
+    public required Derivation ProtectionDerivation { get; init; }
+}
+
+/// <summary>One space of the panel.</summary>
+/// <param name="Space">Its number.</param>
+/// <param name="Circuit">The circuit in it, or none for a spare.</param>
+/// <param name="SecondPole">The lower space of a two-pole breaker.</param>
+/// <param name="By">Who placed it.</param>
+/// <param name="LegA">Load on leg A.</param>
+/// <param name="LegB">Load on leg B.</param>
+public sealed record PanelRow(int Space, CircuitAnalysis? Circuit, bool SecondPole, Maker By, VoltAmperes LegA, VoltAmperes LegB);
+
+/// <summary>How grave a finding is.</summary>
+public enum Severity
+{
+    /// <summary>Breaks a rule.</summary>
+    Must,
+
+    /// <summary>Advice that a careful person follows.</summary>
+    Should,
+
+    /// <summary>Worth knowing.</summary>
+    Note,
+}
+
+/// <summary>Something found by a check.</summary>
+/// <param name="RuleId">The rule.</param>
+/// <param name="Severity">How grave.</param>
+/// <param name="Citation">Section in the job's edition, or practice.</param>
+/// <param name="Sentence">What, where and by which numbers.</param>
+/// <param name="Subjects">What it is about: <c>box:ID</c>, <c>room:ID</c>, <c>circuit:N</c>, <c>appliance:ID</c>, <c>panel:ID</c>.</param>
+public sealed record Finding(string RuleId, Severity Severity, string Citation, string Sentence, ImmutableArray<string> Subjects);

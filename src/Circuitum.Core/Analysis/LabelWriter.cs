@@ -1,0 +1,72 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+
+namespace Circuitum.Core.Analysis;
+
+/// <summary>Writes what the directory says of each circuit, so that a stranger understands it and no two are the same (408.4(A)).</summary>
+public static class LabelWriter
+{
+    /// <summary>The labels of all circuits, a person's own ones untouched.</summary>
+    public static ImmutableDictionary<int, string> Write(HouseShape house)
+    {
+        var job = house.Job;
+        var boxes = job.Decisions.Boxes.ToDictionary(b => b.Id);
+        var labels = job.Decisions.Circuits.ToDictionary(c => c.Number, c => c.Label ?? Text(house, c, [.. c.Boxes.Select(m => boxes[m.Box])]));
+        foreach (var same in labels.GroupBy(l => l.Value, StringComparer.OrdinalIgnoreCase).Where(g => g.Count() > 1).ToList())
+        {
+            var n = 1;
+            foreach (var (number, text) in same.OrderBy(l => l.Key))
+            {
+                if (job.Decisions.Circuits.First(c => c.Number == number).Label is null) labels[number] = $"{text}, {n} of {same.Count()}";
+                n++;
+            }
+        }
+
+        return labels.ToImmutableDictionary();
+    }
+
+    private static string Text(HouseShape house, Circuit circuit, List<Box> boxes)
+    {
+        if (boxes.Count == 0) return "Empty circuit";
+        var job = house.Job;
+        var rooms = Rooms(house, boxes.Where(b => b.Kind != BoxKind.Switch));
+        switch (circuit.Purpose)
+        {
+            case CircuitPurpose.Appliance:
+                var names = boxes.Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(a => ApplianceFacts.Of(a).Name).ToList();
+                return names.Count == 0 ? $"Receptacles: {rooms}" : $"{string.Join(" and ", names)}, {rooms}";
+            case CircuitPurpose.SmallAppliance:
+                var counter = boxes.Where(b => b.Kind == BoxKind.Receptacle && b.Height >= Measure.Length.Inches(36)).ToList();
+                if (counter.Count == 0) return $"{rooms} wall receptacles";
+                var sides = counter.Where(b => b.Wall is not null).Select(b => Facing(house[b.Room], b.Wall!.Value)).Distinct().ToList();
+                var more = Rooms(house, boxes.Except(counter));
+                return $"{Rooms(house, counter)} counter receptacles, {string.Join(" and ", sides)} wall{(more.Length > 0 ? $"; {more} walls" : "")}";
+            case CircuitPurpose.Lighting:
+                return $"Lights: {rooms}{(boxes.Any(b => b.Kind == BoxKind.SmokeAlarm) ? "; smoke alarms" : "")}";
+            case CircuitPurpose.Mixed:
+                return $"Lights and receptacles: {rooms}";
+            case CircuitPurpose.Outdoor:
+                return $"Outdoor receptacles: {rooms}";
+            default:
+                return $"{rooms} receptacles";
+        }
+    }
+
+    private static string Rooms(HouseShape house, IEnumerable<Box> boxes)
+    {
+        var names = boxes.GroupBy(b => b.Room).OrderByDescending(g => g.Count()).ThenBy(g => g.Key, StringComparer.Ordinal).Select(g => house[g.Key].Room.Name).ToList();
+        return names.Count <= 4 ? Join(names) : $"{string.Join(", ", names.Take(4))} and {names.Count - 4} more";
+    }
+
+    private static string Join(List<string> names) => names.Count < 2 ? string.Concat(names) : $"{string.Join(", ", names.SkipLast(1))} and {names[^1]}";
+
+    /// <summary>The compass side of its room on which a wall stands.</summary>
+    public static string Facing(RoomShape shape, int wall)
+    {
+        var w = shape.Walls[wall];
+        var (x, y) = (-shape.InX(w), -shape.InY(w));
+        return Math.Abs(x) > Math.Abs(y) ? x > 0 ? "east" : "west" : y > 0 ? "south" : "north";
+    }
+}

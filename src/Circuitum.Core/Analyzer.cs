@@ -1,0 +1,41 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Checks;
+using Circuitum.Core.Circuits;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Panels;
+
+namespace Circuitum.Core;
+
+/// <summary>The one pure function of the product: a job goes in, everything derived from it comes out.</summary>
+public static class Analyzer
+{
+    /// <summary>The analysis of a job that has passed <see cref="Intake.JobRules"/>.</summary>
+    public static JobAnalysis Analyze(Job job)
+    {
+        var derived = HouseDeriver.Derive(job);
+        return derived with { Findings = CheckList.Run(derived) };
+    }
+}
+
+/// <summary>Fills what is undecided in a job.</summary>
+public static class Planner
+{
+    /// <summary>Boxes, circuits and spaces: everything that no one has decided.</summary>
+    public static Job PlanAll(Job job) => PlanSpaces(CircuitPlanning.Fill(BoxProposal.Propose(job)));
+
+    /// <summary>Circuits for loose boxes, and spaces for new circuits.</summary>
+    public static Job PlanCircuits(Job job) => PlanSpaces(CircuitPlanning.Fill(job));
+
+    /// <summary>Spaces for breakers that have none; places that stand are kept while they are possible.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="afresh">Lay out the planner's own places again.</param>
+    public static Job PlanSpaces(Job job, bool afresh = false)
+    {
+        if (job.Panels.Length == 0) return job;
+        var analysis = HouseDeriver.Derive(job);
+        var kept = job.Decisions.Spaces.Where(s => !afresh || s.By == Maker.Person);
+        var spaces = SpacePlan.Fill(job.Panels[0], kept, HouseDeriver.Breakers(analysis), job.Preferences.PanelOrder);
+        return job with { Decisions = job.Decisions with { Spaces = spaces } };
+    }
+}

@@ -1,0 +1,32 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Analysis;
+
+namespace Circuitum.Core.Checks;
+
+/// <summary>One rule's check.</summary>
+internal interface ICheck
+{
+    /// <summary>What it finds.</summary>
+    IEnumerable<Finding> Find(JobAnalysis analysis);
+}
+
+/// <summary>The door to the checks: runs them all and sorts what they find.</summary>
+public static class CheckList
+{
+    private static readonly ImmutableArray<ICheck> All =
+    [
+        new WallReceptacles(), new CounterReceptacles(), new RoomReceptacles(), new LightsAndSwitches(), new Alarms(), new ApplianceBoxes(),
+        new BoxesOnCircuits(), new RequiredCircuits(), new CircuitMembers(), new CircuitLoads(), new WireSizes(), new ProtectionCover(),
+        new PanelChecks(), new ServiceChecks(), new Nameplates(),
+    ];
+
+    /// <summary>All findings, gravest first, then by rule and place.</summary>
+    public static ImmutableArray<Finding> Run(JobAnalysis analysis) =>
+        [.. All.SelectMany(c => c.Find(analysis)).OrderBy(f => f.Severity).ThenBy(f => f.RuleId, StringComparer.Ordinal).ThenBy(f => f.Sentence, StringComparer.Ordinal)];
+
+    internal static Finding Make(JobAnalysis analysis, string rule, string sentence, params string[] subjects)
+    {
+        var r = analysis.Edition.Rule(rule);
+        return new(rule, Enum.Parse<Severity>(r.Severity, ignoreCase: true), r.Cite, sentence, [.. subjects]);
+    }
+}

@@ -1,0 +1,217 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Circuits;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Loads;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Protection;
+
+namespace Circuitum.Core.Checks;
+
+/// <summary>Each box on a circuit.</summary>
+internal sealed class BoxesOnCircuits : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        var loose = a.Job.Decisions.Boxes.Where(b => a.CircuitOf(b.Id) is null).ToList();
+        if (loose.Count > 0)
+            yield return CheckList.Make(a, "circuit.unassigned", $"{loose.Count} {(loose.Count == 1 ? "box is" : "boxes are")} on no circuit: {string.Join(", ", loose.Take(5).Select(b => b.Id))}{(loose.Count > 5 ? " and more" : "")}.", [.. loose.Take(50).Select(b => $"box:{b.Id}")]);
+    }
+}
+
+/// <summary>Circuits that a dwelling must have.</summary>
+internal sealed class RequiredCircuits : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        if (a.Circuits.Length == 0) yield break;
+        foreach (var kitchen in a.House.Rooms.Where(r => r.Room.Kind == RoomKind.Kitchen))
+        {
+            var small = a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.SmallAppliance && c.Breaker >= 20).ToList();
+            var counters = small.Count(c => c.Boxes.Any(b => b.Room == kitchen.Room.Id && b.Kind == BoxKind.Receptacle && b.Height >= Length.Inches(36)));
+            var receptacles = a.Job.Decisions.Boxes.Count(b => b.Room == kitchen.Room.Id && b.Kind == BoxKind.Receptacle && b.Height >= Length.Inches(36));
+            if (small.Count < 2) yield return CheckList.Make(a, "circuit.smallAppliance", $"There are {small.Count} 20 A small-appliance circuits; two are the least.", $"room:{kitchen.Room.Id}");
+            else if (receptacles > 1 && counters < 2) yield return CheckList.Make(a, "circuit.smallAppliance", $"The counters of {kitchen.Room.Name} are on {counters} small-appliance circuit; two are the least.", $"room:{kitchen.Room.Id}");
+        }
+
+        if (Missing(a, RoomKind.Laundry, CircuitPurpose.Laundry)) yield return CheckList.Make(a, "circuit.laundry", "There is no 20 A laundry circuit.");
+        if (Missing(a, RoomKind.Bathroom, CircuitPurpose.Bathroom)) yield return CheckList.Make(a, "circuit.bathroom", "There is no 20 A bathroom circuit.");
+        if (Missing(a, RoomKind.Garage, CircuitPurpose.Garage)) yield return CheckList.Make(a, "circuit.garage", "There is no 20 A garage circuit.");
+        foreach (var appliance in a.Job.Appliances.Where(x => ApplianceFacts.Of(x).Type.Individual))
+        {
+            if (a.Job.Decisions.Boxes.FirstOrDefault(b => b.Appliance == appliance.Id) is { } box && a.CircuitOf(box.Id) is { Boxes.Length: > 1 } c)
+                yield return CheckList.Make(a, "circuit.individual", $"{ApplianceFacts.Of(appliance).Name} shares circuit {c.Number}.", $"circuit:{c.Number}", $"box:{box.Id}");
+        }
+
+        var general = a.Circuits.Where(c => c.Circuit.Purpose is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed).ToList();
+        var need = a.AreaSqFt * a.Edition.Number("generalVaPerSqFt");
+        var have = general.Sum(c => c.Breaker * 120);
+        if (have < need) yield return CheckList.Make(a, "circuit.generalCount", $"{a.AreaSqFt:#,0} sq ft at 3 VA need {need:#,0} VA; {general.Count} general circuits carry {have:#,0} VA.");
+    }
+
+    private static bool Missing(JobAnalysis a, RoomKind kind, CircuitPurpose purpose) =>
+        a.Job.Decisions.Boxes.Any(b => b.Kind == BoxKind.Receptacle && a.House[b.Room].Room.Kind == kind) && !a.Circuits.Any(c => c.Circuit.Purpose == purpose && c.Breaker >= 20);
+}
+
+/// <summary>Boxes on circuits that may not serve them.</summary>
+internal sealed class CircuitMembers : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        foreach (var c in a.Circuits)
+        {
+            foreach (var box in c.Boxes)
+            {
+                if (BoxPurpose.WhyNot(a.Job, a.Edition, box, c.Circuit.Purpose) is not { } why) continue;
+                var own = BoxPurpose.Of(a.Job, a.Edition, box);
+                var rule = Rule(c.Circuit.Purpose) ?? Rule(own)!;
+                yield return CheckList.Make(a, rule, $"{box.Id} may not be on circuit {c.Number} ({c.Label}). {why}", $"box:{box.Id}", $"circuit:{c.Number}");
+            }
+        }
+    }
+
+    private static string? Rule(CircuitPurpose purpose) => purpose switch
+    {
+        CircuitPurpose.SmallAppliance => "circuit.smallAppliance",
+        CircuitPurpose.Laundry => "circuit.laundry",
+        CircuitPurpose.Bathroom => "circuit.bathroom",
+        CircuitPurpose.Garage => "circuit.garage",
+        _ => null,
+    };
+}
+
+/// <summary>Load limits, counts and darkness.</summary>
+internal sealed class CircuitLoads : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        foreach (var c in a.Circuits.Where(c => c.Wire is not null))
+        {
+            var subject = $"circuit:{c.Number}";
+            var fixedFigure = c.Circuit.Purpose is CircuitPurpose.SmallAppliance or CircuitPurpose.Laundry;
+            var cooking = c.Boxes.Any(b => a.Job.ApplianceById(b.Appliance) is { } x && ApplianceFacts.Of(x).Type.Cooking);
+            var hvac = c.Boxes.Any(b => a.Job.ApplianceById(b.Appliance) is { } x && ApplianceFacts.Of(x).MinimumCircuitAmpacity is not null);
+            if (!fixedFigure && !cooking && !hvac)
+            {
+                foreach (var breach in LoadLimits.Check(a.Edition, c.Breaker, c.Load.Volts, [.. c.Boxes.Select(b => BoxLoad.Of(a.Job, b))]))
+                    yield return CheckList.Make(a, breach.RuleId, $"Circuit {c.Number}: {breach.Sentence}", subject);
+            }
+
+            if (c.Circuit.Purpose is not (CircuitPurpose.Receptacles or CircuitPurpose.Mixed)) continue;
+            var receptacles = c.Boxes.Count(b => b.Kind == BoxKind.Receptacle);
+            var most = c.Breaker <= 15 ? a.Job.Preferences.ReceptaclesPer15 : a.Job.Preferences.ReceptaclesPer20;
+            if (receptacles > most) yield return CheckList.Make(a, "circuit.count", $"Circuit {c.Number} has {receptacles} receptacles; the job plans {most} at most.", subject);
+        }
+
+        foreach (var room in a.House.Rooms)
+        {
+            var boxes = a.Job.Decisions.Boxes.Where(b => b.Room == room.Room.Id && b.Kind is BoxKind.Light or BoxKind.Receptacle && b.Room == room.Room.Id).ToList();
+            var circuits = boxes.Select(b => a.CircuitOf(b.Id)?.Number ?? 0).Distinct().ToList();
+            if (circuits.Count == 1 && circuits[0] > 0 && boxes.Any(b => b.Kind == BoxKind.Light) && boxes.Any(b => b.Kind == BoxKind.Receptacle))
+                yield return CheckList.Make(a, "circuit.dark", $"Circuit {circuits[0]} carries all lights and receptacles of {room.Room.Name}.", $"room:{room.Room.Id}", $"circuit:{circuits[0]}");
+        }
+    }
+}
+
+/// <summary>Wire, breaker and drop.</summary>
+internal sealed class WireSizes : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        foreach (var c in a.Circuits)
+        {
+            var subject = $"circuit:{c.Number}";
+            if (c.Wire is null)
+            {
+                yield return CheckList.Make(a, "wire.size", $"Circuit {c.Number}: no sheathed cable carries {c.Load.Sizing}.", subject);
+                continue;
+            }
+
+            if (c.DropPercent > a.Edition.Number("dropPercentBranch"))
+                yield return CheckList.Make(a, "wire.drop", $"Circuit {c.Number} drops {c.DropPercent:0.0} percent at its farthest load.", subject);
+            var appliance = c.Boxes.Length == 1 && a.Job.ApplianceById(c.Boxes[0].Appliance) is { } x ? ApplianceFacts.Of(x) : null;
+            if (appliance?.MaximumBreaker is { } most && c.Breaker > most)
+                yield return CheckList.Make(a, "wire.hvac", $"Circuit {c.Number}: a {c.Breaker} A breaker is over the nameplate's {most} A.", subject);
+            if (appliance is { Type.Id: "range" } && appliance.Load.Value >= a.Edition.Number("rangeLeastVa") && c.Breaker < a.Edition.Number("rangeLeastBreaker"))
+                yield return CheckList.Make(a, "wire.range", $"Circuit {c.Number}: a range of {appliance.Load} has a {c.Breaker} A breaker.", subject);
+            var amps = c.Load.Actual.Value;
+            if (appliance is { Type: { Motor: false, Cooking: false, Hvac: false } } && appliance.Type.Id != "dryer" && amps > 13.3 && a.Edition.BreakerFor(amps * 1.5) is { } largest && c.Breaker > largest)
+                yield return CheckList.Make(a, "wire.nonMotor", $"Circuit {c.Number}: {c.Breaker} A is over {largest} A for one appliance of {amps:0.0} A.", subject);
+        }
+    }
+}
+
+/// <summary>Each outlet that needs protection has it.</summary>
+internal sealed class ProtectionCover : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        foreach (var c in a.Circuits)
+        {
+            foreach (var (box, needs) in c.Needs.OrderBy(n => n.Key, StringComparer.Ordinal))
+            {
+                foreach (var need in needs.DistinctBy(n => n.Kind))
+                {
+                    var covered = c.Protection.Devices.Any(d => d.Covers.Contains(box) && (need.Kind == ProtectionKind.ArcFault
+                        ? d.Kind is DeviceKind.ArcFaultBreaker or DeviceKind.DualFunctionBreaker
+                        : d.Kind is not DeviceKind.ArcFaultBreaker));
+                    if (!covered) yield return CheckList.Make(a, "protect.missing", $"{box} on circuit {c.Number} is without {(need.Kind == ProtectionKind.ArcFault ? "arc-fault" : "ground-fault")} protection: {need.Reason} ({need.Citation}).", $"box:{box}", $"circuit:{c.Number}");
+                }
+            }
+
+            foreach (var d in c.Protection.Devices.Where(d => d.Box is not null && !CircuitProtection.CanHoldDevice(a.Boxes[d.Box!])))
+                yield return CheckList.Make(a, "protect.reach", $"The ground-fault device of circuit {c.Number} sits in {d.Box}, where it is not readily reached.", $"box:{d.Box}");
+        }
+    }
+}
+
+/// <summary>Panel: spaces, place, handle, family, labels.</summary>
+internal sealed class PanelChecks : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        if (a.Panel is not { } panel)
+        {
+            if (a.Circuits.Length > 0) yield return CheckList.Make(a, "panel.spaces", "The job has no panel. Put one on a wall.");
+            yield break;
+        }
+
+        var subject = $"panel:{panel.Id}";
+        var placed = a.Schedule.Select(r => r.Circuit?.Number).OfType<int>().ToHashSet();
+        var without = a.Circuits.Where(c => c.Boxes.Length > 0 && !placed.Contains(c.Number)).Select(c => c.Number).ToList();
+        if (without.Count > 0) yield return CheckList.Make(a, "panel.spaces", $"Without a space in the panel: circuit {string.Join(", ", without)}.", subject);
+        var spare = panel.Spaces - a.SpacesUsed;
+        if (a.Circuits.Length > 0 && spare * 100 < panel.Spaces * a.Job.Preferences.SparePercent)
+            yield return CheckList.Make(a, "panel.spare", $"{spare} of {panel.Spaces} spaces are free; the job wants {a.Job.Preferences.SparePercent} percent.", subject);
+        var room = a.House[panel.Room].Room;
+        if (room.Kind is RoomKind.Bathroom or RoomKind.Closet or RoomKind.Stairs) yield return CheckList.Make(a, "panel.place", $"The panel hangs in {room.Name}.", subject);
+        if (panel.Top > Length.Inches(a.Edition.Number("highestHandleIn")) + Length.Inches(4)) yield return CheckList.Make(a, "panel.handle", $"With its top at {LengthText.Show(panel.Top)} the highest handle is out of reach.", subject);
+        if (panel.BreakerFamily.Length == 0) yield return CheckList.Make(a, "panel.family", "The panel's breaker family is not named.", subject);
+        foreach (var same in a.Circuits.GroupBy(c => c.Label, StringComparer.OrdinalIgnoreCase).Where(g => g.Count() > 1))
+            yield return CheckList.Make(a, "panel.label", $"Circuits {string.Join(" and ", same.Select(c => c.Number))} have the same label, \"{same.Key}\".", [.. same.Select(c => $"circuit:{c.Number}")]);
+    }
+}
+
+/// <summary>Service size against the load.</summary>
+internal sealed class ServiceChecks : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        if (a.Panel is not { } panel) yield break;
+        if (panel.MainBreaker < a.Edition.Number("serviceLeastA")) yield return CheckList.Make(a, "service.size", $"The main breaker of {panel.MainBreaker} A is under 100 A.", $"panel:{panel.Id}");
+        if (!(a.Service.Current <= new Amperes(panel.MainBreaker))) yield return CheckList.Make(a, "service.size", $"The service load of {a.Service.Current.Value:0.0} A is over the {panel.MainBreaker} A main breaker.", $"panel:{panel.Id}");
+    }
+}
+
+/// <summary>Large appliances whose plate nobody has read.</summary>
+internal sealed class Nameplates : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        foreach (var appliance in a.Job.Appliances.Where(x => !x.Nameplate.Confirmed))
+        {
+            var facts = ApplianceFacts.Of(appliance);
+            if (facts.Volts == 240) yield return CheckList.Make(a, "appliance.assumed", $"{facts.Name}: {facts.Load} at {facts.Volts} V is not confirmed by its nameplate.", $"appliance:{appliance.Id}");
+        }
+    }
+}
