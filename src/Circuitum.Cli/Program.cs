@@ -1,0 +1,30 @@
+using System.CommandLine;
+using Circuitum.Cli;
+
+var file = new Argument<FileInfo>("file") { Description = "A job file." };
+var output = new Option<FileInfo>("--out") { Description = "Where to write. Without it, standard output." };
+var form = new Option<string>("--as") { Description = "schedule-csv, schedule-svg, job-json or plan-svg.", Required = true };
+form.AcceptOnlyFromAmong("schedule-csv", "schedule-svg", "job-json", "plan-svg");
+var storey = new Option<string?>("--storey") { Description = "For plan-svg: the storey's id; the first one without it." };
+var data = new Option<DirectoryInfo?>("--data") { Description = "The data directory of the web application." };
+
+var plan = new Command("plan", "Fills what is undecided: boxes, circuits, spaces.") { file, output };
+plan.SetAction((r, c) => Work.Plan(r.GetValue(file)!, r.GetValue(output), c));
+var check = new Command("check", "Prints the findings. Exit 0 without a must finding, 1 with one, 2 on bad input.") { file };
+check.SetAction((r, c) => Work.Check(r.GetValue(file)!, c));
+var export = new Command("export", "Writes a paper or the job file.") { file, form, output, storey };
+export.SetAction((r, c) => Work.Export(r.GetValue(file)!, r.GetValue(form)!, r.GetValue(output), r.GetValue(storey), c));
+var analyze = new Command("analyze", "Writes the whole analysis as JSON.") { file, output };
+analyze.SetAction((r, c) => Work.Analyze(r.GetValue(file)!, r.GetValue(output), c));
+var import = new Command("import", "Puts a job file into the web application's database.") { file, data };
+import.SetAction((r, c) => Work.Import(r.GetValue(file)!, r.GetValue(data), c));
+
+var root = new RootCommand("Plans the rough-in of a house from a job file. A planning aid: the local authority and licensed practice decide.") { plan, check, export, analyze, import };
+var parsed = root.Parse(args);
+if (parsed.Errors.Count > 0)
+{
+    foreach (var error in parsed.Errors) await Console.Error.WriteLineAsync(error.Message);
+    return 2;
+}
+
+return await parsed.InvokeAsync();

@@ -1,0 +1,92 @@
+using Circuitum.Core;
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Jobs;
+using Circuitum.Formats;
+using Circuitum.Storage;
+
+namespace Circuitum.Cli;
+
+/// <summary>What the commands do. Each gives the exit code: 0 well, 1 a must finding, 2 bad input.</summary>
+internal static class Work
+{
+    internal static async Task<int> Plan(FileInfo file, FileInfo? output, CancellationToken cancel) =>
+        await Read(file, cancel) is { } job ? await Write(output, JobFile.Write(Planner.PlanAll(job)), cancel) : 2;
+
+    internal static async Task<int> Analyze(FileInfo file, FileInfo? output, CancellationToken cancel) =>
+        await Read(file, cancel) is { } job ? await Write(output, AnalysisJson.Write(Analyzer.Analyze(job)), cancel) : 2;
+
+    internal static async Task<int> Check(FileInfo file, CancellationToken cancel)
+    {
+        if (await Read(file, cancel) is not { } job) return 2;
+        var analysis = Analyzer.Analyze(job);
+        foreach (var f in analysis.Findings) Console.WriteLine($"{f.Severity.ToString().ToLowerInvariant(),-6} {f.RuleId,-22} {f.Citation,-22} {f.Sentence}");
+        var must = analysis.Findings.Count(f => f.Severity == Severity.Must);
+        Console.WriteLine($"{must} must, {analysis.Findings.Count(f => f.Severity == Severity.Should)} should, {analysis.Findings.Count(f => f.Severity == Severity.Note)} note");
+        return must > 0 ? 1 : 0;
+    }
+
+    internal static async Task<int> Export(FileInfo file, string form, FileInfo? output, string? storey, CancellationToken cancel)
+    {
+        if (await Read(file, cancel) is not { } job) return 2;
+        if (form == "job-json") return await Write(output, JobFile.Write(job), cancel);
+        var analysis = Analyzer.Analyze(job);
+        switch (form)
+        {
+            case "schedule-csv": return await Write(output, ScheduleCsv.Write(analysis), cancel);
+            case "schedule-svg": return await Write(output, ScheduleSvg.Draw(analysis), cancel);
+            default:
+                var id = storey ?? job.Storeys.FirstOrDefault()?.Id;
+                if (job.StoreyById(id) is null) return Fail($"--storey: there is no storey '{id}'. It has: {string.Join(", ", job.Storeys.Select(s => s.Id))}.");
+                return await Write(output, PlanSvg.Draw(analysis, new PlanView(id!, PlanStage.Circuits, StandAlone: true)), cancel);
+        }
+    }
+
+    internal static async Task<int> Import(FileInfo file, DirectoryInfo? data, CancellationToken cancel)
+    {
+        if (await Read(file, cancel) is not { } job) return 2;
+        await using var store = await JobStore.OpenAsync(data?.FullName ?? "data", cancel);
+        Console.WriteLine(await store.CreateAsync(job, "import", cancel));
+        return 0;
+    }
+
+    private static async Task<Job?> Read(FileInfo file, CancellationToken cancel)
+    {
+        try
+        {
+            await using var stream = file.OpenRead();
+            var reading = await JobFile.ReadAsync(stream, cancel);
+            foreach (var problem in reading.Problems) await Console.Error.WriteLineAsync(problem.ToString());
+            return reading.Job;
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+        {
+            Fail($"{file.Name}: it cannot be read. {e.Message}");
+            return null;
+        }
+    }
+
+    private static async Task<int> Write(FileInfo? output, string text, CancellationToken cancel)
+    {
+        if (output is null)
+        {
+            await Console.Out.WriteAsync(text);
+            return 0;
+        }
+
+        try
+        {
+            await File.WriteAllTextAsync(output.FullName, text, cancel);
+            return 0;
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+        {
+            return Fail($"--out: {output.Name} cannot be written. {e.Message}");
+        }
+    }
+
+    private static int Fail(string sentence)
+    {
+        Console.Error.WriteLine(sentence);
+        return 2;
+    }
+}

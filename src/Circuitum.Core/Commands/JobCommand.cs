@@ -1,0 +1,199 @@
+using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Circuits;
+using Circuitum.Core.Intake;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Commands;
+
+/// <summary>What came of a command: a new job, or why not.</summary>
+/// <param name="Job">The changed job, or none.</param>
+/// <param name="Problem">A sentence, when there is no job.</param>
+public sealed record CommandResult(Job? Job, string Problem)
+{
+    /// <summary>A changed job, if it passes the rules of the document; else the first thing that is wrong with it.</summary>
+    public static CommandResult Checked(Job job) => JobRules.Check(job) is [var first, ..] ? new(null, first.Sentence) : new(job, "");
+
+    /// <summary>A refusal.</summary>
+    public static CommandResult Refuse(string sentence) => new(null, sentence);
+}
+
+/// <summary>An edit of a job. Pure: it takes a job and gives another, or a sentence that says why not.</summary>
+/// <param name="Title">What undo calls it.</param>
+public abstract record JobCommand(string Title)
+{
+    /// <summary>Does it.</summary>
+    public abstract CommandResult Apply(Job job);
+}
+
+/// <summary>Proposes the boxes of a room or of the house.</summary>
+/// <param name="Room">A room, or none for the house.</param>
+public sealed record ProposeBoxes(string? Room) : JobCommand("propose boxes")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job) => CommandResult.Checked(BoxProposal.Propose(job, Room));
+}
+
+/// <summary>Divides loose boxes into circuits and gives new breakers a space.</summary>
+/// <param name="Afresh">Take back the planner's own circuits first.</param>
+public sealed record PlanCircuits(bool Afresh) : JobCommand("plan circuits")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job) => CommandResult.Checked(Afresh ? Planner.PlanSpaces(CircuitPlanning.Afresh(job)) : Planner.PlanCircuits(job));
+}
+
+/// <summary>Lays the planner's breakers out again.</summary>
+public sealed record LayOutPanel() : JobCommand("lay out the panel")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job) => CommandResult.Checked(Planner.PlanSpaces(job, afresh: true));
+}
+
+/// <summary>Moves a box along its walls to the place nearest a point.</summary>
+/// <param name="Box">The box.</param>
+/// <param name="Wall">Wall, or none for a place on the plan.</param>
+/// <param name="Along">Distance along the wall.</param>
+/// <param name="At">Place on the plan; a box on a wall slides to the nearest wall.</param>
+public sealed record MoveBox(string Box, int? Wall, Length? Along, Point? At) : JobCommand("move box")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        if (job.Decisions.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box) return CommandResult.Refuse("That box is not there any more.");
+        var moved = box;
+        if (box.Wall is not null)
+        {
+            var (wall, along) = (Wall ?? box.Wall.Value, Along ?? box.Along);
+            if (At is { } p)
+            {
+                (wall, along, _) = new Geometry.RoomShape(job.RoomById(box.Room)!).Nearest(p);
+                along = along.RoundTo(Length.Inches(1));
+            }
+
+            moved = box with { Wall = wall, Along = along, By = Maker.Person };
+        }
+        else if (At is { } q) moved = box with { At = new(q.X.RoundTo(Length.Inches(1)), q.Y.RoundTo(Length.Inches(1))), By = Maker.Person };
+        return CommandResult.Checked(job with { Decisions = job.Decisions with { Boxes = job.Decisions.Boxes.Replace(box, moved) } });
+    }
+}
+
+/// <summary>Adds a box at a place.</summary>
+/// <param name="Kind">What it holds; appliances bring their own.</param>
+/// <param name="Room">The room.</param>
+/// <param name="Wall">Wall, or none for the ceiling.</param>
+/// <param name="Along">Distance along the wall.</param>
+/// <param name="At">Place in the ceiling.</param>
+public sealed record AddBox(BoxKind Kind, string Room, int? Wall, Length Along, Point? At) : JobCommand("add box")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        if (job.RoomById(Room) is not { } room) return CommandResult.Refuse("Pick a room first.");
+        if (Kind == BoxKind.Appliance) return CommandResult.Refuse("An appliance brings its own outlet: add the appliance to the room.");
+        var n = 1;
+        while (job.Decisions.Boxes.Any(b => b.Id == $"{Room}.x{n}")) n++;
+        var p = job.Preferences;
+        var counter = job.Counters.Any(c => c.Room == Room && c.Spot.Wall == Wall && Along >= c.Spot.From && Along <= c.Spot.From + c.Spot.Width);
+        var height = Kind switch
+        {
+            BoxKind.Switch => p.SwitchCentre,
+            BoxKind.Receptacle => counter || room.Kind == RoomKind.Bathroom ? p.CounterCentre : p.ReceptacleBottom + Length.Inches(2),
+            BoxKind.Light when Wall is not null => Length.Inches(78),
+            _ => Wall is null ? room.CeilingHeight : Length.Inches(18),
+        };
+        var box = new Box { Id = $"{Room}.x{n}", Kind = Kind, Room = Room, Wall = Wall, Along = Along, At = Wall is null ? At ?? new Geometry.RoomShape(room).Centre : null, Height = height, By = Maker.Person };
+        if (Kind == BoxKind.Switch)
+        {
+            var lights = job.Decisions.Boxes.Where(b => b.Kind == BoxKind.Light && b.Room == Room).Select(b => b.Id).ToList();
+            if (lights.Count > 0) box = box with { Gangs = [new SwitchGang { Lights = [.. lights], Locations = 1 + job.Decisions.Boxes.Count(b => b.Gangs.Any(g => g.Lights.Contains(lights[0]))) }] };
+        }
+
+        return CommandResult.Checked(job with { Decisions = job.Decisions with { Boxes = job.Decisions.Boxes.Add(box) } });
+    }
+}
+
+/// <summary>Takes a box away. A proposal that is taken away is not made again.</summary>
+/// <param name="Box">The box.</param>
+public sealed record RemoveBox(string Box) : JobCommand("remove box")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        if (job.Decisions.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box) return CommandResult.Refuse("That box is not there any more.");
+        var decisions = job.Decisions with { Boxes = job.Decisions.Boxes.Remove(box) };
+        if (box.By == Maker.Planner) decisions = decisions with { Refused = decisions.Refused.Add(new RefusedBox { Kind = box.Kind, Room = box.Room, Wall = box.Wall, Along = box.Along, At = box.At, Appliance = box.Appliance }) };
+        return CommandResult.Checked(job with { Decisions = BoxProposal.DropLost(decisions) });
+    }
+}
+
+/// <summary>Takes a proposed box over, so that no proposal moves it.</summary>
+/// <param name="Box">The box.</param>
+public sealed record AcceptBox(string Box) : JobCommand("accept box")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job) => job.Decisions.Boxes.FirstOrDefault(b => b.Id == Box) is { } box
+        ? CommandResult.Checked(job with { Decisions = job.Decisions with { Boxes = job.Decisions.Boxes.Replace(box, box with { By = Maker.Person }) } })
+        : CommandResult.Refuse("That box is not there any more.");
+}
+
+/// <summary>Puts a box on another circuit, or on a new one.</summary>
+/// <param name="Box">The box.</param>
+/// <param name="Circuit">The circuit, or none for a new one.</param>
+public sealed record AssignBox(string Box, int? Circuit) : JobCommand("move to circuit")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        if (job.Decisions.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box) return CommandResult.Refuse("That box is not there any more.");
+        if (Circuit is { } wanted && job.Decisions.Circuits.All(c => c.Number != wanted)) return CommandResult.Refuse($"There is no circuit {wanted}.");
+        var number = Circuit ?? Enumerable.Range(1, JobRules.MostCircuits).First(n => job.Decisions.Circuits.All(c => c.Number != n));
+        var member = new CircuitBox { Box = Box, By = Maker.Person };
+        var circuits = job.Decisions.Circuits.Select(c => c with { Boxes = [.. c.Boxes.Where(b => b.Box != Box), .. c.Number == number ? new[] { member } : []] }).ToList();
+        if (Circuit is null) circuits.Add(new Circuit { Number = number, Purpose = BoxPurpose.Of(job, Codes.CodeLibrary.Edition(job.CodeEdition), box), Boxes = [member], By = Maker.Person });
+
+        // A planner's circuit that lost its last box goes, and its breaker with it.
+        circuits.RemoveAll(c => c.Boxes.Length == 0 && c.By == Maker.Planner);
+        var left = circuits.Select(c => c.Number).ToHashSet();
+        var decisions = job.Decisions with { Circuits = [.. circuits.OrderBy(c => c.Number)], Spaces = [.. job.Decisions.Spaces.Where(s => left.Contains(s.Circuit))] };
+        return CommandResult.Checked(Planner.PlanSpaces(job with { Decisions = decisions }));
+    }
+}
+
+/// <summary>Changes what a person may set on a circuit.</summary>
+/// <param name="Number">The circuit.</param>
+/// <param name="Label">Text for the directory; empty goes back to the written one.</param>
+/// <param name="Breaker">Rating; none goes back to the sized one.</param>
+/// <param name="Protection">Place of the ground-fault device; none follows the job.</param>
+public sealed record EditCircuit(int Number, string? Label, int? Breaker, ProtectionPlace? Protection) : JobCommand("edit circuit")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == Number) is not { } circuit) return CommandResult.Refuse($"There is no circuit {Number}.");
+        var changed = circuit with { Label = string.IsNullOrWhiteSpace(Label) ? null : Label.Trim(), Breaker = Breaker, Protection = Protection };
+        return CommandResult.Checked(job with { Decisions = job.Decisions with { Circuits = job.Decisions.Circuits.Replace(circuit, changed) } });
+    }
+}
+
+/// <summary>Moves a breaker to a space; one-pole breakers that are in the way change places with it.</summary>
+/// <param name="Circuit">The circuit.</param>
+/// <param name="Space">The space, for a two-pole breaker its upper one.</param>
+public sealed record MoveBreaker(int Circuit, int Space) : JobCommand("move breaker")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        var analysis = Analysis.HouseDeriver.Derive(job);
+        if (analysis.Panel is not { } panel || analysis.CircuitByNumber(Circuit) is not { } circuit) return CommandResult.Refuse($"There is no circuit {Circuit} in a panel.");
+        var wanted = Panels.SpacePlan.Taken(Space, circuit.Poles).ToList();
+        if (Space < 1 || wanted.Any(s => s > panel.Spaces)) return CommandResult.Refuse($"The panel has spaces 1 to {panel.Spaces}{(circuit.Poles == 2 ? "; a two-pole breaker takes a space and the one below it in its column" : "")}.");
+        var inTheWay = analysis.Schedule.Where(r => wanted.Contains(r.Space) && r.Circuit is not null && r.Circuit.Number != Circuit).Select(r => r.Circuit!).Distinct().ToList();
+        if (inTheWay.FirstOrDefault(c => job.Decisions.Spaces.Any(s => s.Circuit == c.Number && s.By == Maker.Person)) is { } held)
+            return CommandResult.Refuse($"Circuit {held.Number} was put there by a person. Move it first.");
+        var spaces = job.Decisions.Spaces.Where(s => s.Circuit != Circuit && inTheWay.All(c => c.Number != s.Circuit)).ToList();
+        var old = job.Decisions.Spaces.FirstOrDefault(s => s.Circuit == Circuit);
+        spaces.Add(new SpaceDecision { Panel = panel.Id, Circuit = Circuit, Space = Space, By = Maker.Person });
+        if (old is not null && inTheWay is [var other] && other.Poles == circuit.Poles) spaces.Add(new SpaceDecision { Panel = panel.Id, Circuit = other.Number, Space = old.Space, By = Maker.Planner });
+        return CommandResult.Checked(Planner.PlanSpaces(job with { Decisions = job.Decisions with { Spaces = [.. spaces] } }));
+    }
+}

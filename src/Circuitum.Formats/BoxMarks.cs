@@ -1,0 +1,86 @@
+using System.Globalization;
+using System.Xml;
+using Circuitum.Core.Analysis;
+using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Jobs;
+
+namespace Circuitum.Formats;
+
+/// <summary>The standard plan symbols of boxes, with circuit numbers where they are asked for.</summary>
+internal static class BoxMarks
+{
+    internal static void Draw(XmlWriter w, JobAnalysis a, PlanView view)
+    {
+        foreach (var box in a.Job.Decisions.Boxes.Where(b => a.House[b.Room].Room.Storey == view.Storey))
+        {
+            var shape = a.House[box.Room];
+            var at = box.Wall is { } wall ? shape.On(wall, box.Along, 5) : Places.Of(a.House, box);
+            var (x, y) = (at.X.InInches, at.Y.InInches);
+            var circuit = a.CircuitOf(box.Id);
+            var picked = view.Selected == $"box:{box.Id}" || (circuit is not null && view.Selected == $"circuit:{circuit.Number}");
+            var wrong = a.Findings.Any(f => f.Severity == Severity.Must && f.Subjects.Contains($"box:{box.Id}"));
+            w.WriteStartElement("g");
+            w.WriteAttributeString("class", $"mark by-{box.By.ToString().ToLowerInvariant()}{(picked ? " picked" : "")}{(wrong ? " wrong" : "")}");
+            w.WriteAttributeString("data-pick", $"box:{box.Id}");
+            w.WriteAttributeString("data-box", box.Id);
+            w.WriteElementString("title", $"{Word(box.Kind)} {box.Id}, {shape.Room.Name}{(circuit is null ? "" : $", circuit {circuit.Number}")}");
+            PlanSvg.Shape(w, "circle", "hit", ("cx", PlanSvg.N(x)), ("cy", PlanSvg.N(y)), ("r", "9"));
+            Symbol(w, a, box, x, y);
+            if (view.Stage == PlanStage.Circuits && circuit is not null) Tag(w, box, shape, circuit.Number, x, y);
+            if (wrong) PlanSvg.Text(w, "tag stop", x + 7, y - 5, 9, "!");
+            w.WriteEndElement();
+        }
+    }
+
+    internal static string Word(BoxKind kind) => kind switch
+    {
+        BoxKind.SmokeAlarm => "Smoke alarm",
+        _ => kind.ToString(),
+    };
+
+    private static void Symbol(XmlWriter w, JobAnalysis a, Box box, double x, double y)
+    {
+        switch (box.Kind)
+        {
+            case BoxKind.Switch:
+                var ways = box.Gangs.Select(g => g.Locations switch { 1 => "S", 2 => "S3", _ => "S4" }).ToList();
+                PlanSvg.Text(w, "switch tag", x, y + 3, 8, ways.Count == 0 ? "S" : string.Join(" ", ways.Distinct()) + (ways.Count > 1 ? $" ({ways.Count})" : ""));
+                return;
+            case BoxKind.Receptacle:
+                Circle(4.2);
+                PlanSvg.Shape(w, "path", "box line", ("d", $"M{PlanSvg.N(x - 1.4)} {PlanSvg.N(y - 6)}v12M{PlanSvg.N(x + 1.4)} {PlanSvg.N(y - 6)}v12"));
+                return;
+            case BoxKind.Light:
+                Circle(4.6);
+                PlanSvg.Shape(w, "path", "box line", ("d", $"M{PlanSvg.N(x - 7)} {PlanSvg.N(y)}h14M{PlanSvg.N(x)} {PlanSvg.N(y - 7)}v14"));
+                return;
+            case BoxKind.SmokeAlarm:
+                Circle(5);
+                PlanSvg.Text(w, "small tag", x, y + 2.2, 6, box.CarbonMonoxide ? "CO" : "SA");
+                return;
+            case BoxKind.Provision:
+                PlanSvg.Shape(w, "rect", "box", ("x", PlanSvg.N(x - 4)), ("y", PlanSvg.N(y - 4)), ("width", "8"), ("height", "8"));
+                PlanSvg.Text(w, "small tag", x, y + 2.2, 6, "P");
+                return;
+            default:
+                var volts = a.Job.ApplianceById(box.Appliance) is { } appliance ? Core.Codes.ApplianceFacts.Of(appliance).Volts : 120;
+                Circle(4.6);
+                PlanSvg.Text(w, "small tag", x, y + 2, 4.6, volts.ToString(CultureInfo.InvariantCulture));
+                return;
+        }
+
+        void Circle(double r) => PlanSvg.Shape(w, "circle", "box", ("cx", PlanSvg.N(x)), ("cy", PlanSvg.N(y)), ("r", PlanSvg.N(r)));
+    }
+
+    private static void Tag(XmlWriter w, Box box, Core.Geometry.RoomShape shape, int number, double x, double y)
+    {
+        var (dx, dy) = (0.0, -9.0);
+        if (box.Wall is { } wall)
+        {
+            dx = shape.InX(shape.Walls[wall]) * 11;
+            dy = shape.InY(shape.Walls[wall]) * 11;
+        }
+
+        PlanSvg.Text(w, "circuit-tag tag", x + dx, y + dy + 3, 8, number.ToString(CultureInfo.InvariantCulture));
+    }
+}
