@@ -1,0 +1,77 @@
+using System.Globalization;
+using System.Text;
+using System.Xml;
+using Circuitum.Core.Analysis;
+
+namespace Circuitum.Formats;
+
+/// <summary>Draws the panel's spaces with breakers, handles, legs and labels.</summary>
+public static class ScheduleSvg
+{
+    private const double Row = 30;
+    private const double Centre = 420;
+
+    private const string Styles = "text{font-family:sans-serif;fill:#1c1a17}.breaker{fill:#fffdf8;stroke:#1c1a17;stroke-width:1.5}.spare{fill:none;stroke:#6b6559;stroke-dasharray:4 3}.handle{fill:#1c1a17}.leg{fill:none;stroke:#6b6559;stroke-width:1}.tag{font-weight:700}";
+
+    /// <summary>Draws the panel.</summary>
+    /// <param name="a">The analysis.</param>
+    /// <param name="standAlone">Carries its own styles, for a file.</param>
+    /// <param name="selected">A picked circuit, as <c>circuit:N</c>.</param>
+    public static string Draw(JobAnalysis a, bool standAlone = true, string selected = "")
+    {
+        var text = new StringBuilder();
+        using var w = XmlWriter.Create(text, new XmlWriterSettings { OmitXmlDeclaration = true });
+        var rows = (a.Schedule.Length + 1) / 2;
+        w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
+        w.WriteAttributeString("viewBox", $"0 0 {2 * Centre} {PlanSvg.N((rows * Row) + 46)}");
+        w.WriteAttributeString("class", "panel-drawing");
+        w.WriteAttributeString("role", "group");
+        w.WriteAttributeString("aria-label", a.Panel is null ? "No panel" : $"{a.Panel.Name}, {a.Panel.Spaces} spaces");
+        if (standAlone) w.WriteElementString("style", Styles);
+        PlanSvg.Text(w, "tag", Centre, 18, 15, a.Panel is null ? "No panel" : $"{a.Panel.Name}, {a.Panel.MainBreaker} A main");
+        foreach (var row in a.Schedule) Space(w, row, selected);
+        for (var r = 0; r < rows; r++) PlanSvg.Text(w, "leg-mark", Centre, 36 + (r * Row) + 19, 11, r % 2 == 0 ? "A" : "B");
+        w.WriteEndElement();
+        w.Flush();
+        return text.ToString();
+    }
+
+    private static void Space(XmlWriter w, PanelRow row, string selected)
+    {
+        var left = row.Space % 2 == 1;
+        var y = 34 + ((row.Space - 1) / 2 * Row);
+        var x = left ? Centre - 120 : Centre + 14;
+        PlanSvg.Text(w, "space-number", left ? Centre - 112 : Centre + 112, y + 19, 12, row.Space.ToString(CultureInfo.InvariantCulture));
+        if (row.SecondPole) return;
+        var c = row.Circuit;
+        w.WriteStartElement("g");
+        w.WriteAttributeString("class", $"space{(c is not null && selected == $"circuit:{c.Number}" ? " picked" : "")}");
+        w.WriteAttributeString("data-space", row.Space.ToString(CultureInfo.InvariantCulture));
+        if (c is not null) w.WriteAttributeString("data-pick", $"circuit:{c.Number}");
+        var height = (c?.Poles == 2 ? 2 : 1) * Row;
+        var bx = left ? x + 22 : x;
+        PlanSvg.Shape(w, "rect", c is null ? "spare" : "breaker", ("x", PlanSvg.N(bx)), ("y", PlanSvg.N(y + 1.5)), ("width", "84"), ("height", PlanSvg.N(height - 3)), ("rx", "2"));
+        if (c is null)
+        {
+            PlanSvg.Text(w, "spare-text", left ? x - 8 : Centre + 128, y + 20, 12, "Spare", left ? "end" : "start");
+        }
+        else
+        {
+            PlanSvg.Shape(w, "rect", "handle", ("x", PlanSvg.N(left ? bx + 60 : bx + 8)), ("y", PlanSvg.N(y + (height / 2) - 5)), ("width", "16"), ("height", "10"), ("rx", "1.5"));
+            PlanSvg.Text(w, "rating tag", left ? bx + 30 : bx + 54, y + (height / 2) + 5, 14, c.Breaker.ToString(CultureInfo.InvariantCulture));
+            var mark = c.Protection.Devices.FirstOrDefault(d => d.Box is null)?.Kind switch
+            {
+                Core.Protection.DeviceKind.ArcFaultBreaker => "AF",
+                Core.Protection.DeviceKind.GroundFaultBreaker => "GF",
+                Core.Protection.DeviceKind.DualFunctionBreaker => "AF GF",
+                _ => "",
+            };
+            PlanSvg.Text(w, "label", left ? x - 8 : Centre + 128, y + (height / 2), 12, Cut(c.Label), left ? "end" : "start");
+            PlanSvg.Text(w, "detail", left ? x - 8 : Centre + 128, y + (height / 2) + 12, 10, $"{c.Number}  {c.Cable}{(mark.Length > 0 ? $"  {mark}" : "")}", left ? "end" : "start");
+        }
+
+        w.WriteEndElement();
+    }
+
+    private static string Cut(string label) => label.Length > 46 ? label[..45] + "\u2026" : label;
+}

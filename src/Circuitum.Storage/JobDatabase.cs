@@ -1,0 +1,80 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Design;
+
+namespace Circuitum.Storage;
+
+/// <summary>The SQLite database of jobs and their revisions.</summary>
+public sealed class JobDatabase(DbContextOptions<JobDatabase> options) : DbContext(options)
+{
+    /// <summary>Jobs.</summary>
+    public DbSet<JobRow> Jobs => Set<JobRow>();
+
+    /// <summary>Every state a job was in.</summary>
+    public DbSet<RevisionRow> Revisions => Set<RevisionRow>();
+
+    /// <inheritdoc/>
+    protected override void OnModelCreating(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<JobRow>(e =>
+        {
+            e.HasKey(j => j.Id);
+            e.Property(j => j.Id).HasMaxLength(40);
+            e.Property(j => j.Name).HasMaxLength(120);
+            e.Property(j => j.Stamp).IsConcurrencyToken();
+        });
+        modelBuilder.Entity<RevisionRow>(e =>
+        {
+            e.HasKey(r => new { r.JobId, r.Number });
+            e.HasOne<JobRow>().WithMany().HasForeignKey(r => r.JobId).OnDelete(DeleteBehavior.Cascade);
+            e.Property(r => r.Title).HasMaxLength(120);
+        });
+    }
+}
+
+/// <summary>A job: which revision is its present one.</summary>
+public sealed class JobRow
+{
+    /// <summary>Its id in addresses.</summary>
+    public required string Id { get; set; }
+
+    /// <summary>Its name, for the list.</summary>
+    public required string Name { get; set; }
+
+    /// <summary>The present revision.</summary>
+    public int Head { get; set; }
+
+    /// <summary>Counts every change, undo and redo among them; an edit made against another one is stale.</summary>
+    public int Stamp { get; set; }
+
+    /// <summary>Last change, UTC.</summary>
+    public DateTime Changed { get; set; }
+}
+
+/// <summary>One state of a job.</summary>
+public sealed class RevisionRow
+{
+    /// <summary>The job.</summary>
+    public required string JobId { get; set; }
+
+    /// <summary>Rising from 1.</summary>
+    public int Number { get; set; }
+
+    /// <summary>The revision it was made from; 0 for the first.</summary>
+    public int Parent { get; set; }
+
+    /// <summary>The job file's text.</summary>
+    public required string Document { get; set; }
+
+    /// <summary>What was done.</summary>
+    public required string Title { get; set; }
+
+    /// <summary>When, UTC.</summary>
+    public DateTime Made { get; set; }
+}
+
+/// <summary>Lets the migration tool make a context.</summary>
+public sealed class DesignFactory : IDesignTimeDbContextFactory<JobDatabase>
+{
+    /// <inheritdoc/>
+    public JobDatabase CreateDbContext(string[] args) => new(new DbContextOptionsBuilder<JobDatabase>().UseSqlite("Data Source=design.db").Options);
+}
