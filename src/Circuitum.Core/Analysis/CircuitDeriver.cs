@@ -99,7 +99,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
 
     private int? Usual(Circuit circuit, ApplianceFacts? alone, CircuitLoad load)
     {
-        if (alone is null) return circuit.Purpose == CircuitPurpose.Appliance ? 20 : CircuitPlanning.GeneralRating(job.Preferences, circuit.Purpose);
+        if (alone is null || circuit.Purpose != CircuitPurpose.Appliance) return circuit.Purpose == CircuitPurpose.Appliance ? 20 : CircuitPlanning.GeneralRating(job.Preferences, circuit.Purpose);
         if (alone.Type.Hvac) return alone.MinimumCircuitAmpacity is null ? alone.Type.Breaker : alone.MaximumBreaker;
         var usual = alone.Type.Breaker;
         if (alone.Type.Id == "range" && alone.Load.Value >= edition.Number("rangeLeastVa")) usual = Math.Max(usual ?? 0, (int)edition.Number("rangeLeastBreaker"));

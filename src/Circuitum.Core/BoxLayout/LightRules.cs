@@ -20,6 +20,7 @@ internal static class LightRules
         {
             if (shape.Room.Kind == RoomKind.Stairs) continue;
             Switches(draft, LightsOf(draft, shape), Entries(shape));
+            Fans(draft, shape);
         }
 
         Stairs(draft);
@@ -36,7 +37,7 @@ internal static class LightRules
         if (draft.Traits(shape).Outdoors)
         {
             if (shape.Openings.FirstOrDefault(o => o.IsDoorway) is { } door)
-                draft.Add(new Box { Kind = BoxKind.Light, Room = room.Id, Wall = door.Wall, Along = LatchSide(shape, door, 12).Along, Height = Length.Inches(66) });
+                draft.Add(new Box { Kind = BoxKind.Light, Room = room.Id, Wall = door.Wall, Along = HingeSide(shape, door), Height = Length.Inches(66) });
             return;
         }
 
@@ -113,6 +114,13 @@ internal static class LightRules
         else draft.Add(new Box { Kind = BoxKind.Switch, Room = shape.Room.Id, Wall = wall, Along = along, Height = draft.Job.Preferences.SwitchCentre, Gangs = [gang] });
     }
 
+    // Outdoors the light hangs on the hinge side, across the door from the receptacle.
+    private static Length HingeSide(RoomShape shape, RoomOpening door)
+    {
+        var along = door.Hinge == End.Start ? door.From - Length.Inches(12) : door.To + Length.Inches(12);
+        return Length.Min(Length.Max(along, Length.Inches(4)), shape.Walls[door.Wall].Length - Length.Inches(4));
+    }
+
     /// <summary>The place beside a door away from its hinge, round the corner when the wall is too short there.</summary>
     private static (int Wall, Length Along) LatchSide(RoomShape shape, RoomOpening door, double inches)
     {
@@ -130,6 +138,16 @@ internal static class LightRules
         }
 
         return (door.Wall, Length.Min(door.To, shape.Walls[door.Wall].Length));
+    }
+
+    // A bath fan is switched beside the light, at the door.
+    private static void Fans(Draft draft, RoomShape shape)
+    {
+        foreach (var fan in draft.All.Where(b => b.Kind == BoxKind.Appliance && b.Room == shape.Room.Id && draft.Job.ApplianceById(b.Appliance)!.Type is "bath-fan" or "ceiling-fan").ToList())
+        {
+            if (draft.All.Any(b => b.Gangs.Any(g => g.Lights.Contains(fan.Id)))) continue;
+            if (Entries(shape).FirstOrDefault(e => !LeadsToCloset(draft, e)) is { } entry) AddGang(draft, entry.Shape, entry.Door, new SwitchGang { Lights = [fan.Id], Locations = 1 });
+        }
     }
 
     private static RoomShape? Above(Draft draft, RoomShape stairs)

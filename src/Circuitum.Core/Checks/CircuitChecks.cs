@@ -50,7 +50,7 @@ internal sealed class RequiredCircuits : ICheck
     }
 
     private static bool Missing(JobAnalysis a, RoomKind kind, CircuitPurpose purpose) =>
-        a.Job.Decisions.Boxes.Any(b => b.Kind == BoxKind.Receptacle && a.House[b.Room].Room.Kind == kind) && !a.Circuits.Any(c => c.Circuit.Purpose == purpose && c.Breaker >= 20);
+        a.Job.Decisions.Boxes.Any(b => BoxPurpose.Of(a.Job, a.Edition, b) == purpose && a.House[b.Room].Room.Kind == kind) && !a.Circuits.Any(c => c.Circuit.Purpose == purpose && c.Breaker >= 20);
 }
 
 /// <summary>Boxes on circuits that may not serve them.</summary>

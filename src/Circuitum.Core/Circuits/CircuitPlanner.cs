@@ -146,7 +146,7 @@ internal sealed class CircuitDraft
     {
         var loose = Loose(CircuitPurpose.SmallAppliance);
         if (loose.Count == 0) return;
-        var counter = loose.Where(b => b.Kind == BoxKind.Receptacle && b.Height >= Measure.Length.Inches(36)).ToList();
+        var counter = loose.Where(b => b.Kind == BoxKind.Receptacle && b.Height >= Measure.Length.Inches(36)).OrderBy(b => b.Room, StringComparer.Ordinal).ThenBy(b => b.Wall).ThenBy(b => b.Along).ToList();
         var rest = loose.Except(counter).ToList();
         var there = Existing(CircuitPurpose.SmallAppliance);
         while (there.Count < 2) there.Add(New(CircuitPurpose.SmallAppliance, []));

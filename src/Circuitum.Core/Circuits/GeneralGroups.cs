@@ -10,6 +10,9 @@ internal static class GeneralGroups
 {
     private const int MostLights = 14;
 
+    // A bath or a closet between two rooms, in feet: they are neighbours all the same.
+    private const double Neighbourhood = 9;
+
     internal static void Lights(CircuitDraft work)
     {
         var loose = work.Loose(CircuitPurpose.Lighting);
@@ -184,7 +187,7 @@ internal static class GeneralGroups
     {
         var shape = work.House[room[0].Room];
         return work.On(number).Select(b => work.House[b.Room]).Distinct().Any(o => o.Room.Storey == shape.Room.Storey
-            && Gap(o.MinX, o.MaxX, shape.MinX, shape.MaxX) <= Length.Feet(1) && Gap(o.MinY, o.MaxY, shape.MinY, shape.MaxY) <= Length.Feet(1));
+            && Gap(o.MinX, o.MaxX, shape.MinX, shape.MaxX) <= Length.Feet(Neighbourhood) && Gap(o.MinY, o.MaxY, shape.MinY, shape.MaxY) <= Length.Feet(Neighbourhood));
     }
 
     private static Length Gap(Length aFrom, Length aTo, Length bFrom, Length bTo) => Length.Max(Length.Zero, Length.Max(aFrom - bTo, bFrom - aTo));
