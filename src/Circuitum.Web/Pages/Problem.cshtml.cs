@@ -1,0 +1,27 @@
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Circuitum.Web.Pages;
+
+/// <summary>What a person sees instead of an error.</summary>
+[IgnoreAntiforgeryToken]
+public sealed class ProblemModel : PageModel
+{
+    /// <summary>The status.</summary>
+    public int Code { get; private set; } = 500;
+
+    /// <summary>What to do.</summary>
+    public string Sentence => Code switch
+    {
+        404 => "There is no such page or job. It may have been deleted.",
+        400 => "The form was out of date or not complete. Load the page again and repeat the edit; nothing was changed.",
+        413 => "What was sent is larger than 4 MB. Nothing was changed.",
+        _ => "The program met something it did not expect. Nothing was changed. Load the page again.",
+    };
+
+    /// <summary>Shows it.</summary>
+    public void OnGet(int? status) => Code = status ?? Response.StatusCode;
+
+    /// <summary>Shows it after a posted form.</summary>
+    public void OnPost(int? status) => OnGet(status);
+}

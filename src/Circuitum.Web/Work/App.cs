@@ -1,0 +1,60 @@
+using System.Net;
+using Circuitum.Formats;
+using Circuitum.Storage;
+using Microsoft.AspNetCore.Http.Features;
+
+namespace Circuitum.Web.Work;
+
+/// <summary>Puts the application together.</summary>
+public static class App
+{
+    /// <summary>Most bytes that a request may bring: a job file and a little more.</summary>
+    private const long MostRequestBytes = JobFile.MostBytes + 100_000;
+
+    private const string Policy = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self' data:; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+
+    /// <summary>Runs until stopped. <c>--port N</c> and <c>--data DIR</c> choose the port and the data directory.</summary>
+    public static async Task<int> RunAsync(string[] args)
+    {
+        var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
+        builder.Logging.SetMinimumLevel(LogLevel.Warning);
+        var port = builder.Configuration.GetValue("port", 5180);
+
+        // Only this machine is listened to: there are no accounts.
+        builder.WebHost.ConfigureKestrel(k =>
+        {
+            k.Listen(IPAddress.Loopback, port);
+            k.Limits.MaxRequestBodySize = MostRequestBytes;
+            k.AddServerHeader = false;
+        });
+        var directory = builder.Configuration["data"] ?? "data";
+        builder.Services.AddRazorPages();
+        builder.Services.AddAntiforgery(o => o.HeaderName = "X-Form-Token");
+        builder.Services.Configure<FormOptions>(o =>
+        {
+            o.MultipartBodyLengthLimit = MostRequestBytes;
+            o.ValueCountLimit = 200;
+        });
+        builder.Services.AddSingleton(new JobDesk(directory));
+        var app = builder.Build();
+        await app.Services.GetRequiredService<JobDesk>().PrepareAsync();
+        app.Use(async (context, next) =>
+        {
+            var h = context.Response.Headers;
+            h.ContentSecurityPolicy = Policy;
+            h.XContentTypeOptions = "nosniff";
+            h["Referrer-Policy"] = "same-origin";
+            await next(context);
+        });
+        app.UseExceptionHandler("/problem");
+        app.UseStatusCodePagesWithReExecute("/problem", "?status={0}");
+        app.UseStaticFiles();
+        app.MapRazorPages();
+        app.MapGet("/health", () => "ok");
+        Downloads.Map(app);
+        await app.StartAsync();
+        Console.WriteLine($"Circuitum is at {app.Urls.FirstOrDefault() ?? $"http://127.0.0.1:{port}"}");
+        await app.WaitForShutdownAsync();
+        return 0;
+    }
+}

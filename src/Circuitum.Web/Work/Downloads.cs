@@ -1,0 +1,25 @@
+using System.Text;
+using Circuitum.Formats;
+
+namespace Circuitum.Web.Work;
+
+/// <summary>Files of a job.</summary>
+internal static class Downloads
+{
+    internal static void Map(WebApplication app) => app.MapGet("/jobs/{id}/files/{what}", async (string id, string what, JobDesk desk, CancellationToken cancel, string? storey) =>
+    {
+        if (await desk.OpenAsync(id, cancel) is not { } job) return Results.NotFound();
+        var a = job.Analysis;
+        return what switch
+        {
+            "job.json" => File(JobFile.Write(a.Job), "application/json", $"{id}.json"),
+            "schedule.csv" => File("\uFEFF" + ScheduleCsv.Write(a), "text/csv", $"{id}-schedule.csv"),
+            "schedule.svg" => File(ScheduleSvg.Draw(a), "image/svg+xml", $"{id}-schedule.svg"),
+            "analysis.json" => File(AnalysisJson.Write(a), "application/json", $"{id}-analysis.json"),
+            "plan.svg" when a.Job.StoreyById(storey) is not null => File(PlanSvg.Draw(a, new PlanView(storey!, PlanStage.Circuits, StandAlone: true)), "image/svg+xml", $"{id}-{storey}.svg"),
+            _ => Results.NotFound(),
+        };
+    });
+
+    private static IResult File(string text, string type, string name) => Results.File(Encoding.UTF8.GetBytes(text), type, name);
+}
