@@ -18,7 +18,7 @@ internal static class BoxMarks
             var (x, y) = (at.X.InInches, at.Y.InInches);
             var circuit = a.CircuitOf(box.Id);
             var picked = view.Selected == $"box:{box.Id}" || (circuit is not null && view.Selected == $"circuit:{circuit.Number}");
-            var wrong = a.Findings.Any(f => f.Severity == Severity.Must && f.Subjects.Contains($"box:{box.Id}"));
+            var wrong = a.Findings.Any(f => f.Severity == Severity.Must && f.RuleId != "circuit.unassigned" && f.Subjects.Contains($"box:{box.Id}"));
             w.WriteStartElement("g");
             w.WriteAttributeString("class", $"mark by-{box.By.ToString().ToLowerInvariant()}{(picked ? " picked" : "")}{(wrong ? " wrong" : "")}");
             w.WriteAttributeString("data-pick", $"box:{box.Id}");

@@ -65,8 +65,11 @@ internal static class LightRules
 
     private static List<Entry> Entries(RoomShape shape)
     {
-        var job = shape.Openings.Where(o => o.IsDoorway);
-        return [.. job.Select(o => new Entry(shape, o))];
+        var doors = shape.Openings.Where(o => o.IsDoorway).ToList();
+
+        // A garage with nothing but its vehicle door is entered by that.
+        if (doors.Count == 0) doors = [.. shape.Openings.Where(o => o.Opening.Kind == OpeningKind.GarageDoor)];
+        return [.. doors.Select(o => new Entry(shape, o))];
     }
 
     private static void Switches(Draft draft, List<Box> lights, List<Entry> entries)

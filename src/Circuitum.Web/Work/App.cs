@@ -1,6 +1,7 @@
 using System.Net;
 using Circuitum.Formats;
 using Circuitum.Storage;
+using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.Http.Features;
 
 namespace Circuitum.Web.Work;
@@ -28,6 +29,8 @@ public static class App
             k.AddServerHeader = false;
         });
         var directory = builder.Configuration["data"] ?? "data";
+        builder.Logging.AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
+        builder.Services.AddDataProtection().PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(Path.GetFullPath(directory), "keys")));
         builder.Services.AddRazorPages();
         builder.Services.AddAntiforgery(o => o.HeaderName = "X-Form-Token");
         builder.Services.Configure<FormOptions>(o =>

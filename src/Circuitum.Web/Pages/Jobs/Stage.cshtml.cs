@@ -23,10 +23,10 @@ public sealed class StageModel(JobDesk desk) : PageModel
     [BindProperty(SupportsGet = true)] public string Stage { get; set; } = "";
 
     /// <summary>What is picked: a kind, a colon and an id.</summary>
-    [BindProperty(SupportsGet = true)] public string Pick { get; set; } = "";
+    [BindProperty(SupportsGet = true)] public string Pick { get; set => field = value ?? ""; } = "";
 
     /// <summary>The storey that is shown.</summary>
-    [BindProperty(SupportsGet = true)] public string Storey { get; set; } = "";
+    [BindProperty(SupportsGet = true)] public string Storey { get; set => field = value ?? ""; } = "";
 
     /// <summary>The open job.</summary>
     public OpenJob Open { get; private set; } = null!;

@@ -1,0 +1,54 @@
+using System.Text.RegularExpressions;
+using Circuitum.Core.Codes;
+
+namespace Circuitum.Core.Tests;
+
+public partial class ArchitectureTests
+{
+    // The rooms of the core: each may use those before it.
+    private static readonly string[] Rooms = ["Measure", "Explain", "Jobs", "Codes", "Geometry", "Intake", "BoxLayout", "Loads", "Protection", "Routing", "Sizing", "Circuits", "Panels", "Analysis", "Checks", "Commands"];
+
+    private static string Core()
+    {
+        var at = Path.GetDirectoryName(Path.GetDirectoryName(Sample.DemoPath("tamarack-row.json")))!;
+        return Path.Combine(at, "src", "Circuitum.Core");
+    }
+
+    [Fact]
+    public void Rooms_only_use_rooms_before_them()
+    {
+        foreach (var (room, at) in Rooms.Select((r, i) => (r, i)))
+        {
+            foreach (var file in Directory.GetFiles(Path.Combine(Core(), room), "*.cs"))
+            {
+                foreach (Match use in Using().Matches(File.ReadAllText(file)))
+                {
+                    // Protection looks at the circuit's run, so it may use Routing, which knows nothing of it.
+                    var used = use.Groups[1].Value;
+                    if (room == "Protection" && used == "Routing") continue;
+                    Array.IndexOf(Rooms, used).ShouldBeInRange(0, at, $"{Path.GetFileName(file)} in {room} uses {used}");
+                }
+            }
+        }
+    }
+
+    [Fact]
+    public void The_core_references_only_the_base_library_and_geometry() =>
+        typeof(CodeLibrary).Assembly.GetReferencedAssemblies().Select(a => a.Name!).Where(n => !n.StartsWith("System.", StringComparison.Ordinal)).ShouldBe(["NetTopologySuite"]);
+
+    [Fact]
+    public void Every_rule_that_code_names_is_in_the_data()
+    {
+        var rules = CodeLibrary.Edition("us-2023").Rules.Keys.ToHashSet();
+        foreach (var file in Directory.GetFiles(Core(), "*.cs", SearchOption.AllDirectories))
+        {
+            foreach (Match named in Named().Matches(File.ReadAllText(file))) rules.ShouldContain(named.Groups[1].Value, Path.GetFileName(file));
+        }
+    }
+
+    [GeneratedRegex(@"^using Circuitum\.Core\.(\w+);", RegexOptions.Multiline)]
+    private static partial Regex Using();
+
+    [GeneratedRegex("\"((?:box|circuit|wire|protect|panel|service|appliance)\\.[a-zA-Z]{3,})\"")]
+    private static partial Regex Named();
+}
