@@ -1,0 +1,36 @@
+// Starts the published application on a port and a data directory of its own, and watches what the pages ask for.
+import { test as base, expect } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+export async function serve(port, data) {
+  const child = spawn('dotnet', ['artifacts/web/Circuitum.Web.dll', '--port', String(port), '--data', data], { stdio: ['ignore', 'pipe', 'inherit'] });
+  await new Promise((done, fail) => {
+    child.stdout.on('data', text => String(text).includes('Circuitum is at') && done());
+    child.on('exit', code => fail(new Error(`The application ended with ${code}.`)));
+  });
+  return child;
+}
+
+export const test = base.extend({
+  house: async ({}, use, info) => {
+    const data = mkdtempSync(join(tmpdir(), 'circuitum-'));
+    const port = 5600 + info.workerIndex * 50 + (Math.abs([...info.title].reduce((h, c) => (h * 31 + c.charCodeAt(0)) | 0, 7)) % 50);
+    const house = { data, port, url: `http://127.0.0.1:${port}`, child: await serve(port, data) };
+    await use(house);
+    house.child.kill('SIGKILL');
+    rmSync(data, { recursive: true, force: true });
+  },
+  page: async ({ page, house }, use) => {
+    const wrong = [];
+    page.on('console', m => m.type() === 'error' && wrong.push(m.text()));
+    page.on('pageerror', e => wrong.push(e.message));
+    page.on('request', r => r.url().startsWith(house.url) || r.url().startsWith('data:') || wrong.push(`asked for ${r.url()}`));
+    await use(page);
+    expect(wrong).toEqual([]);
+  },
+});
+
+export { expect };

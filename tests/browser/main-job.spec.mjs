@@ -1,0 +1,166 @@
+import AxeBuilder from '@axe-core/playwright';
+import { test, expect, serve } from './house.mjs';
+
+async function noViolations(page) {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(v => `${v.id}: ${v.nodes[0].html}`)).toEqual([]);
+}
+
+test('the demo house from its rooms to a printed schedule, by mouse', async ({ page, house }) => {
+  await page.goto(house.url);
+  await noViolations(page);
+  await page.getByRole('link', { name: 'Tamarack Row' }).click();
+  await expect(page.locator('.plan .floor')).toHaveCount(13);
+  await noViolations(page);
+  await page.getByRole('link', { name: /^Boxes/ }).click();
+  await page.getByRole('button', { name: 'Propose boxes for the house' }).click();
+  await expect(page.locator('.mark').first()).toBeVisible();
+  await noViolations(page);
+  await page.getByRole('link', { name: /^Circuits/ }).click();
+  await page.getByRole('button', { name: 'Plan circuits' }).click();
+  await expect(page.locator('.strip')).toContainText('0 must');
+  await page.getByRole('link', { name: 'Electric range, Kitchen' }).click();
+  await expect(page.locator('.ticket')).toContainText('6-3 on 50 A');
+  await noViolations(page);
+  await page.locator('.ticket').getByRole('button', { name: /12,000 VA/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('220.55');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('link', { name: /^Panel/ }).click();
+  await expect(page.locator('.panel-drawing .breaker')).toHaveCount(25);
+  await noViolations(page);
+  await page.getByRole('link', { name: 'Print the schedule' }).click();
+  await expect(page.locator('.schedule tbody tr')).toHaveCount(40);
+  await expect(page.locator('.schedule')).toContainText('Electric range, Kitchen');
+  await noViolations(page);
+  const pdf = (await page.pdf({ format: 'Letter' })).toString('latin1');
+  expect(pdf.match(/\/Type \/Page\b/g).length).toBeLessThanOrEqual(2);
+});
+
+test('the same by keyboard alone', async ({ page, house }) => {
+  await page.goto(house.url);
+  await page.keyboard.press('Tab');
+  while (!(await page.evaluate(() => document.activeElement?.textContent === 'Tamarack Row'))) await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.plan')).toBeVisible();
+  await page.keyboard.press('3');
+  await expect(page.locator('#work[data-stage=boxes]')).toBeVisible();
+  await page.keyboard.press('r');
+  await expect(page.locator('.mark').first()).toBeVisible();
+  await page.keyboard.press('4');
+  await expect(page.locator('#work[data-stage=circuits]')).toBeVisible();
+  await page.keyboard.press('r');
+  await expect(page.locator('.rows tbody tr')).toHaveCount(25);
+  await page.keyboard.press('j');
+  await expect(page.locator('.ticket h2')).toHaveText('Circuit 1');
+  await page.keyboard.press('u');
+  await expect(page.locator('.side')).toContainText('No circuits yet');
+  await page.keyboard.press('Shift+U');
+  await expect(page.locator('.rows tbody tr')).toHaveCount(25);
+  await page.keyboard.press('5');
+  await expect(page.locator('.panel-drawing')).toBeVisible();
+  await page.getByRole('link', { name: 'Print the schedule' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.schedule tbody tr')).toHaveCount(40);
+});
+
+test('a box is dragged, moved by arrows, put on another circuit and removed', async ({ page, house }) => {
+  await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
+  await page.getByRole('button', { name: 'Propose boxes for the house' }).click();
+  const mark = page.locator('[data-box="living.r1"]');
+  await expect(mark).toHaveClass(/by-planner/);
+  const box = await mark.boundingBox();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 2 + 5, { steps: 5 });
+  await page.mouse.up();
+  await expect(mark).toHaveClass(/by-person/);
+  await mark.click();
+  const along = page.getByLabel('From the corner');
+  const before = await along.inputValue();
+  await page.keyboard.press('ArrowRight');
+  await expect(along).not.toHaveValue(before);
+  await page.getByRole('link', { name: /^Circuits/ }).click();
+  await page.getByRole('button', { name: 'Plan circuits' }).click();
+  await expect(page.locator('.rows tbody tr').first()).toBeVisible();
+  const rows = await page.locator('.rows tbody tr').count();
+  await page.locator('[data-box="living.r1"]').click();
+  await page.getByLabel('Circuit', { exact: true }).selectOption('new');
+  await page.getByRole('button', { name: 'Put there' }).click();
+  await expect(page.locator('.rows tbody tr')).toHaveCount(rows + 1);
+  await page.keyboard.press('Delete');
+  await expect(page.locator('[data-box="living.r1"]')).toHaveCount(0);
+});
+
+test('a new job: rooms typed in, a door, a panel, and a plan', async ({ page, house }) => {
+  await page.goto(house.url);
+  await page.getByLabel('Name').fill('Heron Shed');
+  await page.getByRole('button', { name: 'Start the job' }).click();
+  const add = async (name, kind, size) => {
+    await page.getByLabel('Name').first().fill(name);
+    await page.getByLabel('Kind').first().selectOption(kind);
+    await page.getByLabel('Size').fill(size);
+    await page.getByRole('button', { name: 'Add room' }).click();
+    await expect(page.locator('.list')).toContainText(name);
+  };
+  await add('Studio', 'Living', "14'6 x 12");
+  await add('Bunk room', 'Bedroom', '10 x 12');
+  await expect(page.locator('.list')).toContainText("14'-6\" x 12'-0\"");
+  await page.getByRole('link', { name: /^Studio/ }).click();
+  await page.getByRole('link', { name: /^east 12/ }).click();
+  await page.getByLabel('Put').selectOption('hinged');
+  await page.getByLabel('From the corner').fill("3'");
+  await page.getByLabel('Leads to').selectOption('bunk-room');
+  await page.getByRole('button', { name: 'Put on the wall' }).click();
+  await expect(page.locator('.plan .opening')).toHaveCount(2);
+  await page.getByLabel('Put').selectOption('panel');
+  await page.getByLabel('From the corner').fill("9'");
+  await page.getByRole('button', { name: 'Put on the wall' }).click();
+  await expect(page.locator('.panel-mark')).toHaveCount(1);
+  await page.getByLabel('Put').selectOption('window');
+  await page.getByLabel('From the corner').fill("40'");
+  await page.getByRole('button', { name: 'Put on the wall' }).click();
+  await expect(page.getByRole('alert')).toContainText('runs off its wall');
+  await page.getByRole('link', { name: /^Boxes/ }).click();
+  await page.getByRole('button', { name: 'Propose boxes for the house' }).click();
+  await expect(page.locator('.mark').first()).toBeVisible();
+  await page.getByRole('link', { name: /^Circuits/ }).click();
+  await page.getByRole('button', { name: 'Plan circuits' }).click();
+  await expect(page.locator('.rows tbody tr').first()).toBeVisible();
+});
+
+test('a phone shows every stage without sideways scrolling', async ({ page, house }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const stage of ['job', 'rooms', 'boxes', 'circuits', 'panel', 'findings']) {
+    await page.goto(`${house.url}/jobs/tamarack-row/${stage}`);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), stage).toBeLessThanOrEqual(390);
+    await noViolations(page);
+  }
+});
+
+test('killing the program right after an answered edit loses nothing', async ({ page, house }) => {
+  await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
+  const edits = [['Propose boxes for the house', '.mark'], ['Undo propose boxes', '.side p']];
+  for (const [button, sign] of edits) {
+    const answered = page.waitForResponse(r => r.request().method() === 'POST');
+    await page.getByRole('button', { name: button }).click();
+    await answered;
+    const stamp = Number(await page.locator('#work').getAttribute('data-stamp'));
+    house.child.kill('SIGKILL');
+    await new Promise(done => house.child.on('exit', done));
+    house.child = await serve(house.port, house.data);
+    await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
+    await expect(page.locator(sign).first()).toBeVisible();
+    expect(Number(await page.locator('#work').getAttribute('data-stamp'))).toBeGreaterThanOrEqual(stamp);
+  }
+});
+
+test('two windows on one job: the later edit is told, nothing is lost', async ({ page, house, context }) => {
+  await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
+  const other = await context.newPage();
+  await other.goto(`${house.url}/jobs/gull-cottage/boxes`);
+  await other.getByRole('button', { name: 'Propose boxes for the house' }).click();
+  await expect(other.locator('.mark').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Propose boxes for the house' }).click();
+  await expect(page.getByRole('alert')).toContainText('changed meanwhile');
+  await expect(page.locator('.mark').first()).toBeVisible();
+});
