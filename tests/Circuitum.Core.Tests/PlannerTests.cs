@@ -117,6 +117,16 @@ public class PlannerTests
     }
 
     [Fact]
+    public void A_circuit_that_lost_its_last_box_is_still_analysed()
+    {
+        var box = Planned.Decisions.Circuits.First(c => c.Purpose == CircuitPurpose.Receptacles).Boxes[0].Box;
+        var alone = new AssignBox(box, null).Apply(Planned).Job.ShouldNotBeNull();
+        var number = alone.Decisions.Circuits.Single(c => c.Holds(box)).Number;
+        var empty = new RemoveBox(box).Apply(alone).Job.ShouldNotBeNull();
+        Analyzer.Analyze(empty).CircuitByNumber(number).ShouldNotBeNull().Boxes.ShouldBeEmpty();
+    }
+
+    [Fact]
     public void Labels_are_all_different() => Analyzer.Analyze(Planned).Circuits.Select(c => c.Label).ShouldBeUnique();
 
     [Fact]

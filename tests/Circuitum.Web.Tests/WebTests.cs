@@ -75,6 +75,16 @@ public sealed class WebTests : IDisposable
     }
 
     [Fact]
+    public async Task Without_a_script_an_edit_leads_back_to_what_was_picked()
+    {
+        await Edit("/jobs/gull-cottage/boxes", ("do", "propose-boxes"));
+        var answer = await Edit("/jobs/gull-cottage/boxes?pick=box:living.r1&storey=ground", ("do", "accept-box"), ("box", "living.r1"));
+        answer.StatusCode.ShouldBe(HttpStatusCode.OK);
+        answer.RequestMessage!.RequestUri!.Query.ShouldContain("living.r1");
+        (await answer.Content.ReadAsStringAsync()).ShouldContain("Decided by a person.");
+    }
+
+    [Fact]
     public async Task An_edit_without_a_token_is_refused()
     {
         var answer = await web.PostAsync("/jobs/tamarack-row/boxes", new FormUrlEncodedContent([new("do", "propose-boxes"), new("stamp", "1")]));

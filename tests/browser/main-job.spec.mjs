@@ -84,7 +84,7 @@ test('a box is dragged, moved by arrows, put on another circuit and removed', as
   await expect(page.locator('.rows tbody tr').first()).toBeVisible();
   const rows = await page.locator('.rows tbody tr').count();
   await page.locator('[data-box="living.r1"]').click();
-  await page.getByLabel('Circuit', { exact: true }).selectOption('new');
+  await page.locator('#to-circuit').selectOption('new');
   await page.getByRole('button', { name: 'Put there' }).click();
   await expect(page.locator('.rows tbody tr')).toHaveCount(rows + 1);
   await page.keyboard.press('Delete');
@@ -99,7 +99,7 @@ test('a new job: rooms typed in, a door, a panel, and a plan', async ({ page, ho
     await page.getByLabel('Name').first().fill(name);
     await page.getByLabel('Kind').first().selectOption(kind);
     await page.getByLabel('Size').fill(size);
-    await page.getByRole('button', { name: 'Add room' }).click();
+    await page.getByRole('button', { name: 'Add room', exact: true }).click();
     await expect(page.locator('.list')).toContainText(name);
   };
   await add('Studio', 'Living', "14'6 x 12");

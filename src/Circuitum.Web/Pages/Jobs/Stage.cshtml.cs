@@ -102,8 +102,8 @@ public sealed class StageModel(JobDesk desk) : PageModel
             Refusal = command is null ? problem : await desk.EditAsync(Id, stamp, command, cancel);
         }
 
-        if (!Request.IsHtmx() && Refusal.Length == 0) return Redirect(Link(Pick));
-        return await Load(cancel) ? Show() : NotFound();
+        if (!await Load(cancel)) return NotFound();
+        return !Request.IsHtmx() && Refusal.Length == 0 ? Redirect(Link(Pick)) : Show();
     }
 
     private IActionResult Show() => Request.IsHtmx() ? Partial("_Work", this) : Page();
