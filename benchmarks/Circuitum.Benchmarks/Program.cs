@@ -1,0 +1,54 @@
+using System.Diagnostics;
+using BenchmarkDotNet.Attributes;
+using BenchmarkDotNet.Running;
+using Circuitum.Core;
+using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Circuits;
+using Circuitum.Core.Jobs;
+using Circuitum.Formats;
+
+if (args is ["quick", ..]) House.Quick();
+else BenchmarkSwitcher.FromTypes([typeof(House)]).Run(args);
+
+/// <summary>The demo house: analysis, box proposal and circuit plan.</summary>
+public class House
+{
+    private readonly Job rooms = Demo();
+    private readonly Job planned = Planner.PlanAll(Demo());
+
+    [Benchmark]
+    public int Analyze() => Analyzer.Analyze(planned).Findings.Length;
+
+    [Benchmark]
+    public int Propose() => BoxProposal.Propose(rooms).Decisions.Boxes.Length;
+
+    [Benchmark]
+    public int Circuits() => CircuitPlanning.Afresh(planned).Decisions.Circuits.Length;
+
+    [Benchmark]
+    public int PlanAll() => Planner.PlanAll(rooms).Decisions.Spaces.Length;
+
+    /// <summary>Medians of 200 runs after 50 to warm up, in one process.</summary>
+    internal static void Quick()
+    {
+        var house = new House();
+        foreach (var (name, work) in new (string, Func<int>)[] { ("analyze", house.Analyze), ("propose boxes", house.Propose), ("circuits afresh", house.Circuits), ("plan all", house.PlanAll) })
+        {
+            for (var i = 0; i < 50; i++) work();
+            var times = Enumerable.Range(0, 200).Select(_ =>
+            {
+                var watch = Stopwatch.StartNew();
+                work();
+                return watch.Elapsed.TotalMilliseconds;
+            }).Order().ToList();
+            Console.WriteLine($"{name,-16} median {times[100]:0.0} ms, 95th percentile {times[190]:0.0} ms");
+        }
+    }
+
+    private static Job Demo()
+    {
+        var at = new DirectoryInfo(AppContext.BaseDirectory);
+        while (at is not null && !File.Exists(Path.Combine(at.FullName, "demo", "tamarack-row.json"))) at = at.Parent;
+        return JobFile.Read(File.ReadAllText(Path.Combine(at!.FullName, "demo", "tamarack-row.json"))).Job!;
+    }
+}

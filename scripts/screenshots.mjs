@@ -1,0 +1,46 @@
+// Makes docs/screenshots from the demo data. Needs ./start to have run once: node scripts/screenshots.mjs
+import { chromium } from '@playwright/test';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { serve } from '../tests/browser/house.mjs';
+
+const data = mkdtempSync(join(tmpdir(), 'circuitum-'));
+const child = await serve(5599, data);
+const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const job = 'http://127.0.0.1:5599/jobs/tamarack-row';
+const shot = async (name, options) => {
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: `docs/screenshots/${name}.png`, ...options });
+};
+await page.goto('http://127.0.0.1:5599/');
+await shot('jobs');
+await page.goto(`${job}/rooms?pick=room:kitchen`);
+await shot('rooms');
+await page.goto(`${job}/boxes`);
+await page.getByRole('button', { name: 'Propose boxes for the house' }).click();
+await page.locator('.mark').first().waitFor();
+await page.goto(`${job}/circuits`);
+await page.getByRole('button', { name: 'Plan circuits' }).click();
+await page.locator('.rows tbody tr').first().waitFor();
+await page.goto(`${job}/boxes?pick=box:living.r2`);
+await shot('boxes');
+await page.goto(`${job}/circuits?pick=circuit:19`);
+await shot('circuits');
+await page.locator('.ticket').getByRole('button', { name: 'percent' }).click();
+await page.locator('#why .why').first().waitFor();
+await shot('derivation');
+await page.goto(`${job}/panel`);
+await shot('panel');
+await page.goto(`${job}/print`);
+await page.emulateMedia({ media: 'print' });
+await page.setViewportSize({ width: 816, height: 1056 });
+await shot('schedule', { fullPage: true });
+await page.emulateMedia({ media: 'screen' });
+await page.setViewportSize({ width: 390, height: 844 });
+await page.goto(`${job}/circuits?pick=circuit:19`);
+await shot('circuits-phone');
+await browser.close();
+child.kill();
+rmSync(data, { recursive: true, force: true });
