@@ -139,6 +139,8 @@ public class PlannerTests
         }
 
         foreach (var key in new[] { "service", "service.standard", "service.optional", "cable", "spaces", "legs", "area" }) a.Why(key).ShouldNotBeNull();
+        a.Why("room.bedroom.area").ShouldNotBeNull().Result.ShouldBe("156.0 sq ft");
+        a.Why("room.nowhere.area").ShouldBeNull();
         a.Why("nonsense").ShouldBeNull();
     }
 

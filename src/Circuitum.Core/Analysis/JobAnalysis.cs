@@ -73,7 +73,7 @@ public sealed record JobAnalysis
     public required ImmutableDictionary<string, CircuitAnalysis> ByBox { get; init; }
 
     /// <summary>The derivation behind a shown number, or none.</summary>
-    /// <param name="key">Such as <c>circuit.7.load</c>, <c>service.optional</c> or <c>cable</c>.</param>
+    /// <param name="key">Such as <c>circuit.7.load</c>, <c>room.kitchen.area</c>, <c>service.optional</c> or <c>cable</c>.</param>
     public Derivation? Why(string key)
     {
         var part = key.Split('.');
@@ -87,6 +87,15 @@ public sealed record JobAnalysis
                 "run" => c.RunDerivation,
                 "protection" => c.ProtectionDerivation,
                 _ => null,
+            };
+        }
+
+        if (key.StartsWith("room.", StringComparison.Ordinal) && key.EndsWith(".area", StringComparison.Ordinal) && Job.RoomById(key[5..^5]) is { } room)
+        {
+            return new("Inside area", $"{House[room.Id].AreaSqFt:0.0} sq ft")
+            {
+                Because = "By the inside faces of its walls.",
+                Steps = [.. House[room.Id].Walls.Select(w => Derivation.Fact($"Wall {w.Index}, {LabelWriter.Facing(House[room.Id], w.Index)}", LengthText.Show(w.Length)))],
             };
         }
 
