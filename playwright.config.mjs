@@ -3,7 +3,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'tests/browser',
   workers: 1,
-  timeout: 60_000,
+  timeout: 150_000,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
