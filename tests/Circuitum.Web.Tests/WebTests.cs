@@ -85,6 +85,16 @@ public sealed class WebTests : IDisposable
     }
 
     [Fact]
+    public async Task A_light_is_added_to_a_ceiling_and_moved()
+    {
+        const string Page = "/jobs/gull-cottage/boxes?pick=room:living&storey=ground";
+        (await web.GetStringAsync(Page)).ShouldContain("In the ceiling");
+        (await (await Edit(Page, ("do", "add-box"), ("room", "living"), ("kind", "Light"))).Content.ReadAsStringAsync()).ShouldContain("data-box=\"living.x1\"");
+        await Edit(Page, ("do", "move-box"), ("box", "living.x1"), ("x", "40"), ("y", "150"));
+        (await web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldContain("[\"3'4\", \"12'6\"]");
+    }
+
+    [Fact]
     public async Task An_edit_without_a_token_is_refused()
     {
         var answer = await web.PostAsync("/jobs/tamarack-row/boxes", new FormUrlEncodedContent([new("do", "propose-boxes"), new("stamp", "1")]));
