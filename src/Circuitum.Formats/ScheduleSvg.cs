@@ -58,7 +58,7 @@ public static class ScheduleSvg
         else
         {
             PlanSvg.Shape(w, "rect", "handle", ("x", PlanSvg.N(left ? bx + 60 : bx + 8)), ("y", PlanSvg.N(y + (height / 2) - 5)), ("width", "16"), ("height", "10"), ("rx", "1.5"));
-            PlanSvg.Text(w, "rating tag", left ? bx + 30 : bx + 54, y + (height / 2) + 5, 14, c.Breaker.ToString(CultureInfo.InvariantCulture));
+            Why(w, c, "wire", () => PlanSvg.Text(w, "rating tag", left ? bx + 30 : bx + 54, y + (height / 2) + 5, 14, c.Breaker.ToString(CultureInfo.InvariantCulture)));
             var mark = c.Protection.Devices.FirstOrDefault(d => d.Box is null)?.Kind switch
             {
                 Core.Protection.DeviceKind.ArcFaultBreaker => "AF",
@@ -67,9 +67,18 @@ public static class ScheduleSvg
                 _ => "",
             };
             PlanSvg.Text(w, "label", left ? x - 8 : Centre + 128, y + (height / 2), 12, Cut(c.Label), left ? "end" : "start");
-            PlanSvg.Text(w, "detail", left ? x - 8 : Centre + 128, y + (height / 2) + 12, 10, $"{c.Number}  {c.Cable}{(mark.Length > 0 ? $"  {mark}" : "")}", left ? "end" : "start");
+            Why(w, c, "run", () => PlanSvg.Text(w, "detail", left ? x - 8 : Centre + 128, y + (height / 2) + 12, 10, $"{c.Number}  {c.Cable}{(mark.Length > 0 ? $"  {mark}" : "")}", left ? "end" : "start"));
         }
 
+        w.WriteEndElement();
+    }
+
+    // A number that opens its derivation on the screen; in a file it is just text.
+    private static void Why(XmlWriter w, CircuitAnalysis c, string what, Action draw)
+    {
+        w.WriteStartElement("g");
+        w.WriteAttributeString("data-why", $"circuit.{c.Number}.{what}");
+        draw();
         w.WriteEndElement();
     }
 

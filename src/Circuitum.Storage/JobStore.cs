@@ -68,6 +68,10 @@ public sealed class JobStore : IAsyncDisposable
     public async Task<IReadOnlyList<JobListing>> ListAsync(CancellationToken cancel = default) =>
         await db.Jobs.AsNoTracking().OrderByDescending(j => j.Changed).ThenBy(j => j.Id).Select(j => new JobListing(j.Id, j.Name, j.Changed)).ToListAsync(cancel).ConfigureAwait(false);
 
+    /// <summary>Which change a job stands at, or none when there is no such job.</summary>
+    public async Task<int?> StampAsync(string id, CancellationToken cancel = default) =>
+        await db.Jobs.AsNoTracking().Where(j => j.Id == id).Select(j => (int?)j.Stamp).FirstOrDefaultAsync(cancel).ConfigureAwait(false);
+
     /// <summary>Adds a job and gives its id.</summary>
     public async Task<string> CreateAsync(Job job, string title, CancellationToken cancel = default)
     {

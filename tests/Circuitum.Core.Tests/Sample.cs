@@ -57,4 +57,18 @@ internal static class Sample
         ],
         Panels = [new Panel { Id = "main", Name = "Main panel", Room = "garage", Wall = 3, Along = Length.Feet(8), Spaces = 30, MainBreaker = 150, BreakerFamily = "A" }],
     };
+
+    /// <summary>The flat with a deck at its back, a furnace, a bath fan and a refrigerator, and every plate read: nothing is left to find.</summary>
+    internal static Job Whole()
+    {
+        var flat = Flat();
+        Appliance Thing(string id, string type, string room, int wall, double feet) => new() { Id = id, Type = type, Room = room, Spot = new Spot { Wall = wall, From = Length.Feet(feet), Width = Length.Feet(2), Depth = Length.Feet(2) } };
+        var more = flat with
+        {
+            Rooms = flat.Rooms.Add(Rect("deck", RoomKind.Deck, 12.375, -8.5, 4, 8)),
+            Openings = flat.Openings.Add(Door("hall", 0, 0.5, to: "deck")),
+            Appliances = [.. flat.Appliances, Thing("furnace", "furnace", "garage", 1, 16), Thing("fan", "bath-fan", "bath", 0, 3) with { Spot = new Spot { At = P(19, 4), Width = Length.Feet(1), Depth = Length.Feet(1) } }, Thing("refrigerator", "refrigerator", "kitchen", 2, 0.5)],
+        };
+        return more with { Appliances = [.. more.Appliances.Select(a => a with { Nameplate = a.Nameplate with { Confirmed = true } })] };
+    }
 }

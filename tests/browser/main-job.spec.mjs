@@ -32,6 +32,9 @@ test('the demo house from its rooms to a printed schedule, by mouse', async ({ p
   await expect(page.locator('.schedule tbody tr')).toHaveCount(40);
   await expect(page.locator('.schedule')).toContainText('Electric range, Kitchen');
   await noViolations(page);
+  await page.locator('.schedule').getByRole('button', { name: '50 A, 2-pole' }).first().click();
+  await expect(page.getByRole('dialog')).toContainText('Wire and breaker');
+  await page.getByRole('button', { name: 'Close' }).click();
   const pdf = (await page.pdf({ format: 'Letter' })).toString('latin1');
   expect(pdf.match(/\/Type \/Page\b/g).length).toBeLessThanOrEqual(2);
 });
@@ -89,6 +92,19 @@ test('a box is dragged, moved by arrows, put on another circuit and removed', as
   await expect(page.locator('.rows tbody tr')).toHaveCount(rows + 1);
   await page.keyboard.press('Delete');
   await expect(page.locator('[data-box="living.r1"]')).toHaveCount(0);
+});
+
+test('a click on the plan adds a box, Escape makes it pick again', async ({ page, house }) => {
+  await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
+  await page.getByLabel('Click adds').selectOption('Receptacle');
+  const floor = await page.locator('.floor[data-pick="room:living"]').boundingBox();
+  await page.mouse.click(floor.x + floor.width / 2, floor.y + floor.height - 6);
+  await expect(page.locator('[data-box="living.x1"]')).toHaveClass(/by-person/);
+  await expect(page.getByLabel('Click adds')).toHaveValue('Receptacle');
+  await page.locator('body').press('Escape');
+  await page.mouse.click(floor.x + floor.width / 2, floor.y + floor.height / 2);
+  await expect(page.locator('.ticket h2')).toHaveText(/Living/);
+  await expect(page.locator('.mark')).toHaveCount(1);
 });
 
 test('a new job: rooms typed in, a door, a panel, and a plan', async ({ page, house }) => {

@@ -93,8 +93,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             SeveralReceptacles = receptacles > 1,
             CurrentCarrying = 2,
         };
-        return job.Preferences.GeneralWire == GeneralWire.TwelveThroughout && circuit.Purpose is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed
-            && job.Preferences.GeneralWire == GeneralWire.TwelveThroughout ? c with { SmallestSize = "12" } : c;
+        return job.Preferences.GeneralWire == GeneralWire.TwelveThroughout && circuit.Purpose is (CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed) ? c with { SmallestSize = "12" } : c;
     }
 
     private int? Usual(Circuit circuit, ApplianceFacts? alone, CircuitLoad load)

@@ -90,6 +90,12 @@ public sealed record JobAnalysis
             };
         }
 
+        if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".load", StringComparison.Ordinal) && Boxes.GetValueOrDefault(key[4..^5]) is { } box)
+        {
+            var load = BoxLoad.Of(Job, box);
+            return new("Planned load", $"{load.Load}") { Formula = load.Continuous ? "continuous: counts at 125 percent for wire and breaker" : "", Because = load.Source };
+        }
+
         if (key.StartsWith("room.", StringComparison.Ordinal) && key.EndsWith(".area", StringComparison.Ordinal) && Job.RoomById(key[5..^5]) is { } room)
         {
             return new("Inside area", $"{House[room.Id].AreaSqFt:0.0} sq ft")

@@ -92,7 +92,7 @@ internal static class ReceptacleRules
     {
         foreach (var island in draft.Job.Counters.Where(c => c.Room == shape.Room.Id && c.Spot.Wall is null))
         {
-            if (draft.All.Any(b => b.Room == shape.Room.Id && b.Kind is BoxKind.Provision or BoxKind.Receptacle && b.Room == shape.Room.Id && b.Wall is null && Places.InchesTo(shape, island.Spot, Places.Of(draft.House, b)) < 1)) continue;
+            if (draft.All.Any(b => b.Room == shape.Room.Id && b.Kind is (BoxKind.Provision or BoxKind.Receptacle) && b.Wall is null && Places.InchesTo(shape, island.Spot, Places.Of(draft.House, b)) < 1)) continue;
             draft.Add(new Box { Kind = BoxKind.Provision, Room = shape.Room.Id, At = Places.Of(shape, island.Spot), Height = Length.Inches(18) });
         }
     }
@@ -110,7 +110,7 @@ internal static class ReceptacleRules
 
     private static (int Wall, Length Along)? BesideBasin(Draft draft, RoomShape shape, Fixture basin, double reach)
     {
-        var wet = draft.Job.Fixtures.Where(f => f.Room == shape.Room.Id && f.Kind is FixtureKind.Tub or FixtureKind.Shower && f.Room == shape.Room.Id).ToList();
+        var wet = draft.Job.Fixtures.Where(f => f.Room == shape.Room.Id && f.Kind is (FixtureKind.Tub or FixtureKind.Shower)).ToList();
         (int, Length)? best = null;
         var lowest = double.MaxValue;
         for (var s = Length.Zero; s < shape.Perimeter; s += Length.Inches(2))

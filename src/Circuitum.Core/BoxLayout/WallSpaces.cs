@@ -46,7 +46,7 @@ public static class WallSpaces
 
         var id = shape.Room.Id;
         foreach (var c in job.Counters.Where(c => c.Room == id)) AddSpot(c.Spot);
-        foreach (var f in job.Fixtures.Where(f => f.Room == id && f.Kind is FixtureKind.Tub or FixtureKind.Shower or FixtureKind.Cabinet or FixtureKind.Fireplace && f.Room == id)) AddSpot(f.Spot);
+        foreach (var f in job.Fixtures.Where(f => f.Room == id && f.Kind is (FixtureKind.Tub or FixtureKind.Shower or FixtureKind.Cabinet or FixtureKind.Fireplace))) AddSpot(f.Spot);
         foreach (var a in job.Appliances.Where(a => a.Room == id && a.Spot.Depth >= Length.Inches(12))) AddSpot(a.Spot);
         return Between(id, shape.Perimeter, breaks, least);
 
@@ -65,7 +65,7 @@ public static class WallSpaces
             runs.Add((shape.ToPerimeter(c.Spot.Wall!.Value, c.Spot.From), shape.ToPerimeter(c.Spot.Wall!.Value, c.Spot.From + c.Spot.Width)));
         if (runs.Count == 0) return [];
         var breaks = Between(id, shape.Perimeter, runs, Length.Zero).Select(s => (s.Start, s.Start + s.Length)).ToList();
-        var cooking = job.Appliances.Where(a => a.Room == id && a.Type is "range" or "cooktop" or "gas-range" && a.Room == id).Select(a => a.Spot);
+        var cooking = job.Appliances.Where(a => a.Room == id && a.Type is ("range" or "cooktop" or "gas-range")).Select(a => a.Spot);
         foreach (var spot in job.Fixtures.Where(f => f.Room == id && f.Kind == FixtureKind.Sink).Select(f => f.Spot).Concat(cooking))
         {
             if (spot.Wall is { } wall) breaks.Add((shape.ToPerimeter(wall, spot.From), shape.ToPerimeter(wall, spot.From + spot.Width)));

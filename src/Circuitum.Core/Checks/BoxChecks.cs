@@ -38,7 +38,7 @@ internal sealed class CounterReceptacles : ICheck
 
             foreach (var island in a.Job.Counters.Where(c => c.Room == shape.Room.Id && c.Spot.Wall is null))
             {
-                if (!a.Job.Decisions.Boxes.Any(b => b.Room == shape.Room.Id && b.Wall is null && b.Kind is BoxKind.Provision or BoxKind.Receptacle && b.Room == shape.Room.Id && Places.InchesTo(shape, island.Spot, Places.Of(a.House, b)) < 1))
+                if (!a.Job.Decisions.Boxes.Any(b => b.Room == shape.Room.Id && b.Wall is null && b.Kind is (BoxKind.Provision or BoxKind.Receptacle) && Places.InchesTo(shape, island.Spot, Places.Of(a.House, b)) < 1))
                     yield return CheckList.Make(a, "box.island", $"{shape.Room.Name}: the island has neither a receptacle nor a provision for one.", $"room:{shape.Room.Id}");
             }
         }
@@ -117,12 +117,35 @@ internal sealed class RoomReceptacles : ICheck
         if (inside.Count == 0) yield break;
         var (x, y) = (Middle(inside.Min(r => r.MinX), inside.Max(r => r.MaxX)), Middle(inside.Min(r => r.MinY), inside.Max(r => r.MaxY)));
         var front = a.Job.Frame.Front;
+        var ground = $"storey:{inside.Select(r => a.Job.StoreyById(r.Room.Storey)!).MinBy(s => s.Floor.Abs())!.Id}";
         bool InFront(Point p) => front switch { Side.South => p.Y > y, Side.North => p.Y < y, Side.East => p.X > x, _ => p.X < x };
-        if (!outdoors.Any(InFront)) yield return CheckList.Make(a, "box.outdoor", "No outdoor receptacle at the front of the house. Draw the porch or the front outdoors as a room of kind porch or deck and propose its boxes.", $"room:{inside[0].Room.Id}");
-        if (!outdoors.Any(p => !InFront(p))) yield return CheckList.Make(a, "box.outdoor", "No outdoor receptacle at the back of the house. Draw the deck or the back outdoors as a room of kind porch or deck and propose its boxes.", $"room:{inside[0].Room.Id}");
+        if (!outdoors.Any(InFront)) yield return CheckList.Make(a, "box.outdoor", "No outdoor receptacle at the front of the house. Draw the porch or the front outdoors as a room of kind porch or deck and propose its boxes.", ground);
+        if (!outdoors.Any(p => !InFront(p))) yield return CheckList.Make(a, "box.outdoor", "No outdoor receptacle at the back of the house. Draw the deck or the back outdoors as a room of kind porch or deck and propose its boxes.", ground);
     }
 
     private static Length Middle(Length a, Length b) => (a + b) / 2;
+}
+
+/// <summary>406.9(C): receptacles clear of tubs and showers.</summary>
+internal sealed class TubZone : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        var (across, up) = (a.Edition.Number("tubZoneIn"), Length.Inches(a.Edition.Number("tubZoneUpIn")));
+        foreach (var wet in a.Job.Fixtures.Where(f => f.Kind is FixtureKind.Tub or FixtureKind.Shower))
+        {
+            var shape = a.House[wet.Room];
+
+            // In a bath that is smaller than the zone, the farthest wall is where a receptacle may still stand.
+            var farthest = shape.Walls.Max(w => Places.InchesTo(shape, wet.Spot, w.A));
+            foreach (var box in a.Job.Decisions.Boxes.Where(b => b.Room == wet.Room && b.Kind is (BoxKind.Receptacle or BoxKind.Provision) && b.Height <= up))
+            {
+                var inches = Places.InchesTo(shape, wet.Spot, Places.Of(a.House, box));
+                if (inches >= across || (farthest < across && inches > farthest - 12)) continue;
+                yield return CheckList.Make(a, "box.tub", $"{shape.Room.Name}: {box.Id} stands {LengthText.Show(Length.Inches(inches).RoundTo(Length.Inches(1)))} from the {wet.Kind.ToString().ToLowerInvariant()}; the zone reaches {LengthText.Show(Length.Inches(across))}.", $"box:{box.Id}");
+            }
+        }
+    }
 }
 
 /// <summary>210.70: lights and their switches.</summary>

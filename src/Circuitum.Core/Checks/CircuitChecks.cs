@@ -105,7 +105,7 @@ internal sealed class CircuitLoads : ICheck
 
         foreach (var room in a.House.Rooms)
         {
-            var boxes = a.Job.Decisions.Boxes.Where(b => b.Room == room.Room.Id && b.Kind is BoxKind.Light or BoxKind.Receptacle && b.Room == room.Room.Id).ToList();
+            var boxes = a.Job.Decisions.Boxes.Where(b => b.Room == room.Room.Id && b.Kind is (BoxKind.Light or BoxKind.Receptacle)).ToList();
             var circuits = boxes.Select(b => a.CircuitOf(b.Id)?.Number ?? 0).Distinct().ToList();
             if (circuits.Count == 1 && circuits[0] > 0 && boxes.Any(b => b.Kind == BoxKind.Light) && boxes.Any(b => b.Kind == BoxKind.Receptacle))
                 yield return CheckList.Make(a, "circuit.dark", $"Circuit {circuits[0]} carries all lights and receptacles of {room.Room.Name}.", $"room:{room.Room.Id}", $"circuit:{circuits[0]}");
@@ -183,6 +183,9 @@ internal sealed class PanelChecks : ICheck
         var spare = panel.Spaces - a.SpacesUsed;
         if (a.Circuits.Length > 0 && spare * 100 < panel.Spaces * a.Job.Preferences.SparePercent)
             yield return CheckList.Make(a, "panel.spare", $"{spare} of {panel.Spaces} spaces are free; the job wants {a.Job.Preferences.SparePercent} percent.", subject);
+        var gap = Math.Abs(a.LegA.Value - a.LegB.Value);
+        if (gap * 100 > Math.Max(a.LegA.Value, a.LegB.Value) * a.Edition.Number("legGapPercent"))
+            yield return CheckList.Make(a, "panel.legs", $"Leg A carries {a.LegA}, leg B {a.LegB}: {gap:#,0} VA apart.", subject);
         var room = a.House[panel.Room].Room;
         if (room.Kind is RoomKind.Bathroom or RoomKind.Closet or RoomKind.Stairs) yield return CheckList.Make(a, "panel.place", $"The panel hangs in {room.Name}.", subject);
         if (panel.Top > Length.Inches(a.Edition.Number("highestHandleIn")) + Length.Inches(4)) yield return CheckList.Make(a, "panel.handle", $"With its top at {LengthText.Show(panel.Top)} the highest handle is out of reach.", subject);

@@ -207,7 +207,7 @@ public static class BoxPurpose
         if (own == purpose) return null;
         var general = own is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed;
         if (purpose is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed && general) return null;
-        if (own == CircuitPurpose.Outdoor && purpose is CircuitPurpose.Garage or CircuitPurpose.Receptacles or CircuitPurpose.Mixed && own == CircuitPurpose.Outdoor) return null;
+        if (own == CircuitPurpose.Outdoor && purpose is (CircuitPurpose.Garage or CircuitPurpose.Receptacles or CircuitPurpose.Mixed)) return null;
         var rule = purpose switch
         {
             CircuitPurpose.SmallAppliance => "circuit.smallAppliance",
@@ -223,6 +223,6 @@ public static class BoxPurpose
                 _ => null,
             },
         };
-        return rule is null ? null : $"{edition.Rule(rule).Text} ({edition.Cite(rule)})";
+        return rule is null ? null : $"{edition.Rule(rule).Text.TrimEnd('.')} ({edition.Cite(rule)}).";
     }
 }

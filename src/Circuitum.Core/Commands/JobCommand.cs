@@ -112,6 +112,27 @@ public sealed record AddBox(BoxKind Kind, string Room, int? Wall, Length Along, 
     }
 }
 
+/// <summary>Adds a box where a person points: on the nearest wall of the room that is there, or in its ceiling.</summary>
+/// <param name="Kind">What it holds.</param>
+/// <param name="Storey">The storey that is shown.</param>
+/// <param name="At">The place.</param>
+public sealed record AddBoxHere(BoxKind Kind, string Storey, Point At) : JobCommand("add box")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        var rooms = job.Rooms.Where(r => r.Storey == Storey).Select(r => new Geometry.RoomShape(r)).ToList();
+        if (rooms.Count == 0) return CommandResult.Refuse("There is no room on this storey yet.");
+
+        // Just outside a wall's inside face still means that wall.
+        var shape = rooms.FirstOrDefault(r => r.Contains(At)) ?? rooms.MinBy(r => r.InchesToWall(At))!;
+        if (!shape.Contains(At) && shape.InchesToWall(At) > 12) return CommandResult.Refuse("There is no room at that place.");
+        if (Kind is not (BoxKind.Receptacle or BoxKind.Switch)) return new AddBox(Kind, shape.Room.Id, null, Length.Zero, new(At.X.RoundTo(Length.Inches(1)), At.Y.RoundTo(Length.Inches(1)))).Apply(job);
+        var (wall, along, _) = shape.Nearest(At);
+        return new AddBox(Kind, shape.Room.Id, wall, along.RoundTo(Length.Inches(1)), null).Apply(job);
+    }
+}
+
 /// <summary>Takes a box away. A proposal that is taken away is not made again.</summary>
 /// <param name="Box">The box.</param>
 public sealed record RemoveBox(string Box) : JobCommand("remove box")
@@ -157,6 +178,16 @@ public sealed record AssignBox(string Box, int? Circuit) : JobCommand("move to c
         var decisions = job.Decisions with { Circuits = [.. circuits.OrderBy(c => c.Number)], Spaces = [.. job.Decisions.Spaces.Where(s => left.Contains(s.Circuit))] };
         return CommandResult.Checked(Planner.PlanSpaces(job with { Decisions = decisions }));
     }
+}
+
+/// <summary>Takes a circuit and its breaker away; its boxes are loose again.</summary>
+/// <param name="Number">The circuit.</param>
+public sealed record RemoveCircuit(int Number) : JobCommand("remove circuit")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job) => job.Decisions.Circuits.FirstOrDefault(c => c.Number == Number) is { } circuit
+        ? CommandResult.Checked(job with { Decisions = job.Decisions with { Circuits = job.Decisions.Circuits.Remove(circuit), Spaces = job.Decisions.Spaces.RemoveAll(s => s.Circuit == Number) } })
+        : CommandResult.Refuse($"There is no circuit {Number}.");
 }
 
 /// <summary>Changes what a person may set on a circuit.</summary>

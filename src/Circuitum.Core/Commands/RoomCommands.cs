@@ -155,7 +155,8 @@ public sealed record RemoveThing(string Thing) : JobCommand("remove")
             "appliance" => job with { Appliances = job.Appliances.RemoveAll(a => a.Id == id), Decisions = BoxLayout.BoxProposal.DropLost(job.Decisions with { Boxes = job.Decisions.Boxes.RemoveAll(b => b.Appliance == id), Refused = job.Decisions.Refused.RemoveAll(r => r.Appliance == id) }) },
             _ => job,
         };
-        return ReferenceEquals(left, job) ? CommandResult.Refuse("That is not there any more.") : CommandResult.Checked(left);
+        var same = left.Openings.Length == job.Openings.Length && left.Counters.Length == job.Counters.Length && left.Fixtures.Length == job.Fixtures.Length && left.Appliances.Length == job.Appliances.Length;
+        return same ? CommandResult.Refuse("That is not there any more.") : CommandResult.Checked(left);
     }
 }
 

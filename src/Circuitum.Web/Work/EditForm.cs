@@ -34,9 +34,11 @@ public sealed class EditForm(IFormCollection form)
             ? new MoveBox(Text("box"), null, null, new Point(Inches("x"), Inches("y")))
             : new MoveBox(Text("box"), Number("wall", "Wall"), Length("along", "Distance"), null),
         "add-box" => new AddBox(Word<BoxKind>("kind", "Kind"), Text("room"), Number("wall", "Wall"), Text("along").Length > 0 ? Length("along", "Distance") : Core.Measure.Length.Zero, null),
+        "add-box-here" => new AddBoxHere(Word<BoxKind>("kind", "Kind"), Text("storey"), new Point(Inches("x"), Inches("y"))),
         "remove-box" => new RemoveBox(Text("box")),
         "accept-box" => new AcceptBox(Text("box")),
         "assign-box" => new AssignBox(Text("box"), Text("circuit") == "new" ? null : Number("circuit", "Circuit")),
+        "remove-circuit" => new RemoveCircuit(Number("circuit", "Circuit") ?? 0),
         "edit-circuit" => new EditCircuit(Number("circuit", "Circuit") ?? 0, Optional("label"), Number("breaker", "Breaker"), Text("protection").Length == 0 ? null : Word<ProtectionPlace>("protection", "Protection")),
         "move-breaker" => new MoveBreaker(Number("circuit", "Circuit") ?? 0, Number("space", "Space") ?? 0),
         "add-room" => AddRoom(),

@@ -46,7 +46,7 @@ public sealed class JobDesk(string directory)
     public async Task<OpenJob?> OpenAsync(string id, CancellationToken cancel)
     {
         await using var store = JobStore.Connect(directory);
-        return await store.GetAsync(id, cancel) is { } stored ? Opened(stored) : null;
+        return await OpenAsync(store, id, cancel);
     }
 
     /// <summary>Adds a job.</summary>
@@ -60,7 +60,7 @@ public sealed class JobDesk(string directory)
     public async Task<string> EditAsync(string id, int stamp, JobCommand command, CancellationToken cancel)
     {
         await using var store = JobStore.Connect(directory);
-        if (await store.GetAsync(id, cancel) is not { } stored) return "That job is not there any more.";
+        if (await OpenAsync(store, id, cancel) is not { Stored: var stored }) return "That job is not there any more.";
         if (stored.Stamp != stamp) return Stale;
         var result = command.Apply(stored.Job);
         if (result.Job is null) return result.Problem;
@@ -71,16 +71,18 @@ public sealed class JobDesk(string directory)
     public async Task<string> StepAsync(string id, int stamp, bool back, CancellationToken cancel)
     {
         await using var store = JobStore.Connect(directory);
-        if (await store.GetAsync(id, cancel) is not { } stored) return "That job is not there any more.";
+        if (await OpenAsync(store, id, cancel) is not { Stored: var stored }) return "That job is not there any more.";
         if (stored.Stamp != stamp) return Stale;
         if ((back ? stored.Undo : stored.Redo) is null) return back ? "There is nothing to undo." : "There is nothing to redo.";
         return await (back ? store.UndoAsync(id, stamp, cancel) : store.RedoAsync(id, stamp, cancel)) ? "" : Stale;
     }
 
-    private OpenJob Opened(StoredJob stored)
+    // The stamp tells whether the analysed job is still the stored one, so most requests read one number.
+    private async Task<OpenJob?> OpenAsync(JobStore store, string id, CancellationToken cancel)
     {
-        if (open.TryGetValue(stored.Id, out var there) && there.Stored.Stamp == stored.Stamp) return there with { Stored = stored };
+        if (open.TryGetValue(id, out var there) && await store.StampAsync(id, cancel) == there.Stored.Stamp) return there;
+        if (await store.GetAsync(id, cancel) is not { } stored) return null;
         if (open.Count >= MostCached) open.Clear();
-        return open[stored.Id] = new OpenJob(stored, Analyzer.Analyze(stored.Job));
+        return open[id] = new OpenJob(stored, Analyzer.Analyze(stored.Job));
     }
 }

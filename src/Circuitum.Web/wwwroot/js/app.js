@@ -1,6 +1,6 @@
 // Picking, dragging, zooming and keys. Every edit goes through the same form that works without a script.
 const work = () => document.getElementById('work');
-const view = { job: '', storey: '', zoom: 1, x: 0, y: 0 };
+const view = { job: '', storey: '', zoom: 1, x: 0, y: 0, add: '' };
 
 function send(fields) {
   const form = document.getElementById('edit');
@@ -80,6 +80,13 @@ document.addEventListener('pointerup', e => {
   drag = null;
   if (!d) return;
   if (!d.moved) {
+    const kind = document.getElementById('add-kind')?.value;
+    if (kind && d.svg === plan() && work().dataset.stage === 'boxes') {
+      const [x, y] = place(e);
+      send({ do: 'add-box-here', kind, storey: work().dataset.storey, x, y });
+      return;
+    }
+    if (e.target.closest?.('[data-why]')) return;
     const pick = e.target.closest?.('[data-pick]');
     if (pick) visit(pick.dataset.pick);
     return;
@@ -95,6 +102,7 @@ document.addEventListener('pointerup', e => {
     if (over) send({ do: 'move-breaker', circuit: d.mark.dataset.pick.split(':')[1], space: over.dataset.space });
   }
 });
+document.addEventListener('change', e => { if (e.target.id === 'add-kind') view.add = e.target.value; });
 document.addEventListener('pointercancel', () => { drag?.mark?.removeAttribute('transform'); drag = null; });
 document.addEventListener('wheel', e => {
   if (!e.target.closest?.('.plan')) return;
@@ -103,7 +111,7 @@ document.addEventListener('wheel', e => {
 }, { passive: false });
 
 document.addEventListener('click', e => {
-  const b = e.target.closest('button');
+  const b = e.target.closest('button, [data-why]');
   if (!b) return;
   if (b.dataset.why) why(b.dataset.why);
   else if ('keys' in b.dataset) document.getElementById('keys').showModal();
@@ -140,6 +148,7 @@ document.addEventListener('keydown', e => {
     n: () => nextFinding(1), p: () => nextFinding(-1), j: () => walk(1, '[data-list] a'), k: () => walk(-1, '[data-list] a'),
     a: () => press('accept-box'), c: () => document.getElementById('to-circuit')?.focus(), u: () => press('undo'), U: () => press('redo'), z: () => e.ctrlKey && press('undo'),
     r: () => { press('propose-boxes'); press('plan-circuits'); }, '+': () => zoom(1.25), '=': () => zoom(1.25), '-': () => zoom(0.8), 0: () => zoom(0),
+    Escape: () => { view.add = ''; settle(); },
     Delete: () => press('remove-box'), '?': () => document.getElementById('keys').showModal(),
     ArrowLeft: () => nudge(-4), ArrowRight: () => nudge(4), ArrowUp: () => nudge(-4), ArrowDown: () => nudge(4),
   };
@@ -159,6 +168,8 @@ document.addEventListener('keydown', e => {
 
 function settle() {
   if (!work()) return;
+  const add = document.getElementById('add-kind');
+  if (add) add.value = view.add;
   const { job, storey } = work().dataset;
   if (view.job !== job || view.storey !== storey) Object.assign(view, { job, storey, zoom: 1, x: 0, y: 0 });
   fit();

@@ -1,0 +1,131 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Tests;
+
+/// <summary>Each check speaks when one fact is bent, and is silent before.</summary>
+public class CheckTests
+{
+    private static readonly Job Planned = Planner.PlanAll(Sample.Whole());
+
+    private static readonly HashSet<string> Silent = [.. Analyzer.Analyze(Planned).Findings.Select(f => f.RuleId)];
+
+    public static TheoryData<string, Func<Job, Job>> Bends => new()
+    {
+        { "box.wall", j => j.Without(b => b.Room == "bedroom" && b.Kind == BoxKind.Receptacle) },
+        { "box.wall", j => j.Without(b => b.Room == "bedroom" && b.Kind == BoxKind.Receptacle && b.Wall == 0) },
+        { "box.counter", j => j.Without(b => b.Room == "kitchen" && b.Kind == BoxKind.Receptacle && b.Height > Length.Feet(3)) },
+        { "box.counter", j => j.Raise("kitchen", Length.Inches(70)) },
+        { "box.island", j => j with { Counters = j.Counters.Add(new Counter { Id = "island", Room = "kitchen", Spot = new Spot { At = Sample.P(4, 5), Width = Length.Feet(4), Depth = Length.Feet(2) } }) } },
+        { "box.bathroom", j => j.Without(b => b.Room == "bath" && b.Kind == BoxKind.Receptacle) },
+        { "box.bathroom", j => j.Slide("bath", 3, Length.Feet(8)) },
+        { "box.hallway", j => j.Without(b => b.Room == "hall" && b.Kind == BoxKind.Receptacle) },
+        { "box.garage", j => j.Without(b => b.Room == "garage" && b.Kind == BoxKind.Receptacle) },
+        { "box.garage", j => j.Raise("garage", Length.Inches(72)) },
+        { "box.laundry", j => j.Without(b => b.Room == "laundry" && b.Kind is BoxKind.Receptacle || b.Appliance == "washer") },
+        { "box.outdoor", j => j.Without(b => b.Room == "porch" && b.Kind == BoxKind.Receptacle) },
+        { "box.light", j => j.Without(b => b.Room == "bedroom" && b.Kind == BoxKind.Light) },
+        { "box.light", j => j.Without(b => b.Room == "bedroom" && b.Kind == BoxKind.Switch) },
+        { "box.alarm", j => j.Without(b => b.Room == "bedroom" && b.Kind == BoxKind.SmokeAlarm) },
+        { "box.alarm", j => j.Without(b => b.Room == "hall" && b.Kind == BoxKind.SmokeAlarm) },
+        { "box.alarm", j => j.Without(b => b.Kind == BoxKind.SmokeAlarm) },
+        { "box.appliance", j => j.Without(b => b.Appliance == "range") },
+        { "box.appliance", j => j.Change(b => b.Appliance == "dryer", b => b with { Wall = 1, Along = Length.Feet(3) }) },
+        { "box.tub", j => j with { Fixtures = j.Fixtures.Add(new Fixture { Id = "tub", Kind = FixtureKind.Tub, Room = "bath", Spot = new Spot { Wall = 1, From = Length.Inches(16), Width = Length.Inches(30), Depth = Length.Feet(5) } }) } },
+        { "box.hvac", j => j with { Rooms = j.Rooms.Add(Sample.Rect("far", RoomKind.Deck, 80, 0, 8, 8)), Appliances = j.Appliances.Add(new Appliance { Id = "hp", Type = "heat-pump", Room = "far", Spot = new Spot { Wall = 0, From = Length.Feet(2), Width = Length.Feet(2), Depth = Length.Feet(2) } }) } },
+        { "circuit.unassigned", j => j with { Decisions = j.Decisions with { Circuits = j.Decisions.Circuits.RemoveAt(0) } } },
+        { "circuit.smallAppliance", j => j.Circuits(c => c.Purpose == CircuitPurpose.SmallAppliance, c => c with { Breaker = 15 }) },
+        { "circuit.smallAppliance", j => j.Move("bedroom", CircuitPurpose.SmallAppliance) },
+        { "circuit.laundry", j => j.Circuits(c => c.Purpose == CircuitPurpose.Laundry, c => c with { Breaker = 15 }) },
+        { "circuit.laundry", j => j.Move("bedroom", CircuitPurpose.Laundry) },
+        { "circuit.bathroom", j => j.Circuits(c => c.Purpose == CircuitPurpose.Bathroom, c => c with { Breaker = 15 }) },
+        { "circuit.garage", j => j.Circuits(c => c.Purpose == CircuitPurpose.Garage, c => c with { Breaker = 15 }) },
+        { "circuit.garage", j => j.Move("bedroom", CircuitPurpose.Garage) },
+        { "circuit.individual", j => j.Share("furnace", "bedroom") },
+        { "circuit.generalCount", j => j with { Rooms = j.Rooms.Add(Sample.Rect("barn", RoomKind.Utility, 100, 0, 90, 60)) } },
+        { "circuit.half", j => j.Share("fan", "bedroom", 1500) },
+        { "circuit.plugIn", j => j.Plate("refrigerator", 2000) },
+        { "circuit.count", j => j with { Preferences = j.Preferences with { ReceptaclesPer20 = 1, ReceptaclesPer15 = 1 } } },
+        { "circuit.dark", j => j.Gather("bedroom") },
+        { "wire.range", j => j.Circuits(c => c.Boxes.Any(b => j.Decisions.Boxes.Any(x => x.Id == b.Box && x.Appliance == "range")), c => c with { Breaker = 35 }) },
+        { "wire.drop", j => j.Far("bedroom") },
+        { "panel.spaces", j => j with { Panels = [j.Panels[0] with { Spaces = 8 }] } },
+        { "panel.spaces", j => j with { Panels = [] } },
+        { "panel.spare", j => j with { Preferences = j.Preferences with { SparePercent = 80 } } },
+        { "panel.legs", j => j.AllOnOneLeg() },
+        { "panel.place", j => j with { Panels = [j.Panels[0] with { Room = "bath", Along = Length.Feet(3) }] } },
+        { "panel.handle", j => j with { Panels = [j.Panels[0] with { Top = Length.Inches(90) }] } },
+        { "panel.family", j => j with { Panels = [j.Panels[0] with { BreakerFamily = "" }] } },
+        { "panel.label", j => j.Circuits(c => c.Number <= 2, c => c with { Label = "Plugs" }) },
+        { "service.size", j => j with { Panels = [j.Panels[0] with { MainBreaker = 60 }] } },
+        { "appliance.assumed", j => j with { Appliances = [.. j.Appliances.Select(a => a with { Nameplate = a.Nameplate with { Confirmed = false } })] } },
+    };
+
+    [Theory]
+    [MemberData(nameof(Bends))]
+    public void A_bent_house_is_told(string rule, Func<Job, Job> bend)
+    {
+        Silent.ShouldNotContain(rule, "the house before the bend");
+        var found = Analyzer.Analyze(bend(Planned)).Findings.Where(f => f.RuleId == rule).ToList();
+        found.ShouldNotBeEmpty();
+        foreach (var f in found)
+        {
+            f.Sentence.ShouldEndWith(".");
+            f.Citation.ShouldNotBeEmpty();
+            f.Severity.ShouldBe(Enum.Parse<Severity>(Codes.CodeLibrary.Edition("us-2023").Rule(rule).Severity, true));
+        }
+    }
+
+    [Fact]
+    public void A_device_out_of_reach_is_not_chosen()
+    {
+        var high = Planned.Raise("garage", Length.Inches(90)).Circuits(c => c.Purpose == CircuitPurpose.Garage, c => c with { Protection = ProtectionPlace.FirstReceptacle });
+        Analyzer.Analyze(high).Circuits.Single(c => c.Circuit.Purpose == CircuitPurpose.Garage).Protection.Devices.Single().Box.ShouldBeNull();
+    }
+
+    [Fact]
+    public void Outdoors_is_looked_at_front_and_back()
+    {
+        var all = Analyzer.Analyze(Planned).Findings.Where(f => f.RuleId == "box.outdoor").ToList();
+        all.ShouldBeEmpty();
+        var bare = Analyzer.Analyze(Planned.Without(b => b.Room == "porch")).Findings.Where(f => f.RuleId == "box.outdoor").ToList();
+        bare.Select(f => f.Subjects.Single()).Order().ShouldBe(["room:porch", "storey:first"]);
+    }
+
+    [Fact]
+    public void A_small_bath_may_have_its_receptacle_on_the_farthest_wall()
+    {
+        var job = Sample.House(Sample.Rect("bath", RoomKind.Bathroom, 0, 0, 5, 5.5)) with
+        {
+            Fixtures = [new Fixture { Id = "tub", Kind = FixtureKind.Tub, Room = "bath", Spot = new Spot { Wall = 0, From = Length.Zero, Width = Length.Feet(5), Depth = Length.Inches(32) } }],
+        };
+        Box At(int wall, double feet) => new() { Id = "b", Kind = BoxKind.Receptacle, Room = "bath", Wall = wall, Along = Length.Feet(feet), Height = Length.Inches(44) };
+        bool Told(Box box) => Analyzer.Analyze(job with { Decisions = new Decisions { Boxes = [box] } }).Findings.Any(f => f.RuleId == "box.tub");
+        Told(At(2, 2.5)).ShouldBeFalse();
+        Told(At(1, 3)).ShouldBeTrue();
+        Told(At(2, 2.5) with { Height = Length.Inches(97) }).ShouldBeFalse();
+    }
+
+    [Fact]
+    public void Findings_come_gravest_first_and_their_subjects_exist()
+    {
+        var a = Analyzer.Analyze(Sample.Flat());
+        a.Findings.Select(f => f.Severity).ShouldBeInOrder();
+        foreach (var subject in a.Findings.SelectMany(f => f.Subjects))
+        {
+            var id = subject[(subject.IndexOf(':', StringComparison.Ordinal) + 1)..];
+            var known = subject.Split(':')[0] switch
+            {
+                "room" => a.Job.RoomById(id) is not null,
+                "appliance" => a.Job.ApplianceById(id) is not null,
+                "storey" => a.Job.StoreyById(id) is not null,
+                "box" => a.Boxes.ContainsKey(id),
+                "panel" => a.Panel?.Id == id,
+                "circuit" => a.Circuits.Any(c => $"{c.Number}" == id),
+                _ => false,
+            };
+            known.ShouldBeTrue(subject);
+        }
+    }
+}
