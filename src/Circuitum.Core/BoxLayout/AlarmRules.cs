@@ -25,7 +25,7 @@ internal static class AlarmRules
     internal static IEnumerable<RoomShape> OutsideBedrooms(HouseShape house) => house.Rooms
         .Where(r => r.Room.Kind == RoomKind.Bedroom)
         .Select(r => r.Openings.Where(o => o.IsDoorway && o.Beyond is not null).Select(o => house[o.Beyond!])
-            .Where(n => n.Room.Kind is not (RoomKind.Closet or RoomKind.Bathroom or RoomKind.Bedroom or RoomKind.Porch or RoomKind.Deck or RoomKind.Garage))
+            .Where(n => n.Room.Kind is not (RoomKind.Closet or RoomKind.Bathroom or RoomKind.Bedroom or RoomKind.Garage) && !n.Room.Kind.Doorless())
             .OrderBy(n => n.Room.Kind == RoomKind.Hallway ? 0 : 1).FirstOrDefault())
         .OfType<RoomShape>().Distinct();
 

@@ -195,7 +195,7 @@ public static class BoxPurpose
             RoomKind.Bathroom => CircuitPurpose.Bathroom,
             RoomKind.Laundry => CircuitPurpose.Laundry,
             RoomKind.Garage => CircuitPurpose.Garage,
-            RoomKind.Porch or RoomKind.Deck => CircuitPurpose.Outdoor,
+            RoomKind.Porch or RoomKind.Deck or RoomKind.Outdoors => CircuitPurpose.Outdoor,
             _ => CircuitPurpose.Receptacles,
         };
     }

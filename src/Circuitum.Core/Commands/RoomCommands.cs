@@ -26,7 +26,7 @@ public sealed record AddRoom(string Name, RoomKind Kind, string Storey, Length W
         if (beside is not null)
         {
             var s = new RoomShape(beside);
-            var outdoors = Kind is RoomKind.Porch or RoomKind.Deck or RoomKind.Garage || beside.Kind is RoomKind.Porch or RoomKind.Deck or RoomKind.Garage;
+            var outdoors = Kind == RoomKind.Garage || Kind.OpenAir() || beside.Kind == RoomKind.Garage || beside.Kind.OpenAir();
             var gap = outdoors ? job.Frame.OutsideWall : job.Frame.Partition;
             (x, y) = On switch
             {
@@ -38,18 +38,7 @@ public sealed record AddRoom(string Name, RoomKind Kind, string Storey, Length W
         }
 
         var room = new Room { Id = Names.Free(Name, job.Rooms.Select(r => r.Id)), Name = Name.Trim(), Kind = Kind, Storey = Storey, CeilingHeight = Ceiling, Outline = [new(x, y), new(x + Width, y), new(x + Width, y + Depth), new(x, y + Depth)] };
-        if (Overlap(job, room) is { } other) return CommandResult.Refuse($"{room.Name} would lie over {other.Name}. Put it on another side or beside another room.");
-        return CommandResult.Checked(job with { Rooms = job.Rooms.Add(room) });
-    }
-
-    private static Room? Overlap(Job job, Room room)
-    {
-        var s = new RoomShape(room);
-        return job.Rooms.Where(r => r.Storey == room.Storey).FirstOrDefault(r =>
-        {
-            var o = new RoomShape(r);
-            return s.MinX < o.MaxX && o.MinX < s.MaxX && s.MinY < o.MaxY && o.MinY < s.MaxY && (o.Contains(s.Centre) || s.Contains(o.Centre));
-        });
+        return PlanEdit.Finish(job, job with { Rooms = job.Rooms.Add(room) });
     }
 }
 
@@ -82,6 +71,8 @@ public sealed record RemoveRoom(string Room) : JobCommand("remove room")
             Fixtures = job.Fixtures.RemoveAll(f => f.Room == Room),
             Appliances = job.Appliances.RemoveAll(a => a.Room == Room),
             Panels = job.Panels.RemoveAll(p => p.Room == Room),
+            Walls = job.Walls.RemoveAll(w => w.Room == Room),
+            Wishes = job.Wishes.RemoveAll(w => w.Room == Room),
             Decisions = job.Decisions with { Boxes = job.Decisions.Boxes.RemoveAll(b => b.Room == Room || (b.Appliance is { } a && appliances.Contains(a))), Spaces = job.Panels.Any(p => p.Room == Room) ? [] : job.Decisions.Spaces },
         };
         return CommandResult.Checked(kept with { Decisions = BoxLayout.BoxProposal.DropLost(kept.Decisions) });
@@ -152,10 +143,11 @@ public sealed record RemoveThing(string Thing) : JobCommand("remove")
             "opening" => job with { Openings = job.Openings.RemoveAll(o => o.Id == id) },
             "counter" => job with { Counters = job.Counters.RemoveAll(c => c.Id == id) },
             "fixture" => job with { Fixtures = job.Fixtures.RemoveAll(f => f.Id == id) },
+            "wish" => job with { Wishes = job.Wishes.RemoveAll(w => w.Id == id) },
             "appliance" => job with { Appliances = job.Appliances.RemoveAll(a => a.Id == id), Decisions = BoxLayout.BoxProposal.DropLost(job.Decisions with { Boxes = job.Decisions.Boxes.RemoveAll(b => b.Appliance == id), Refused = job.Decisions.Refused.RemoveAll(r => r.Appliance == id) }) },
             _ => job,
         };
-        var same = left.Openings.Length == job.Openings.Length && left.Counters.Length == job.Counters.Length && left.Fixtures.Length == job.Fixtures.Length && left.Appliances.Length == job.Appliances.Length;
+        var same = left.Openings.Length == job.Openings.Length && left.Counters.Length == job.Counters.Length && left.Fixtures.Length == job.Fixtures.Length && left.Appliances.Length == job.Appliances.Length && left.Wishes.Length == job.Wishes.Length;
         return same ? CommandResult.Refuse("That is not there any more.") : CommandResult.Checked(left);
     }
 }

@@ -10,8 +10,8 @@ namespace Circuitum.Core.Geometry;
 /// <summary>The door to the house's geometry: every room's shape with the openings that each side sees.</summary>
 public sealed class HouseShape
 {
-    /// <summary>How far apart two walls may stand and still be one wall with an opening through it.</summary>
-    private const double ThickestWallInches = 16;
+    /// <summary>How far apart two walls may stand, in inches, and still be the two sides of one wall.</summary>
+    public const double ThickestWallInches = 16;
 
     private readonly ImmutableDictionary<string, RoomShape> rooms;
 
@@ -92,10 +92,46 @@ public sealed class HouseShape
         return area;
     }
 
+    /// <summary>The walls of other rooms that are the other side of a room's wall, in order along it.</summary>
+    /// <param name="room">The room.</param>
+    /// <param name="wall">The number of its wall.</param>
+    public ImmutableArray<FacingWall> Facing(RoomShape room, int wall)
+    {
+        var own = room.Walls[wall];
+        var found = new List<FacingWall>();
+        foreach (var other in Rooms.Where(r => r != room && r.Room.Storey == room.Room.Storey))
+        {
+            // Most rooms are nowhere near; a glance at their edges saves the walls.
+            if (other.MinX.InInches - room.MaxX.InInches > ThickestWallInches || room.MinX.InInches - other.MaxX.InInches > ThickestWallInches
+                || other.MinY.InInches - room.MaxY.InInches > ThickestWallInches || room.MinY.InInches - other.MaxY.InInches > ThickestWallInches) continue;
+            foreach (var w in other.Walls)
+            {
+                if (Math.Abs((own.Dx * w.Dy) - (own.Dy * w.Dx)) > 0.01) continue;
+                if ((room.InX(own) * other.InX(w)) + (room.InY(own) * other.InY(w)) > 0) continue;
+                var gap = -(((w.A.X - own.A.X).InInches * room.InX(own)) + ((w.A.Y - own.A.Y).InInches * room.InY(own)));
+                if (gap < -1 || gap > ThickestWallInches) continue;
+                var u = ((w.A.X - own.A.X).InInches * own.Dx) + ((w.A.Y - own.A.Y).InInches * own.Dy);
+                var v = ((w.B.X - own.A.X).InInches * own.Dx) + ((w.B.Y - own.A.Y).InInches * own.Dy);
+                var (from, to) = (Math.Max(0, Math.Min(u, v)), Math.Min(own.Length.InInches, Math.Max(u, v)));
+                if (to - from > 1) found.Add(new(other, w.Index, gap, Length.Inches(from), Length.Inches(to)));
+            }
+        }
+
+        return [.. found.OrderBy(f => f.From)];
+    }
+
+    /// <summary>Floor area in square feet that two rooms both cover.</summary>
+    public static double OverlapSqFt(Room a, Room b)
+    {
+        if (a.Outline.Max(p => p.X) <= b.Outline.Min(p => p.X) || b.Outline.Max(p => p.X) <= a.Outline.Min(p => p.X)
+            || a.Outline.Max(p => p.Y) <= b.Outline.Min(p => p.Y) || b.Outline.Max(p => p.Y) <= a.Outline.Min(p => p.Y)) return 0;
+        return Polygon(a.Outline).Intersection(Polygon(b.Outline)).Area / 144;
+    }
+
     /// <summary>Whether an outline is a simple polygon, one that does not cross or touch itself.</summary>
     public static bool IsSimple(IReadOnlyList<Measure.Point> outline) => Polygon(outline).IsValid;
 
-    private static Polygon Polygon(IReadOnlyList<Measure.Point> outline)
+    internal static Polygon Polygon(IReadOnlyList<Measure.Point> outline)
     {
         var ring = outline.Select(p => new Coordinate(p.X.InInches, p.Y.InInches)).ToList();
         ring.Add(ring[0].Copy());

@@ -51,6 +51,7 @@ public static partial class JobRules
         var shapes = job.Rooms.ToDictionary(r => r.Id, r => new RoomShape(r));
         CheckOpenings(job, shapes, problems);
         CheckThings(job, shapes, problems);
+        HouseRules.Check(job, shapes, problems);
         DecisionRules.Check(job, shapes, problems);
         return Cut(problems);
     }
@@ -278,7 +279,7 @@ public static partial class JobRules
         if (count > most) problems.Add(new(field, $"There are {count:#,0}; a job holds {most:#,0} at most."));
     }
 
-    private static void Ids(string field, IEnumerable<string> ids, List<Problem> problems)
+    internal static void Ids(string field, IEnumerable<string> ids, List<Problem> problems)
     {
         var seen = new HashSet<string>(StringComparer.Ordinal);
         foreach (var (id, i) in ids.Select((id, i) => (id, i)))

@@ -54,6 +54,9 @@ public sealed record Job
     /// <summary>Doors, windows and other openings.</summary>
     public ImmutableArray<Opening> Openings { get; init; } = [];
 
+    /// <summary>How single walls are built, where that differs from the frame.</summary>
+    public ImmutableArray<WallFact> Walls { get; init; } = [];
+
     /// <summary>Counters and islands.</summary>
     public ImmutableArray<Counter> Counters { get; init; } = [];
 
@@ -65,6 +68,12 @@ public sealed record Job
 
     /// <summary>The panels; this version plans for one, the service panel.</summary>
     public ImmutableArray<Panel> Panels { get; init; } = [];
+
+    /// <summary>Wishes from the walk with the owner.</summary>
+    public ImmutableArray<Wish> Wishes { get; init; } = [];
+
+    /// <summary>Pictures to trace, at most one a storey.</summary>
+    public ImmutableArray<Underlay> Underlays { get; init; } = [];
 
     /// <summary>What the planner or a person decided.</summary>
     public Decisions Decisions { get; init; } = new();
@@ -145,6 +154,9 @@ public sealed record Storey
     /// <summary>Height of its floor over the first floor; negative for a basement.</summary>
     public Length Floor { get; init; }
 
+    /// <summary>Ceiling height of rooms drawn on it; none takes 8 ft.</summary>
+    public Length? Ceiling { get; init; }
+
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
 }
@@ -166,6 +178,24 @@ public sealed record Room
 
     /// <summary>Floor to ceiling.</summary>
     public Length CeilingHeight { get; init; } = Length.Feet(8);
+
+    /// <summary>Shape of its ceiling; none is flat.</summary>
+    public CeilingShape? Ceiling { get; init; }
+
+    /// <summary>Which way the joists over it run, or none while that is not known.</summary>
+    public JoistRun? Joists { get; init; }
+
+    /// <summary>Depth of the joists over it.</summary>
+    public Length? JoistDepth { get; init; }
+
+    /// <summary>For a closet, the depth of its shelf: lights keep clear of the space over it.</summary>
+    public Length? ShelfDepth { get; init; }
+
+    /// <summary>For stairs, their risers; six and more want a switch at each level.</summary>
+    public int? Risers { get; init; }
+
+    /// <summary>For an attic or a crawl space, how one gets in.</summary>
+    public AccessKind? Access { get; init; }
 
     /// <summary>
     /// Corners of the inside faces of its walls, in order. Wall <c>n</c> goes from corner <c>n</c> to the next one,
@@ -242,6 +272,28 @@ public enum RoomKind
 
     /// <summary>Unfinished basement.</summary>
     UnfinishedBasement,
+
+    /// <summary>Finished basement room.</summary>
+    FinishedBasement,
+
+    /// <summary>Attic.</summary>
+    Attic,
+
+    /// <summary>Crawl space.</summary>
+    CrawlSpace,
+
+    /// <summary>The open air beside the house, drawn where something stands in it.</summary>
+    Outdoors,
+}
+
+/// <summary>What follows from a room's kind whatever the edition.</summary>
+public static class RoomKinds
+{
+    /// <summary>Whether a kind of room is in the open air: the wall between it and the house is an outside wall.</summary>
+    public static bool OpenAir(this RoomKind kind) => kind is RoomKind.Porch or RoomKind.Deck or RoomKind.Outdoors;
+
+    /// <summary>Whether people do not walk in and out by a door: attics and crawl spaces have a hatch.</summary>
+    public static bool Doorless(this RoomKind kind) => kind.OpenAir() || kind is RoomKind.Attic or RoomKind.CrawlSpace;
 }
 
 /// <summary>A door, window or other opening, given on one room's wall.</summary>
@@ -273,6 +325,9 @@ public sealed record Opening
 
     /// <summary>For a hinged door the hinge jamb, for a sliding one the jamb of its moving panel, seen along the wall.</summary>
     public End Hinge { get; init; }
+
+    /// <summary>Height of a window's sill over the floor; none takes 3 ft.</summary>
+    public Length? Sill { get; init; }
 
     /// <summary>Whether a hinged door swings into the room on whose wall it is given.</summary>
     public bool SwingsIn { get; init; } = true;

@@ -45,7 +45,7 @@ public sealed record Counter
     [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
-/// <summary>A fixed thing without a load of its own.</summary>
+/// <summary>A fixed thing without a load of its own, or an obstruction.</summary>
 public sealed record Fixture
 {
     /// <summary>Unique in the job.</summary>
@@ -59,6 +59,9 @@ public sealed record Fixture
 
     /// <summary>Where.</summary>
     public Spot Spot { get; init; } = new();
+
+    /// <summary>For an obstruction, its underside over the floor; none stands on the floor.</summary>
+    public Length? Bottom { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
@@ -87,6 +90,15 @@ public enum FixtureKind
 
     /// <summary>A fireplace, which breaks a wall space.</summary>
     Fireplace,
+
+    /// <summary>A built-up beam: cable passes under or beside it.</summary>
+    Beam,
+
+    /// <summary>A post from floor to ceiling.</summary>
+    Post,
+
+    /// <summary>A duct or a plumbing wall that nothing is bored through.</summary>
+    Duct,
 }
 
 /// <summary>An appliance with its nameplate.</summary>

@@ -1,0 +1,176 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Commands;
+
+/// <summary>Where a thing goes when a person points at the plan.</summary>
+internal static class Pointing
+{
+    /// <summary>The room's wall nearest to a place, within a foot outside or anywhere inside the room.</summary>
+    internal static (RoomShape Shape, int Wall, Length Along)? Wall(Job job, string storey, Point at, string? only = null)
+    {
+        var shapes = job.Rooms.Where(r => r.Storey == storey && (only is null || r.Id == only)).Select(r => new RoomShape(r)).ToList();
+        var shape = shapes.FirstOrDefault(s => s.Contains(at)) ?? shapes.MinBy(s => s.InchesToWall(at));
+        if (shape is null || (only is null && !shape.Contains(at) && shape.InchesToWall(at) > 12)) return null;
+        var (wall, along, _) = shape.Nearest(at);
+        return (shape, wall, along);
+    }
+
+    /// <summary>Where a thing of a width begins when its middle is pointed at: on the wall, to the half inch.</summary>
+    internal static Length From(RoomShape shape, int wall, Length middle, Length width)
+    {
+        var most = shape.Walls[wall].Length - width;
+        return Length.Max(Length.Zero, Length.Min((middle - (width / 2)).RoundTo(Length.Inches(0.5)), most));
+    }
+
+    /// <summary>The room behind a stretch of wall, or the open air.</summary>
+    internal static string Beyond(Job job, RoomShape shape, int wall, Length from, Length width)
+    {
+        var house = HouseShape.Of(job with { Openings = [] });
+        return house.Facing(house[shape.Room.Id], wall).FirstOrDefault(f => f.From <= from + Length.Inches(1) && f.To >= from + width - Length.Inches(1))?.Room.Room.Id ?? Opening.Outside;
+    }
+}
+
+/// <summary>Puts something where a person points: on the nearest wall, or free on the floor.</summary>
+/// <param name="What">As for <see cref="PutOnWall"/>, or <c>island</c>, or a kind of wish.</param>
+/// <param name="Storey">The storey.</param>
+/// <param name="At">The place.</param>
+public sealed record PlaceHere(string What, string Storey, Point At) : JobCommand($"place {What}")
+{
+    private static readonly Dictionary<string, double> Widths = new()
+    {
+        ["hinged"] = 32, ["pocket"] = 30, ["sliding"] = 72, ["cased"] = 36, ["garage-door"] = 108, ["window"] = 36, ["counter"] = 60, ["sink"] = 33, ["basin"] = 20, ["tub"] = 60,
+        ["shower"] = 36, ["toilet"] = 20, ["cabinet"] = 36, ["fireplace"] = 48, ["beam"] = 96, ["post"] = 6, ["duct"] = 24, ["panel"] = 0,
+    };
+
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        if (Pointing.Wall(job, Storey, At) is not { } there) return CommandResult.Refuse("There is no room at that place. Draw or type one first.");
+        var (shape, wall, along) = there;
+        var room = shape.Room.Id;
+        var place = new Point(At.X.RoundTo(Length.Inches(1)), At.Y.RoundTo(Length.Inches(1)));
+        if (Enum.TryParse<WishKind>(What, true, out var wish) && !int.TryParse(What, out _))
+            return CommandResult.Checked(job with { Wishes = job.Wishes.Add(new Wish { Id = Names.Free(What, job.Wishes.Select(w => w.Id)), Kind = wish, Room = room, At = place }) });
+        if (What == "island")
+        {
+            var spot = new Spot { At = new(place.X - Length.Feet(3), place.Y - Length.Inches(18)), Width = Length.Feet(6), Depth = Length.Feet(3) };
+            return CommandResult.Checked(job with { Counters = job.Counters.Add(new Counter { Id = Names.Free("island", job.Counters.Select(c => c.Id)), Room = room, Spot = spot }) });
+        }
+
+        var width = Length.Min(Length.Inches(Widths.GetValueOrDefault(What, 30)), shape.Walls[wall].Length);
+        var from = Pointing.From(shape, wall, along, width);
+        var hinge = along > shape.Walls[wall].Length / 2;
+        return new PutOnWall(What, room, wall, from, width, Pointing.Beyond(job, shape, wall, from, width), hinge).Apply(job);
+    }
+}
+
+/// <summary>Moves an opening, a fixed thing, the panel or a wish to where a person points.</summary>
+/// <param name="Thing">Kind and id, such as <c>opening:o3</c> or <c>panel:main</c>.</param>
+/// <param name="At">The place of its middle.</param>
+public sealed record MoveThing(string Thing, Point At) : JobCommand("move")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        var id = Thing[(Thing.IndexOf(':', StringComparison.Ordinal) + 1)..];
+        switch (Thing.Split(':')[0])
+        {
+            case "opening" when job.Openings.FirstOrDefault(o => o.Id == id) is { } opening:
+                // A door goes along the walls of the room that it is given on, and from there to whatever is behind.
+                var (shape, wall, along) = Pointing.Wall(job, "", At, opening.Room) ?? Pointing.Wall(job, job.RoomById(opening.Room)!.Storey, At, opening.Room)!.Value;
+                var from = Pointing.From(shape, wall, along, opening.Width);
+                return CommandResult.Checked(job with { Openings = job.Openings.Replace(opening, opening with { Wall = wall, From = from, To = Pointing.Beyond(job, shape, wall, from, opening.Width) }) });
+            case "panel" when job.Panels.FirstOrDefault(p => p.Id == id) is { } panel && Pointing.Wall(job, job.RoomById(panel.Room)!.Storey, At) is { } there:
+                return CommandResult.Checked(job with { Panels = job.Panels.Replace(panel, panel with { Room = there.Shape.Room.Id, Wall = there.Wall, Along = there.Along.RoundTo(Length.Inches(0.5)) }) });
+            case "wish" when job.Wishes.FirstOrDefault(w => w.Id == id) is { } wish && Pointing.Wall(job, job.RoomById(wish.Room)!.Storey, At) is { } there:
+                return CommandResult.Checked(job with { Wishes = job.Wishes.Replace(wish, wish with { Room = there.Shape.Room.Id, At = new(At.X.RoundTo(Length.Inches(1)), At.Y.RoundTo(Length.Inches(1))) }) });
+            case "counter" when job.Counters.FirstOrDefault(c => c.Id == id) is { } c && Moved(job, c.Room, c.Spot) is { } to:
+                return CommandResult.Checked(job with { Counters = job.Counters.Replace(c, c with { Room = to.Room, Spot = to.Spot }) });
+            case "fixture" when job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f && Moved(job, f.Room, f.Spot) is { } to:
+                return CommandResult.Checked(job with { Fixtures = job.Fixtures.Replace(f, f with { Room = to.Room, Spot = to.Spot }) });
+            case "appliance" when job.ApplianceById(id) is { } x && Moved(job, x.Room, x.Spot) is { } to:
+                return CommandResult.Checked(job with { Appliances = job.Appliances.Replace(x, x with { Room = to.Room, Spot = to.Spot }) });
+            default:
+                return CommandResult.Refuse("That is not there any more, or there is no room at that place.");
+        }
+    }
+
+    private (string Room, Spot Spot)? Moved(Job job, string room, Spot spot)
+    {
+        if (Pointing.Wall(job, job.RoomById(room)!.Storey, At) is not { } there) return null;
+        if (spot.Wall is null) return (there.Shape.Room.Id, spot with { At = new((At.X - (spot.Width / 2)).RoundTo(Length.Inches(1)), (At.Y - (spot.Depth / 2)).RoundTo(Length.Inches(1))) });
+        return (there.Shape.Room.Id, spot with { Wall = there.Wall, From = Pointing.From(there.Shape, there.Wall, there.Along, spot.Width) });
+    }
+}
+
+/// <summary>Sets what a person types about an opening.</summary>
+/// <param name="Id">The opening.</param>
+/// <param name="Kind">What it is.</param>
+/// <param name="From">From the wall's first corner to the nearer jamb.</param>
+/// <param name="Width">Clear width.</param>
+/// <param name="Hinge">Hinge, or moving panel.</param>
+/// <param name="SwingsIn">Swings into the room on whose wall it is given.</param>
+/// <param name="Sill">A window's sill.</param>
+public sealed record EditOpening(string Id, OpeningKind Kind, Length From, Length Width, End Hinge, bool SwingsIn, Length? Sill) : JobCommand("edit opening")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        if (job.Openings.FirstOrDefault(o => o.Id == Id) is not { } opening) return CommandResult.Refuse(PlanEdit.Gone("opening"));
+        var shape = new RoomShape(job.RoomById(opening.Room)!);
+        var to = From + Width <= shape.Walls[opening.Wall].Length ? Pointing.Beyond(job, shape, opening.Wall, From, Width) : opening.To;
+        return CommandResult.Checked(job with { Openings = job.Openings.Replace(opening, opening with { Kind = Kind, From = From, Width = Width, Hinge = Hinge, SwingsIn = SwingsIn, Sill = Sill, To = to }) });
+    }
+}
+
+/// <summary>Sets what a person types about a counter, a fixture or an appliance's place.</summary>
+/// <param name="Thing">Kind and id.</param>
+/// <param name="From">For one against a wall, from the wall's first corner.</param>
+/// <param name="Width">Along the wall, or west to east.</param>
+/// <param name="Depth">Away from the wall, or north to south.</param>
+public sealed record EditThing(string Thing, Length From, Length Width, Length Depth) : JobCommand("edit")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        var id = Thing[(Thing.IndexOf(':', StringComparison.Ordinal) + 1)..];
+        Spot To(Spot spot) => spot with { From = spot.Wall is null ? spot.From : From, Width = Width, Depth = Depth };
+        return Thing.Split(':')[0] switch
+        {
+            "counter" when job.Counters.FirstOrDefault(c => c.Id == id) is { } c => CommandResult.Checked(job with { Counters = job.Counters.Replace(c, c with { Spot = To(c.Spot) }) }),
+            "fixture" when job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f => CommandResult.Checked(job with { Fixtures = job.Fixtures.Replace(f, f with { Spot = To(f.Spot) }) }),
+            "appliance" when job.ApplianceById(id) is { } x => CommandResult.Checked(job with { Appliances = job.Appliances.Replace(x, x with { Spot = To(x.Spot) }) }),
+            _ => CommandResult.Refuse(PlanEdit.Gone("thing")),
+        };
+    }
+}
+
+/// <summary>Sets the owner's words on a wish.</summary>
+/// <param name="Id">The wish.</param>
+/// <param name="Note">The words.</param>
+public sealed record EditWish(string Id, string Note) : JobCommand("edit wish")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job) => job.Wishes.FirstOrDefault(w => w.Id == Id) is { } wish
+        ? CommandResult.Checked(job with { Wishes = job.Wishes.Replace(wish, wish with { Note = Note.Trim() }) })
+        : CommandResult.Refuse(PlanEdit.Gone("wish"));
+}
+
+/// <summary>Places, scales, dims or removes the picture under a storey.</summary>
+/// <param name="Storey">The storey.</param>
+/// <param name="Change">Gives the changed picture, or none to take it away.</param>
+/// <param name="What">What undo calls it.</param>
+public sealed record EditUnderlay(string Storey, Func<Underlay, Underlay?> Change, string What) : JobCommand(What)
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        if (job.Underlays.FirstOrDefault(u => u.Storey == Storey) is not { } there) return CommandResult.Refuse("There is no picture under this storey.");
+        var changed = Change(there);
+        return CommandResult.Checked(job with { Underlays = changed is null ? job.Underlays.Remove(there) : job.Underlays.Replace(there, changed) });
+    }
+}

@@ -1,0 +1,99 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Drafting;
+
+/// <summary>Ways of turning a plan over.</summary>
+public enum Turning
+{
+    /// <summary>East and west change places.</summary>
+    MirrorEastWest,
+
+    /// <summary>North and south change places.</summary>
+    MirrorNorthSouth,
+
+    /// <summary>A quarter turn clockwise.</summary>
+    QuarterTurn,
+}
+
+/// <summary>Mirrors and turns a whole house about the middle of its plan, so that storeys stay over each other.</summary>
+public static class Turn
+{
+    /// <summary>
+    /// Turns the house. Distances along walls do not change, so what hangs on walls follows by itself; the street side
+    /// turns too. A traced picture is not turned.
+    /// </summary>
+    public static Job House(Job job, Turning turning)
+    {
+        if (job.Rooms.Length == 0) return job;
+        var corners = job.Rooms.SelectMany(r => r.Outline).ToList();
+        var (west, north) = (corners.Min(p => p.X), corners.Min(p => p.Y));
+        var (east, south) = (corners.Max(p => p.X), corners.Max(p => p.Y));
+        Point At(Point p) => turning switch
+        {
+            Turning.MirrorEastWest => new(west + east - p.X, p.Y),
+            Turning.MirrorNorthSouth => new(p.X, north + south - p.Y),
+            _ => new(west + south - p.Y, north + p.X - west),
+        };
+        Spot Free(Spot s)
+        {
+            var (a, b) = (At(s.At!.Value), At(new(s.At.Value.X + s.Width, s.At.Value.Y + s.Depth)));
+            return s with { At = new(Length.Min(a.X, b.X), Length.Min(a.Y, b.Y)), Width = (a.X - b.X).Abs(), Depth = (a.Y - b.Y).Abs() };
+        }
+
+        var quarter = turning == Turning.QuarterTurn;
+        var turned = Anchors.Free(job, _ => true, At, Free);
+        return turned with
+        {
+            Rooms = [.. job.Rooms.Select(r => r with { Outline = [.. r.Outline.Select(At)], Joists = quarter && r.Joists is { } j ? j == JoistRun.EastWest ? JoistRun.NorthSouth : JoistRun.EastWest : r.Joists })],
+            Frame = job.Frame with { Front = Front(job.Frame.Front, turning) },
+        };
+    }
+
+    private static Side Front(Side front, Turning turning) => turning switch
+    {
+        Turning.MirrorEastWest => front is Side.East ? Side.West : front is Side.West ? Side.East : front,
+        Turning.MirrorNorthSouth => front is Side.North ? Side.South : front is Side.South ? Side.North : front,
+        _ => (Side)(((int)front + 1) % 4),
+    };
+}
+
+/// <summary>Makes a further storey out of one that is there.</summary>
+public static class StoreyCopy
+{
+    /// <summary>Copies rooms with their openings, walls, counters and fixtures. Appliances, the panel and decisions stay where they are.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="from">The storey to copy.</param>
+    /// <param name="copy">The new storey.</param>
+    /// <param name="free">Gives an id that is not taken, out of a wish and those taken.</param>
+    public static Job Make(Job job, string from, Storey copy, Func<string, IEnumerable<string>, string> free)
+    {
+        var ids = job.Rooms.Select(r => r.Id).ToHashSet();
+        var names = new Dictionary<string, string>();
+        foreach (var room in job.Rooms.Where(r => r.Storey == from)) ids.Add(names[room.Id] = free(room.Id, ids));
+        return job with
+        {
+            Storeys = job.Storeys.Add(copy),
+            Rooms = [.. job.Rooms, .. job.Rooms.Where(r => r.Storey == from).Select(r => r with { Id = names[r.Id], Storey = copy.Id })],
+            Openings = More(job.Openings, o => names.ContainsKey(o.Room), o => o.Id, (o, id) => o with { Id = id, Room = names[o.Room], To = o.To == Opening.Outside ? o.To : names[o.To] }),
+            Counters = More(job.Counters, c => names.ContainsKey(c.Room), c => c.Id, (c, id) => c with { Id = id, Room = names[c.Room] }),
+            Fixtures = More(job.Fixtures, c => names.ContainsKey(c.Room), c => c.Id, (c, id) => c with { Id = id, Room = names[c.Room] }),
+            Walls = [.. job.Walls, .. job.Walls.Where(w => names.ContainsKey(w.Room)).Select(w => w with { Room = names[w.Room] })],
+        };
+
+        ImmutableArray<T> More<T>(ImmutableArray<T> all, Func<T, bool> which, Func<T, string> id, Func<T, string, T> to)
+        {
+            var taken = all.Select(id).ToHashSet();
+            var added = new List<T>();
+            foreach (var x in all.Where(which))
+            {
+                var name = free(id(x), taken);
+                taken.Add(name);
+                added.Add(to(x, name));
+            }
+
+            return [.. all, .. added];
+        }
+    }
+}
