@@ -14,7 +14,7 @@ internal static class BoxMarks
         foreach (var box in a.Job.Decisions.Boxes.Where(b => a.House[b.Room].Room.Storey == view.Storey))
         {
             var shape = a.House[box.Room];
-            var at = box.Wall is { } wall ? shape.On(wall, box.Along, 5) : Places.Of(a.House, box);
+            var at = box.Wall is { } wall ? shape.On(wall, box.Along, 7.5) : Places.Of(a.House, box);
             var (x, y) = (at.X.InInches, at.Y.InInches);
             var circuit = a.CircuitOf(box.Id);
             var picked = view.Selected == $"box:{box.Id}" || (circuit is not null && view.Selected == $"circuit:{circuit.Number}");
@@ -23,11 +23,17 @@ internal static class BoxMarks
             w.WriteAttributeString("class", $"mark by-{box.By.ToString().ToLowerInvariant()}{(picked ? " picked" : "")}{(wrong ? " wrong" : "")}");
             w.WriteAttributeString("data-pick", $"box:{box.Id}");
             w.WriteAttributeString("data-box", box.Id);
+            w.WriteAttributeString("transform", $"translate({PlanSvg.N(x)} {PlanSvg.N(y)})");
             w.WriteElementString("title", $"{Word(box.Kind)} {box.Id}, {shape.Room.Name}{(circuit is null ? "" : $", circuit {circuit.Number}")}");
-            PlanSvg.Shape(w, "circle", "hit", ("cx", PlanSvg.N(x)), ("cy", PlanSvg.N(y)), ("r", "9"));
-            Symbol(w, a, box, x, y);
-            if (view.Stage == PlanStage.Circuits && circuit is not null) Tag(w, box, shape, circuit.Number, x, y);
-            if (wrong) PlanSvg.Text(w, "tag stop", x + 7, y - 5, 9, "!");
+
+            // The inner group grows when the plan is drawn small, so that a symbol stays a symbol.
+            w.WriteStartElement("g");
+            w.WriteAttributeString("class", "glyph");
+            PlanSvg.Shape(w, "circle", "hit", ("r", "9"));
+            Symbol(w, a, box, 0, 0);
+            if (view.Stage == PlanStage.Circuits && circuit is not null) Tag(w, box, shape, circuit.Number, 0, 0);
+            if (wrong) PlanSvg.Text(w, "tag stop", 7, -5, 9, "!");
+            w.WriteEndElement();
             w.WriteEndElement();
         }
     }

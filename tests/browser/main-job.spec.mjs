@@ -96,11 +96,11 @@ test('a box is dragged, moved by arrows, put on another circuit and removed', as
 
 test('a click on the plan adds a box, Escape makes it pick again', async ({ page, house }) => {
   await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
-  await page.getByLabel('Click adds').selectOption('Receptacle');
+  await page.getByLabel('Click adds').selectOption('box:Receptacle');
   const floor = await page.locator('.floor[data-pick="room:living"]').boundingBox();
   await page.mouse.click(floor.x + floor.width / 2, floor.y + floor.height - 6);
   await expect(page.locator('[data-box="living.x1"]')).toHaveClass(/by-person/);
-  await expect(page.getByLabel('Click adds')).toHaveValue('Receptacle');
+  await expect(page.getByLabel('Click adds')).toHaveValue('box:Receptacle');
   await page.locator('body').press('Escape');
   await page.mouse.click(floor.x + floor.width / 2, floor.y + floor.height / 2);
   await expect(page.locator('.ticket h2')).toHaveText(/Living/);

@@ -51,7 +51,8 @@ public static class App
         });
         app.UseExceptionHandler("/problem");
         app.UseStatusCodePagesWithReExecute("/problem", "?status={0}");
-        app.UseStaticFiles();
+        // Modules import each other by plain names: a browser asks each time whether they are still the same.
+        app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = "no-cache" });
         app.MapRazorPages();
         app.MapGet("/health", () => "ok");
         Downloads.Map(app);

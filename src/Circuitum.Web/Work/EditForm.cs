@@ -6,7 +6,7 @@ using Circuitum.Core.Measure;
 namespace Circuitum.Web.Work;
 
 /// <summary>Turns a posted form into a command, or into a sentence that names the field.</summary>
-public sealed class EditForm(IFormCollection form)
+public sealed partial class EditForm(IFormCollection form)
 {
     private string problem = "";
 
@@ -44,25 +44,19 @@ public sealed class EditForm(IFormCollection form)
         "add-room" => AddRoom(),
         "edit-room" => new EditRoom(Text("room"), Text("name"), Word<RoomKind>("kind", "Kind"), Length("ceiling", "Ceiling")),
         "remove-room" => new RemoveRoom(Text("room")),
-        "add-storey" => new AddStorey(Text("name"), Length("floor", "Floor height")),
+        "add-storey" => new AddStorey(Text("name"), Signed("floor", "Floor height")),
         "put" => new PutOnWall(Text("what"), Text("room"), Number("wall", "Wall") ?? 0, Length("from", "From"), Text("what") == "panel" ? Core.Measure.Length.Zero : Length("width", "Width"), Text("to").Length == 0 ? Opening.Outside : Text("to"), Text("hinge") == "finish"),
         "remove-thing" => new RemoveThing(Text("thing")),
         "nameplate" => new SetNameplate(Text("appliance"), new Nameplate { Volts = Number("volts", "Volts"), VoltAmperes = Number("va", "Load"), MinimumCircuitAmpacity = Decimal("mca", "Minimum circuit ampacity"), MaximumBreaker = Number("most", "Maximum breaker"), Hardwired = Text("hardwired") switch { "yes" => true, "no" => false, _ => null }, Confirmed = Text("confirmed") == "on" }, Text("name")),
         "edit-job" => EditJob(),
         "edit-panel" => EditPanel(),
-        _ => null,
+        _ => MakePlan(),
     };
 
     private AddRoom? AddRoom()
     {
-        var size = Text("size").ToLowerInvariant().Split('x', '×');
-        if (size.Length != 2)
-        {
-            problem = "Size: type two lengths with an x between them, such as 12'6 x 11.";
-            return null;
-        }
-
-        return new(Text("name"), Word<RoomKind>("kind", "Kind"), Text("storey"), Parse(size[0], "Size"), Parse(size[1], "Size"), Optional("beside"), Word<Side>("side", "Side"), Text("ceiling").Length > 0 ? Length("ceiling", "Ceiling") : Core.Measure.Length.Feet(8));
+        if (Size(Text("size")) is not { } size) return null;
+        return new(Text("name"), Word<RoomKind>("kind", "Kind"), Text("storey"), size.Width, size.Depth, Optional("beside"), Word<Side>("side", "Side"), Text("ceiling").Length > 0 ? Length("ceiling", "Ceiling") : Core.Measure.Length.Feet(8));
     }
 
     private EditJob EditJob()

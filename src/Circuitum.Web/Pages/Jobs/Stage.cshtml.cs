@@ -58,6 +58,24 @@ public sealed class StageModel(JobDesk desk) : PageModel
     /// <summary>The picked wall.</summary>
     public (RoomShape Shape, int Wall)? PickedWall => Pick.Split(':') is ["wall", var room, var wall] && Job.RoomById(room) is { } r && int.TryParse(wall, out var n) && n >= 0 && n < r.Outline.Length ? (A.House[room], n) : null;
 
+    /// <summary>The picked opening, seen in the room on whose wall it is given.</summary>
+    public (RoomShape Shape, Opening Opening)? PickedOpening => Pick.StartsWith("opening:", StringComparison.Ordinal) && Job.Openings.FirstOrDefault(o => o.Id == PickId) is { } o ? (A.House[o.Room], o) : null;
+
+    /// <summary>The picked counter, fixture or appliance: its room and place.</summary>
+    public (string Room, Spot Spot, string Name)? PickedThing => Pick.Split(':') switch
+    {
+        ["counter", var id] when Job.Counters.FirstOrDefault(c => c.Id == id) is { } c => (c.Room, c.Spot, c.Spot.Wall is null ? "island" : "counter"),
+        ["fixture", var id] when Job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f => (f.Room, f.Spot, Words.Of(f.Kind)),
+        ["appliance", var id] when Job.ApplianceById(id) is { } x => (x.Room, x.Spot, ApplianceFacts.Of(x).Name),
+        _ => null,
+    };
+
+    /// <summary>The picked wish.</summary>
+    public Wish? PickedWish => Pick.StartsWith("wish:", StringComparison.Ordinal) ? Job.Wishes.FirstOrDefault(w => w.Id == PickId) : null;
+
+    /// <summary>The picture under the shown storey.</summary>
+    public Underlay? Under => Job.Underlays.FirstOrDefault(u => u.Storey == Storey);
+
     /// <summary>Address of this stage with something picked.</summary>
     public string Link(string pick, string? stage = null, string? storey = null) => $"/jobs/{Id}/{stage ?? Stage}?pick={Uri.EscapeDataString(pick)}&storey={Uri.EscapeDataString(storey ?? StoreyOf(pick) ?? Storey)}";
 
@@ -81,7 +99,7 @@ public sealed class StageModel(JobDesk desk) : PageModel
     }
 
     /// <summary>The plan as SVG.</summary>
-    public string Plan() => PlanSvg.Draw(A, new PlanView(Storey, Stage switch { "boxes" => PlanStage.Boxes, "circuits" or "findings" => PlanStage.Circuits, _ => PlanStage.Rooms }, Pick));
+    public string Plan() => PlanSvg.Draw(A, new PlanView(Storey, Stage switch { "boxes" => PlanStage.Boxes, "circuits" or "findings" => PlanStage.Circuits, _ => PlanStage.Rooms }, Pick, Pictures: $"/jobs/{Id}/pictures/"));
 
     /// <summary>Shows the stage.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel) => await Load(cancel) ? Show() : NotFound();
@@ -89,6 +107,10 @@ public sealed class StageModel(JobDesk desk) : PageModel
     /// <summary>The derivation behind a number.</summary>
     public async Task<IActionResult> OnGetWhyAsync(string key, CancellationToken cancel) =>
         await Load(cancel) && A.Why(key ?? "") is { } why ? Partial("_Why", why) : NotFound();
+
+    /// <summary>A typed length in inches, for the hand that draws; 422 with a sentence when it is none.</summary>
+    public IActionResult OnGetLength(string text) =>
+        Circuitum.Core.Measure.LengthText.TryParse(text, out var length, out var problem) ? Content(length.InInches.ToString("R", System.Globalization.CultureInfo.InvariantCulture)) : StatusCode(StatusCodes.Status422UnprocessableEntity, problem);
 
     /// <summary>Makes an edit and shows the stage as it then stands.</summary>
     public async Task<IActionResult> OnPostAsync(int stamp, CancellationToken cancel)
@@ -99,12 +121,22 @@ public sealed class StageModel(JobDesk desk) : PageModel
         else
         {
             var (command, problem) = form.Read();
+            if (!await Load(cancel)) return NotFound();
+            var before = Known();
             Refusal = command is null ? problem : await desk.EditAsync(Id, stamp, command, cancel);
+            if (Refusal.Length == 0 && act is "draw-room" or "place" && await Load(cancel)) Pick = Known().Except(before).FirstOrDefault() ?? Pick;
         }
 
         if (!await Load(cancel)) return NotFound();
         return !Request.IsHtmx() && Refusal.Length == 0 ? Redirect(Link(Pick)) : Show();
     }
+
+    // What can be picked on the plan: after a drawing edit the new thing is.
+    private HashSet<string> Known() =>
+    [
+        .. Job.Rooms.Select(r => $"room:{r.Id}"), .. Job.Openings.Select(o => $"opening:{o.Id}"), .. Job.Counters.Select(c => $"counter:{c.Id}"),
+        .. Job.Fixtures.Select(f => $"fixture:{f.Id}"), .. Job.Appliances.Select(x => $"appliance:{x.Id}"), .. Job.Wishes.Select(w => $"wish:{w.Id}"),
+    ];
 
     private IActionResult Show() => Request.IsHtmx() ? Partial("_Work", this) : Page();
 
@@ -124,10 +156,19 @@ public sealed class StageModel(JobDesk desk) : PageModel
         {
             "room" or "wall" => parts[1],
             "box" => A.Boxes.GetValueOrDefault(parts[1])?.Room,
-            "appliance" => Job.ApplianceById(parts[1])?.Room,
+            "opening" => Job.Openings.FirstOrDefault(o => o.Id == parts[1])?.Room,
+            "wish" => Job.Wishes.FirstOrDefault(w => w.Id == parts[1])?.Room,
+            "counter" or "fixture" or "appliance" => PickedThingRoom(parts[0], parts[1]),
             "circuit" when int.TryParse(parts[1], out var n) => A.CircuitByNumber(n)?.Boxes.FirstOrDefault()?.Room,
             _ => null,
         };
-        return Job.RoomById(room)?.Storey;
+        return parts[0] == "storey" ? parts[1] : Job.RoomById(room)?.Storey;
     }
+
+    private string? PickedThingRoom(string kind, string id) => kind switch
+    {
+        "counter" => Job.Counters.FirstOrDefault(c => c.Id == id)?.Room,
+        "fixture" => Job.Fixtures.FirstOrDefault(c => c.Id == id)?.Room,
+        _ => Job.ApplianceById(id)?.Room,
+    };
 }

@@ -1,0 +1,43 @@
+// What every part of the page uses: sending an edit, going somewhere, and what is remembered between answers.
+export const work = () => document.getElementById('work');
+export const plan = () => document.querySelector('.plan');
+export const memory = { job: '', storey: '', stage: '', tool: '', zoom: 1, x: 0, y: 0 };
+
+// Every edit goes through the same form that works without a script.
+export function send(fields) {
+  const form = document.getElementById('edit');
+  form.querySelectorAll('[data-extra]').forEach(e => e.remove());
+  for (const [name, value] of Object.entries(fields)) {
+    const input = Object.assign(document.createElement('input'), { type: 'hidden', name, value });
+    input.dataset.extra = '';
+    form.append(input);
+  }
+  form.requestSubmit();
+}
+
+export function address(pick, stage) {
+  const { job, storey, stage: here } = work().dataset;
+  return `/jobs/${job}/${stage ?? here}?pick=${encodeURIComponent(pick)}&storey=${encodeURIComponent(storey)}`;
+}
+
+export function visit(pick, stage) {
+  const url = address(pick, stage);
+  return htmx.ajax('GET', url, { target: '#work', swap: 'outerHTML' });
+}
+
+// The hand that draws types lengths; what a length is, the program decides in one place.
+export async function inches(text) {
+  const { job, stage } = work().dataset;
+  const answer = await fetch(`/jobs/${job}/${stage}?handler=length&text=${encodeURIComponent(text)}`);
+  if (!answer.ok) {
+    tell(await answer.text());
+    return null;
+  }
+  return Number(await answer.text());
+}
+
+export function tell(sentence) {
+  work()?.querySelector('.notice.told')?.remove();
+  const box = Object.assign(document.createElement('div'), { className: 'notice stop told', role: 'alert', textContent: sentence });
+  work()?.querySelector('.strip')?.after(box);
+}

@@ -1,0 +1,89 @@
+// Zoom and pan. While the hand moves, the drawn picture is only shifted and scaled by the compositor; when it rests, the
+// drawing is made anew at that scale, sharp again.
+import { memory, plan } from './desk.js';
+
+let resting = 0;
+const shown = { zoom: 1, x: 0, y: 0 };
+
+const home = svg => (svg.dataset.home ??= svg.getAttribute('viewBox')).split(' ').map(Number);
+
+// How many inches of the plan one pixel shows at zoom 1; the drawing is centred in its frame.
+function scale(svg) {
+  const [, , w, h] = home(svg);
+  const frame = svg.parentElement;
+  return Math.max(w / frame.clientWidth, h / frame.clientHeight);
+}
+
+export function settleView() {
+  const svg = plan();
+  if (!svg) return;
+  clearTimeout(resting);
+  resting = 0;
+  const [x, y, w, h] = home(svg);
+  svg.setAttribute('viewBox', `${x + memory.x} ${y + memory.y} ${w / memory.zoom} ${h / memory.zoom}`);
+  svg.style.transform = '';
+  Object.assign(shown, { zoom: memory.zoom, x: memory.x, y: memory.y });
+  // Symbols and words keep a readable size when the plan is drawn small.
+  const pixels = memory.zoom / scale(svg);
+  svg.style.setProperty('--glyph', Math.min(2.2, Math.max(1, 1.55 / pixels)).toFixed(3));
+  svg.style.setProperty('--words', Math.min(1.5, Math.max(0.8, 1.25 / pixels)).toFixed(3));
+}
+
+function move() {
+  const svg = plan();
+  const [, , w, h] = home(svg);
+  const unit = scale(svg);
+  const ratio = memory.zoom / shown.zoom;
+  // The centre of the shown part tells where the old picture has to go.
+  const cx = shown.x + w / shown.zoom / 2, cy = shown.y + h / shown.zoom / 2;
+  const nx = memory.x + w / memory.zoom / 2, ny = memory.y + h / memory.zoom / 2;
+  svg.style.transform = `translate(${((cx - nx) * memory.zoom) / unit}px, ${((cy - ny) * memory.zoom) / unit}px) scale(${ratio})`;
+  clearTimeout(resting);
+  resting = setTimeout(settleView, 160);
+}
+
+export function rest() {
+  if (resting) settleView();
+}
+
+export function zoom(factor, at) {
+  const svg = plan();
+  if (!svg) return;
+  const [x, y, w, h] = home(svg);
+  if (factor === 0) Object.assign(memory, { zoom: 1, x: 0, y: 0 });
+  else {
+    const next = Math.min(12, Math.max(0.4, memory.zoom * factor));
+    const share = at ? [(at[0] - x - memory.x) / (w / memory.zoom), (at[1] - y - memory.y) / (h / memory.zoom)] : [0.5, 0.5];
+    memory.x += share[0] * (w / memory.zoom - w / next);
+    memory.y += share[1] * (h / memory.zoom - h / next);
+    memory.zoom = next;
+  }
+  move();
+}
+
+export function pan(from, dx, dy) {
+  const unit = scale(plan()) / memory.zoom;
+  memory.x = from.x - dx * unit;
+  memory.y = from.y - dy * unit;
+  move();
+}
+
+// The place on the plan under the pointer, in inches.
+export function place(event) {
+  const svg = plan();
+  const p = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM().inverse());
+  return [p.x, p.y];
+}
+
+export const perPixel = () => 1 / plan().getScreenCTM().a;
+
+document.addEventListener('wheel', e => {
+  if (!e.target.closest?.('.canvas') || !plan()) return;
+  e.preventDefault();
+  zoom(e.deltaY < 0 ? 1.15 : 1 / 1.15, place(e));
+}, { passive: false });
+
+document.addEventListener('click', e => {
+  const b = e.target.closest('[data-zoom]');
+  if (b) zoom({ in: 1.25, out: 0.8, fit: 0 }[b.dataset.zoom]);
+});
