@@ -173,10 +173,11 @@ public sealed record EditJob(Func<Job, Job> Change, string What) : JobCommand(Wh
     public override CommandResult Apply(Job job) => CommandResult.Checked(Change(job));
 }
 
-internal static class Names
+/// <summary>Makes ids.</summary>
+public static class Names
 {
     /// <summary>An id made of a name that none of the others has.</summary>
-    internal static string Free(string name, IEnumerable<string> taken)
+    public static string Free(string name, IEnumerable<string> taken)
     {
         var stem = new string([.. name.Trim().ToLowerInvariant().Select(c => c is >= 'a' and <= 'z' or >= '0' and <= '9' ? c : '-')]).Trim('-');
         while (stem.Contains("--", StringComparison.Ordinal)) stem = stem.Replace("--", "-", StringComparison.Ordinal);
