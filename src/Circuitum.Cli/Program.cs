@@ -3,9 +3,9 @@ using Circuitum.Cli;
 
 var file = new Argument<FileInfo>("file") { Description = "A job file." };
 var output = new Option<FileInfo>("--out") { Description = "Where to write. Without it, standard output." };
-var form = new Option<string>("--as") { Description = "schedule-csv, schedule-svg, job-json or plan-svg.", Required = true };
-form.AcceptOnlyFromAmong("schedule-csv", "schedule-svg", "job-json", "plan-svg");
-var storey = new Option<string?>("--storey") { Description = "For plan-svg: the storey's id; the first one without it." };
+var form = new Option<string>("--as") { Description = "schedule-csv, schedule-svg, job-json, plan-svg or plan-dxf.", Required = true };
+form.AcceptOnlyFromAmong("schedule-csv", "schedule-svg", "job-json", "plan-svg", "plan-dxf");
+var storey = new Option<string?>("--storey") { Description = "For plan-svg and plan-dxf: the storey's id; the first one without it." };
 var data = new Option<DirectoryInfo?>("--data") { Description = "The data directory of the web application." };
 
 var plan = new Command("plan", "Fills what is undecided: boxes, circuits, spaces.") { file, output };
@@ -19,7 +19,16 @@ analyze.SetAction((r, c) => Work.Analyze(r.GetValue(file)!, r.GetValue(output), 
 var import = new Command("import", "Puts a job file into the web application's database.") { file, data };
 import.SetAction((r, c) => Work.Import(r.GetValue(file)!, r.GetValue(data), c));
 
-var root = new RootCommand("Plans the rough-in of a house from a job file. A planning aid: the local authority and licensed practice decide.") { plan, check, export, analyze, import };
+var walls = new Option<string[]>("--walls") { Description = "Layers of walls; guessed from their names without it.", AllowMultipleArgumentsPerToken = true };
+var rooms = new Option<string[]>("--rooms") { Description = "Layers of closed room outlines.", AllowMultipleArgumentsPerToken = true };
+var doors = new Option<string[]>("--doors") { Description = "Layers of doors.", AllowMultipleArgumentsPerToken = true };
+var windows = new Option<string[]>("--windows") { Description = "Layers of windows.", AllowMultipleArgumentsPerToken = true };
+var units = new Option<string?>("--units") { Description = "in, ft, mm, cm or m; what the file says without it." };
+units.AcceptOnlyFromAmong("in", "ft", "mm", "cm", "m");
+var drawing = new Command("read-dxf", "Makes a job of an ASCII DXF drawing and prints what was taken.") { file, output, rooms, walls, doors, windows, units };
+drawing.SetAction((r, c) => Work.ReadDrawing(r.GetValue(file)!, r.GetValue(output), new Layers(r.GetValue(rooms), r.GetValue(walls), r.GetValue(doors), r.GetValue(windows), r.GetValue(units)), c));
+
+var root = new RootCommand("Plans the rough-in of a house from a job file. A planning aid: the local authority and licensed practice decide.") { plan, check, export, analyze, import, drawing };
 var parsed = root.Parse(args);
 if (parsed.Errors.Count > 0)
 {

@@ -1,7 +1,9 @@
+using System.Collections.Immutable;
 using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Jobs;
 using Circuitum.Formats;
+using Circuitum.Formats.Dxf;
 using Circuitum.Storage;
 
 namespace Circuitum.Cli;
@@ -37,8 +39,29 @@ internal static class Work
             default:
                 var id = storey ?? job.Storeys.FirstOrDefault()?.Id;
                 if (job.StoreyById(id) is null) return Fail($"--storey: there is no storey '{id}'. It has: {string.Join(", ", job.Storeys.Select(s => s.Id))}.");
+                if (form == "plan-dxf") return await Write(output, DxfWriter.Write(analysis, id!), cancel);
                 return await Write(output, PlanSvg.Draw(analysis, new PlanView(id!, PlanStage.Circuits, StandAlone: true)), cancel);
         }
+    }
+
+    internal static async Task<int> ReadDrawing(FileInfo file, FileInfo? output, Layers layers, CancellationToken cancel)
+    {
+        DxfReading reading;
+        try
+        {
+            await using var stream = file.OpenRead();
+            reading = await DxfReader.ReadAsync(stream, cancel);
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+        {
+            return Fail($"{file.Name}: it cannot be read. {e.Message}");
+        }
+
+        if (reading.Drawing is not { } drawing) return Fail(reading.Problem);
+        var job = new Job { Name = Path.GetFileNameWithoutExtension(file.Name), Storeys = [new Storey { Id = "first", Name = "First floor" }] };
+        var import = DxfPlan.Import(drawing, layers.Choose(drawing), job, "first");
+        foreach (var line in import.Report) await Console.Error.WriteLineAsync(line);
+        return import.Job is null ? Fail(import.Problem) : await Write(output, JobFile.Write(import.Job), cancel);
     }
 
     internal static async Task<int> Import(FileInfo file, DirectoryInfo? data, CancellationToken cancel)
@@ -89,4 +112,17 @@ internal static class Work
         Console.Error.WriteLine(sentence);
         return 2;
     }
+}
+
+/// <summary>Layers and units as they were typed; what was not is guessed.</summary>
+internal sealed record Layers(string[]? Rooms, string[]? Walls, string[]? Doors, string[]? Windows, string? Units)
+{
+    internal DxfChoice Choose(DxfDrawing drawing)
+    {
+        var guess = DxfChoice.Guess(drawing);
+        var inches = Units switch { "in" => 1, "ft" => 12, "mm" => 1 / 25.4, "cm" => 1 / 2.54, "m" => 1 / 0.0254, _ => guess.InchesPerUnit };
+        return new(Of(Rooms, guess.Rooms), Of(Walls, guess.Walls), Of(Doors, guess.Doors), Of(Windows, guess.Windows), inches);
+    }
+
+    private static ImmutableHashSet<string> Of(string[]? typed, ImmutableHashSet<string> guess) => typed is { Length: > 0 } ? [.. typed] : guess;
 }

@@ -12,6 +12,9 @@ public sealed class JobDatabase(DbContextOptions<JobDatabase> options) : DbConte
     /// <summary>Every state a job was in.</summary>
     public DbSet<RevisionRow> Revisions => Set<RevisionRow>();
 
+    /// <summary>Pictures to trace.</summary>
+    public DbSet<PictureRow> Pictures => Set<PictureRow>();
+
     /// <inheritdoc/>
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
@@ -27,6 +30,13 @@ public sealed class JobDatabase(DbContextOptions<JobDatabase> options) : DbConte
             e.HasKey(r => new { r.JobId, r.Number });
             e.HasOne<JobRow>().WithMany().HasForeignKey(r => r.JobId).OnDelete(DeleteBehavior.Cascade);
             e.Property(r => r.Title).HasMaxLength(120);
+        });
+        modelBuilder.Entity<PictureRow>(e =>
+        {
+            e.HasKey(p => new { p.JobId, p.Hash });
+            e.HasOne<JobRow>().WithMany().HasForeignKey(p => p.JobId).OnDelete(DeleteBehavior.Cascade);
+            e.Property(p => p.Hash).HasMaxLength(64);
+            e.Property(p => p.MediaType).HasMaxLength(20);
         });
     }
 }
@@ -70,6 +80,22 @@ public sealed class RevisionRow
 
     /// <summary>When, UTC.</summary>
     public DateTime Made { get; set; }
+}
+
+/// <summary>A picture of a paper plan, stored with its job. Kept for undo when the job no longer shows it.</summary>
+public sealed class PictureRow
+{
+    /// <summary>The job.</summary>
+    public required string JobId { get; set; }
+
+    /// <summary>SHA-256 of the bytes, in small hexadecimal digits.</summary>
+    public required string Hash { get; set; }
+
+    /// <summary>What the bytes are: <c>image/png</c> or <c>image/jpeg</c>.</summary>
+    public required string MediaType { get; set; }
+
+    /// <summary>The file as it came.</summary>
+    public required byte[] Bytes { get; set; }
 }
 
 /// <summary>Lets the migration tool make a context.</summary>

@@ -124,6 +124,28 @@ public sealed class JobStore : IAsyncDisposable
         return true;
     }, cancel);
 
+    /// <summary>Most pictures that one job keeps; the oldest use of the space is a mistake of the hand, not of the store.</summary>
+    public const int MostPictures = 24;
+
+    /// <summary>Stores a picture with a job. Storing the same one again does nothing.</summary>
+    /// <returns>Whether it is stored: not when there is no such job or it has its most pictures.</returns>
+    public async Task<bool> AddPictureAsync(string id, string hash, string mediaType, byte[] bytes, CancellationToken cancel = default)
+    {
+        if (await db.Pictures.AnyAsync(p => p.JobId == id && p.Hash == hash, cancel).ConfigureAwait(false)) return true;
+        if (!await db.Jobs.AnyAsync(j => j.Id == id, cancel).ConfigureAwait(false) || await db.Pictures.CountAsync(p => p.JobId == id, cancel).ConfigureAwait(false) >= MostPictures) return false;
+        db.Pictures.Add(new PictureRow { JobId = id, Hash = hash, MediaType = mediaType, Bytes = bytes });
+        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+        return true;
+    }
+
+    /// <summary>A stored picture, or none.</summary>
+    public async Task<PictureRow?> PictureAsync(string id, string hash, CancellationToken cancel = default) =>
+        await db.Pictures.AsNoTracking().FirstOrDefaultAsync(p => p.JobId == id && p.Hash == hash, cancel).ConfigureAwait(false);
+
+    /// <summary>The names of a job's pictures.</summary>
+    public async Task<IReadOnlySet<string>> PicturesAsync(string id, CancellationToken cancel = default) =>
+        (await db.Pictures.AsNoTracking().Where(p => p.JobId == id).Select(p => p.Hash).ToListAsync(cancel).ConfigureAwait(false)).ToHashSet();
+
     /// <summary>Deletes a job with its revisions.</summary>
     public async Task DeleteAsync(string id, CancellationToken cancel = default) =>
         await db.Jobs.Where(j => j.Id == id).ExecuteDeleteAsync(cancel).ConfigureAwait(false);

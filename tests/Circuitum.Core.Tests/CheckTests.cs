@@ -54,6 +54,12 @@ public class CheckTests
         { "panel.spaces", j => j with { Panels = [] } },
         { "panel.spare", j => j with { Preferences = j.Preferences with { SparePercent = 80 } } },
         { "panel.legs", j => j.AllOnOneLeg() },
+        { "plan.overlap", j => j with { Rooms = j.Rooms.Add(Sample.Rect("twin", RoomKind.Den, 2, 2, 5, 5)) } },
+        { "plan.gap", j => j with { Rooms = j.Rooms.Add(Sample.Rect("near", RoomKind.Den, 29.85, 9.375, 10, 12)) } },
+        { "plan.door", j => j with { Openings = j.Openings.RemoveAll(o => o.To == "bedroom") } },
+        { "plan.swing", j => j with { Openings = [.. j.Openings.Select(o => o.To is "laundry" or "bedroom" ? o with { SwingsIn = true } : o)] } },
+        { "panel.space", j => j with { Fixtures = j.Fixtures.Add(new Fixture { Id = "shelf", Kind = FixtureKind.Cabinet, Room = "garage", Spot = new Spot { Wall = 3, From = Length.Feet(8), Width = Length.Feet(3), Depth = Length.Feet(2) } }) } },
+        { "panel.space", j => j with { Panels = [j.Panels[0] with { Room = "porch", Wall = 0, Along = Length.Feet(1) }], Rooms = [.. j.Rooms.Select(r => r.Id == "porch" ? Sample.Rect("porch", RoomKind.Porch, 12.375, 22.5, 4, 2.5) : r)] } },
         { "panel.place", j => j with { Panels = [j.Panels[0] with { Room = "bath", Along = Length.Feet(3) }] } },
         { "panel.handle", j => j with { Panels = [j.Panels[0] with { Top = Length.Inches(90) }] } },
         { "panel.family", j => j with { Panels = [j.Panels[0] with { BreakerFamily = "" }] } },
@@ -75,6 +81,34 @@ public class CheckTests
             f.Citation.ShouldNotBeEmpty();
             f.Severity.ShouldBe(Enum.Parse<Severity>(Codes.CodeLibrary.Edition("us-2023").Rule(rule).Severity, true));
         }
+    }
+
+    [Fact]
+    public void A_fix_clears_what_it_was_offered_for()
+    {
+        var near = Planned with { Rooms = Planned.Rooms.Add(Sample.Rect("near", RoomKind.Den, 29.85, 9.375, 10, 12)) };
+        var fix = Analyzer.Analyze(near).Findings.First(f => f.RuleId == "plan.gap").Fix.ShouldNotBeNull();
+        fix.Do.ShouldBe("move-wall");
+        var field = fix.Fields.ToDictionary(f => f.Name, f => f.Value);
+        var moved = new Commands.MoveWall(field["room"], int.Parse(field["wall"]), -LengthText.Parse(field["by"][1..]), null, true).Apply(near);
+        Analyzer.Analyze(moved.Job.ShouldNotBeNull(moved.Problem)).Findings.ShouldNotContain(f => f.RuleId == "plan.gap");
+    }
+
+    [Fact]
+    public void The_working_space_may_lie_beside_the_middle_of_the_panel()
+    {
+        bool Told(double cabinet) => Analyzer.Analyze(Planned with { Fixtures = Planned.Fixtures.Add(new Fixture { Id = "shelf", Kind = FixtureKind.Cabinet, Room = "garage", Spot = new Spot { Wall = 3, From = Length.Inches((8 * 12) + cabinet), Width = Length.Feet(3), Depth = Length.Feet(2) } }) }).Findings.Any(f => f.RuleId == "panel.space");
+        Told(16).ShouldBeFalse();
+        Told(8).ShouldBeFalse();
+        Told(5).ShouldBeTrue();
+    }
+
+    [Fact]
+    public void A_hollow_in_the_house_is_a_gap()
+    {
+        Room[] ring = [Sample.Rect("n", RoomKind.Living, 0, 0, 30, 10), Sample.Rect("s", RoomKind.Living, 0, 20.75, 30, 10), Sample.Rect("w", RoomKind.Living, 0, 10.375, 10, 10), Sample.Rect("e", RoomKind.Living, 20, 10.375, 10, 10)];
+        Analyzer.Analyze(Sample.House(ring)).Findings.ShouldContain(f => f.RuleId == "plan.gap" && f.Sentence.Contains("belong to no room", StringComparison.Ordinal));
+        Analyzer.Analyze(Sample.House([.. ring, Sample.Rect("m", RoomKind.Den, 10.375, 10.375, 9.25, 10)])).Findings.ShouldNotContain(f => f.RuleId == "plan.gap");
     }
 
     [Fact]
@@ -122,6 +156,8 @@ public class CheckTests
                 "storey" => a.Job.StoreyById(id) is not null,
                 "box" => a.Boxes.ContainsKey(id),
                 "panel" => a.Panel?.Id == id,
+                "opening" => a.Job.Openings.Any(o => o.Id == id),
+                "wall" => a.Job.RoomById(id.Split(':')[0]) is not null,
                 "circuit" => a.Circuits.Any(c => $"{c.Number}" == id),
                 _ => false,
             };

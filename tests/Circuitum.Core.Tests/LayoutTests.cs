@@ -111,4 +111,21 @@ public class LayoutTests
         switches.Count.ShouldBe(2);
         switches.ShouldAllBe(s => s.Gangs.All(g => g.Locations == 2));
     }
+
+    [Fact]
+    public void Wishes_are_honoured_and_count_toward_the_reach()
+    {
+        var job = Sample.House(Sample.Rect("bedroom", RoomKind.Bedroom, 0, 0, 14, 12)) with { Openings = [Sample.Door("bedroom", 2, 1)] };
+        Wish Of(WishKind kind, double x, double y) => new() { Id = "w", Kind = kind, Room = "bedroom", At = Sample.P(x, y) };
+        List<Box> With(Wish wish) => [.. BoxProposal.Propose(job with { Wishes = [wish] }).Decisions.Boxes.Where(b => b.Kind is BoxKind.Receptacle or BoxKind.Provision)];
+        With(Of(WishKind.Bed, 7, 3)).Where(b => b.Wall == 0).Select(b => b.Along).Order().ShouldBe([Length.Feet(4), Length.Feet(10)]);
+        With(Of(WishKind.Desk, 13, 6)).ShouldContain(b => b.Wall == 1 && b.Along == Length.Feet(6));
+        With(Of(WishKind.Future, 2, 6)).ShouldContain(b => b.Kind == BoxKind.Provision && b.Wall == 3 && b.Along == Length.Feet(6));
+        With(Of(WishKind.Television, 12, 11)).ShouldContain(b => b.Wall == 2, "beside the door, not in it");
+        foreach (var kind in Enum.GetValues<WishKind>())
+        {
+            var planned = Planner.PlanAll(job with { Wishes = [Of(kind, 7, 3)] });
+            Analyzer.Analyze(planned).Findings.ShouldNotContain(f => f.RuleId == "box.wall");
+        }
+    }
 }

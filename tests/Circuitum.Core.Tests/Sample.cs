@@ -35,13 +35,13 @@ internal static class Sample
     /// <summary>A flat with a kitchen, a bath, a bedroom, a hall and a garage, enough for every rule of the layout.</summary>
     internal static Job Flat() => House(
         Rect("kitchen", RoomKind.Kitchen, 0, 0, 12, 10), Rect("hall", RoomKind.Hallway, 12.375, 0, 4, 22), Rect("bath", RoomKind.Bathroom, 16.75, 0, 6, 9),
-        Rect("bedroom", RoomKind.Bedroom, 16.75, 9.375, 13, 12), Rect("laundry", RoomKind.Laundry, 0, 10.375, 12, 6), Rect("garage", RoomKind.Garage, 0, 22.5, 14, 22),
+        Rect("bedroom", RoomKind.Bedroom, 16.75, 9.375, 13, 12), Rect("laundry", RoomKind.Laundry, 0, 10.375, 12, 6), Rect("garage", RoomKind.Garage, 0, 22.5, 11.5, 22),
         Rect("porch", RoomKind.Porch, 12.375, 22.5, 4, 5)) with
     {
         Openings =
         [
-            Door("kitchen", 1, 4, 3, "hall", OpeningKind.Cased), Door("hall", 1, 4, 2.5, "bath"), Door("hall", 1, 14, 2.6666667, "bedroom"),
-            Door("hall", 3, 7, 2.5, "laundry"), Door("hall", 2, 0.5, 2.6666667, "porch"), Door("garage", 2, 3, 9, kind: OpeningKind.GarageDoor),
+            Door("kitchen", 1, 4, 3, "hall", OpeningKind.Cased), Door("hall", 1, 4, 2.5, "bath") with { SwingsIn = false }, Door("hall", 1, 14, 2.6666667, "bedroom") with { SwingsIn = false },
+            Door("hall", 3, 7, 2.5, "laundry") with { SwingsIn = false }, Door("hall", 2, 0.5, 2.6666667, "porch"), Door("garage", 2, 1, 9, kind: OpeningKind.GarageDoor),
         ],
         Counters = [new Counter { Id = "c1", Room = "kitchen", Spot = new Spot { Wall = 0, From = Length.Zero, Width = Length.Feet(12), Depth = Length.Inches(25) } }],
         Fixtures =

@@ -236,4 +236,14 @@ public enum Severity
 /// <param name="Citation">Section in the job's edition, or practice.</param>
 /// <param name="Sentence">What, where and by which numbers.</param>
 /// <param name="Subjects">What it is about: <c>box:ID</c>, <c>room:ID</c>, <c>circuit:N</c>, <c>appliance:ID</c>, <c>panel:ID</c>.</param>
-public sealed record Finding(string RuleId, Severity Severity, string Citation, string Sentence, ImmutableArray<string> Subjects);
+public sealed record Finding(string RuleId, Severity Severity, string Citation, string Sentence, ImmutableArray<string> Subjects)
+{
+    /// <summary>An edit that would clear it, where one is plain; the person decides.</summary>
+    public FindingFix? Fix { get; init; }
+}
+
+/// <summary>An edit that would clear a finding.</summary>
+/// <param name="Title">What its button says.</param>
+/// <param name="Do">The edit's word.</param>
+/// <param name="Fields">Its fields.</param>
+public sealed record FindingFix(string Title, string Do, params ImmutableArray<(string Name, string Value)> Fields);

@@ -23,6 +23,7 @@ public static class BoxProposal
         var oldIds = old.Select(b => b.Id).ToHashSet();
         var kept = job.Decisions.Boxes.Where(b => !oldIds.Contains(b.Id)).ToList();
         var draft = new Draft(job, house, edition, kept, room);
+        WishRules.Add(draft);
         ReceptacleRules.Add(draft);
         ApplianceOutlets.Add(draft);
         LightRules.Add(draft);

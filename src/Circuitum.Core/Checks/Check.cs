@@ -15,6 +15,7 @@ public static class CheckList
 {
     private static readonly ImmutableArray<ICheck> All =
     [
+        new RoomsApart(), new WaysIn(), new DoorSwings(), new WorkingSpace(),
         new WallReceptacles(), new CounterReceptacles(), new RoomReceptacles(), new TubZone(), new LightsAndSwitches(), new Alarms(), new ApplianceBoxes(),
         new BoxesOnCircuits(), new RequiredCircuits(), new CircuitMembers(), new CircuitLoads(), new WireSizes(), new ProtectionCover(),
         new PanelChecks(), new ServiceChecks(), new Nameplates(),

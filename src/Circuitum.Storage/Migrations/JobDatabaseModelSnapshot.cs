@@ -43,6 +43,29 @@ namespace Circuitum.Storage.Migrations
                     b.ToTable("Jobs");
                 });
 
+            modelBuilder.Entity("Circuitum.Storage.PictureRow", b =>
+                {
+                    b.Property<string>("JobId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Hash")
+                        .HasMaxLength(64)
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("Bytes")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("MediaType")
+                        .IsRequired()
+                        .HasMaxLength(20)
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("JobId", "Hash");
+
+                    b.ToTable("Pictures");
+                });
+
             modelBuilder.Entity("Circuitum.Storage.RevisionRow", b =>
                 {
                     b.Property<string>("JobId")
@@ -69,6 +92,15 @@ namespace Circuitum.Storage.Migrations
                     b.HasKey("JobId", "Number");
 
                     b.ToTable("Revisions");
+                });
+
+            modelBuilder.Entity("Circuitum.Storage.PictureRow", b =>
+                {
+                    b.HasOne("Circuitum.Storage.JobRow", null)
+                        .WithMany()
+                        .HasForeignKey("JobId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
                 });
 
             modelBuilder.Entity("Circuitum.Storage.RevisionRow", b =>

@@ -2,6 +2,7 @@ using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Formats;
+using Circuitum.Formats.Dxf;
 using Circuitum.Storage;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
@@ -10,7 +11,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages;
 
 /// <summary>The list of jobs; new job and import.</summary>
-public sealed class IndexModel(JobDesk desk) : PageModel
+public sealed class IndexModel(JobDesk desk, DrawingTray tray) : PageModel
 {
     /// <summary>All jobs.</summary>
     public IReadOnlyList<JobListing> Jobs { get; private set; } = [];
@@ -18,24 +19,47 @@ public sealed class IndexModel(JobDesk desk) : PageModel
     /// <summary>What was wrong with a file or a new job.</summary>
     public IReadOnlyList<string> Problems { get; private set; } = [];
 
-    /// <summary>Shows the list.</summary>
-    public async Task OnGetAsync(CancellationToken cancel) => Jobs = await desk.ListAsync(cancel);
+    /// <summary>The starter houses.</summary>
+    public IReadOnlyList<(string File, string Text)> Starters { get; } = desk.Starters;
 
-    /// <summary>Starts a job with one empty storey.</summary>
-    public Task<IActionResult> OnPostNewAsync(string? name, string? storey, CancellationToken cancel)
+    /// <summary>Shows the list.</summary>
+    public async Task OnGetAsync(string? told, CancellationToken cancel)
     {
-        var job = new Job { Name = name?.Trim() ?? "", Storeys = [new Storey { Id = "first", Name = storey ?? "First floor", Floor = Length.Zero }] };
-        var problems = JobRules.Check(job);
-        return Finish(problems.Count == 0 ? job : null, problems, "new job", cancel);
+        Jobs = await desk.ListAsync(cancel);
+        if (told is { Length: > 0 and < 300 }) Problems = [told];
     }
 
-    /// <summary>Imports a job file.</summary>
-    public async Task<IActionResult> OnPostImportAsync(IFormFile? file, CancellationToken cancel)
+    /// <summary>Starts a job with one empty storey, or from a starter house.</summary>
+    public async Task<IActionResult> OnPostNewAsync(string? name, string? storey, string? start, CancellationToken cancel)
     {
-        if (file is null) return await Finish(null, [new Problem("file", "Choose a job file.")], "", cancel);
+        var job = new Job { Storeys = [new Storey { Id = "first", Name = string.IsNullOrWhiteSpace(storey) ? "First floor" : storey.Trim(), Floor = Length.Zero }] };
+        if (!string.IsNullOrEmpty(start))
+        {
+            var reading = await desk.StarterAsync(start, cancel);
+            if (reading.Job is null) return await Finish(null, reading.Problems, "", cancel);
+            job = reading.Job;
+        }
+
+        job = job with { Name = name?.Trim() ?? "" };
+        var problems = JobRules.Check(job);
+        return await Finish(problems.Count == 0 ? job : null, problems, "new job", cancel);
+    }
+
+    /// <summary>Imports a job file, or reads a drawing whose layers are chosen next.</summary>
+    public async Task<IActionResult> OnPostImportAsync(IFormFile? file, string? job, string? storey, CancellationToken cancel)
+    {
+        if (file is null) return await Finish(null, [new Problem("file", "Choose a job file or a drawing.")], "", cancel);
         await using var stream = file.OpenReadStream();
-        var reading = await JobFile.ReadAsync(stream, cancel);
-        return await Finish(reading.Job, reading.Problems, "import", cancel);
+        if (!file.FileName.EndsWith(".dxf", StringComparison.OrdinalIgnoreCase))
+        {
+            var reading = await JobFile.ReadAsync(stream, cancel);
+            return await Finish(reading.Job, reading.Problems, "import", cancel);
+        }
+
+        var drawing = await DxfReader.ReadAsync(stream, cancel);
+        if (drawing.Drawing is null) return await Finish(null, [new Problem("file", drawing.Problem)], "", cancel);
+        var name = new string([.. Path.GetFileNameWithoutExtension(file.FileName).Where(c => !char.IsControl(c)).Take(80)]).Trim();
+        return Redirect("/drawing/" + tray.Keep(new WaitingDrawing(name.Length == 0 ? "Imported plan" : name, drawing.Drawing, string.IsNullOrEmpty(job) ? null : job, storey)));
     }
 
     private async Task<IActionResult> Finish(Job? job, IReadOnlyList<Problem> problems, string title, CancellationToken cancel)

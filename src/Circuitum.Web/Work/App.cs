@@ -1,5 +1,5 @@
 using System.Net;
-using Circuitum.Formats;
+using Circuitum.Formats.Dxf;
 using Circuitum.Storage;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.Http.Features;
@@ -9,8 +9,8 @@ namespace Circuitum.Web.Work;
 /// <summary>Puts the application together.</summary>
 public static class App
 {
-    /// <summary>Most bytes that a request may bring: a job file and a little more.</summary>
-    private const long MostRequestBytes = JobFile.MostBytes + 100_000;
+    /// <summary>Most bytes that a request may bring: the largest file that is read, a drawing, and a little more.</summary>
+    private const long MostRequestBytes = DxfReader.MostBytes + 200_000;
 
     private const string Policy = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self' data:; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
@@ -36,9 +36,10 @@ public static class App
         builder.Services.Configure<FormOptions>(o =>
         {
             o.MultipartBodyLengthLimit = MostRequestBytes;
-            o.ValueCountLimit = 200;
+            o.ValueCountLimit = 1000;
         });
         builder.Services.AddSingleton(new JobDesk(directory));
+        builder.Services.AddSingleton<DrawingTray>();
         var app = builder.Build();
         await app.Services.GetRequiredService<JobDesk>().PrepareAsync();
         app.Use(async (context, next) =>
@@ -56,6 +57,7 @@ public static class App
         app.MapRazorPages();
         app.MapGet("/health", () => "ok");
         Downloads.Map(app);
+        Pictures.Map(app);
         await app.StartAsync();
         Console.WriteLine($"Circuitum is at {app.Urls.FirstOrDefault() ?? $"http://127.0.0.1:{port}"}");
         await app.WaitForShutdownAsync();

@@ -1,5 +1,6 @@
 using System.Text;
 using Circuitum.Formats;
+using Circuitum.Formats.Dxf;
 
 namespace Circuitum.Web.Work;
 
@@ -16,6 +17,7 @@ internal static class Downloads
             "schedule.csv" => File("\uFEFF" + ScheduleCsv.Write(a), "text/csv", $"{id}-schedule.csv"),
             "schedule.svg" => File(ScheduleSvg.Draw(a), "image/svg+xml", $"{id}-schedule.svg"),
             "analysis.json" => File(AnalysisJson.Write(a), "application/json", $"{id}-analysis.json"),
+            "plan.dxf" when a.Job.StoreyById(storey) is not null => File(DxfWriter.Write(a, storey!), "application/dxf", $"{id}-{storey}.dxf"),
             "plan.svg" when a.Job.StoreyById(storey) is not null => File(PlanSvg.Draw(a, new PlanView(storey!, PlanStage.Circuits, StandAlone: true)), "image/svg+xml", $"{id}-{storey}.svg"),
             _ => Results.NotFound(),
         };

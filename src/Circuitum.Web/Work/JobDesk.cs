@@ -3,6 +3,7 @@ using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Formats;
 using Circuitum.Storage;
 
@@ -11,7 +12,8 @@ namespace Circuitum.Web.Work;
 /// <summary>A job with its analysis.</summary>
 /// <param name="Stored">As stored.</param>
 /// <param name="Analysis">What follows from it.</param>
-public sealed record OpenJob(StoredJob Stored, JobAnalysis Analysis);
+/// <param name="Pictures">The pictures that are stored with it.</param>
+public sealed record OpenJob(StoredJob Stored, JobAnalysis Analysis, IReadOnlySet<string> Pictures);
 
 /// <summary>What the pages ask of the application: open, edit, undo, make and import jobs.</summary>
 public sealed class JobDesk(string directory)
@@ -33,6 +35,19 @@ public sealed class JobDesk(string directory)
             await using var stream = File.OpenRead(file);
             if ((await JobFile.ReadAsync(stream)).Job is { } job) await store.CreateAsync(job, "demo");
         }
+    }
+
+    private static readonly (string File, string Text)[] StarterHouses = [("cabin", "a one-room cabin with a bath"), ("bungalow", "a two-bedroom bungalow"), ("two-storey", "a two-storey family house")];
+
+    /// <summary>The starter houses: file and what it is.</summary>
+    public IReadOnlyList<(string File, string Text)> Starters => StarterHouses;
+
+    /// <summary>Reads a starter house.</summary>
+    public async Task<JobReading> StarterAsync(string name, CancellationToken cancel)
+    {
+        if (StarterHouses.All(s => s.File != name)) return new(null, [new Problem("start", "There is no such starter house.")]);
+        await using var stream = File.OpenRead(Path.Combine(AppContext.BaseDirectory, "demo", "starters", name + ".json"));
+        return await JobFile.ReadAsync(stream, cancel);
     }
 
     /// <summary>All jobs.</summary>
@@ -67,6 +82,28 @@ public sealed class JobDesk(string directory)
         return await store.SaveAsync(id, stamp, result.Job, command.Title, cancel) ? "" : Stale;
     }
 
+    /// <summary>A stored picture of a job, or none.</summary>
+    public async Task<PictureRow?> PictureAsync(string id, string hash, CancellationToken cancel)
+    {
+        await using var store = JobStore.Connect(directory);
+        return await store.PictureAsync(id, hash, cancel);
+    }
+
+    /// <summary>Stores a picture and lays it under a storey, forty feet wide until its scale is set. Gives a sentence when it was not done.</summary>
+    public async Task<string> LayUnderAsync(string id, int stamp, string storey, byte[] bytes, CancellationToken cancel)
+    {
+        var (picture, problem) = PictureFile.Look(bytes);
+        if (picture is null) return problem;
+        await using (var store = JobStore.Connect(directory))
+        {
+            if (!await store.AddPictureAsync(id, picture.Hash, picture.MediaType, bytes, cancel)) return $"A job keeps {JobStore.MostPictures} pictures at most.";
+        }
+
+        var width = Length.Feet(40);
+        var under = new Underlay { Storey = storey, Picture = picture.Hash, Width = width, Height = Length.Inches(width.InInches * picture.Height / picture.Width) };
+        return await EditAsync(id, stamp, new EditJob(job => job with { Underlays = [.. job.Underlays.Where(u => u.Storey != storey), under] }, "lay picture under"), cancel);
+    }
+
     /// <summary>Undoes or redoes.</summary>
     public async Task<string> StepAsync(string id, int stamp, bool back, CancellationToken cancel)
     {
@@ -83,6 +120,7 @@ public sealed class JobDesk(string directory)
         if (open.TryGetValue(id, out var there) && await store.StampAsync(id, cancel) == there.Stored.Stamp) return there;
         if (await store.GetAsync(id, cancel) is not { } stored) return null;
         if (open.Count >= MostCached) open.Clear();
-        return open[id] = new OpenJob(stored, Analyzer.Analyze(stored.Job));
+        var pictures = stored.Job.Underlays.Length > 0 ? await store.PicturesAsync(id, cancel) : new HashSet<string>();
+        return open[id] = new OpenJob(stored, Analyzer.Analyze(stored.Job), pictures);
     }
 }

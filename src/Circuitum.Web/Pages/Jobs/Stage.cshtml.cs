@@ -25,6 +25,9 @@ public sealed class StageModel(JobDesk desk) : PageModel
     /// <summary>What is picked: a kind, a colon and an id.</summary>
     [BindProperty(SupportsGet = true)] public string Pick { get; set => field = value ?? ""; } = "";
 
+    /// <summary>A sentence from a file that was not taken.</summary>
+    [BindProperty(SupportsGet = true)] public string? Told { get; set; }
+
     /// <summary>The storey that is shown.</summary>
     [BindProperty(SupportsGet = true)] public string Storey { get; set => field = value ?? ""; } = "";
 
@@ -82,12 +85,12 @@ public sealed class StageModel(JobDesk desk) : PageModel
     /// <summary>How far a stage is, in a word.</summary>
     public string Progress(string stage)
     {
-        var prefix = stage switch { "boxes" => "box.", "circuits" => "circuit.", "panel" => "panel.", _ => "-" };
+        var prefix = stage switch { "rooms" => "plan.", "boxes" => "box.", "circuits" => "circuit.", "panel" => "panel.", _ => "-" };
         var must = A.Findings.Count(f => f.Severity == Severity.Must && (f.RuleId.StartsWith(prefix, StringComparison.Ordinal) || (stage == "circuits" && (f.RuleId.StartsWith("wire.", StringComparison.Ordinal) || f.RuleId.StartsWith("protect.", StringComparison.Ordinal))) || (stage == "panel" && f.RuleId.StartsWith("service.", StringComparison.Ordinal))));
         return stage switch
         {
             "job" => A.Edition.Id,
-            "rooms" => Job.Rooms.Length == 0 ? "none yet" : $"{Job.Rooms.Length} rooms",
+            "rooms" => Job.Rooms.Length == 0 ? "none yet" : must > 0 ? $"{must} to mend" : $"{Job.Rooms.Length} rooms",
             "boxes" when Job.Decisions.Boxes.Length == 0 => "none yet",
             "circuits" when A.Circuits.Length == 0 => "none yet",
             "panel" when A.SpacesUsed == 0 => "none yet",
@@ -99,10 +102,15 @@ public sealed class StageModel(JobDesk desk) : PageModel
     }
 
     /// <summary>The plan as SVG.</summary>
-    public string Plan() => PlanSvg.Draw(A, new PlanView(Storey, Stage switch { "boxes" => PlanStage.Boxes, "circuits" or "findings" => PlanStage.Circuits, _ => PlanStage.Rooms }, Pick, Pictures: $"/jobs/{Id}/pictures/"));
+    public string Plan() => PlanSvg.Draw(A, new PlanView(Storey, Stage switch { "boxes" => PlanStage.Boxes, "circuits" or "findings" => PlanStage.Circuits, _ => PlanStage.Rooms }, Pick, Pictures: Under is { } under && Open.Pictures.Contains(under.Picture) ? $"/jobs/{Id}/pictures/" : ""));
 
     /// <summary>Shows the stage.</summary>
-    public async Task<IActionResult> OnGetAsync(CancellationToken cancel) => await Load(cancel) ? Show() : NotFound();
+    public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
+    {
+        if (!await Load(cancel)) return NotFound();
+        if (Told is { Length: > 0 and < 300 }) Refusal = Told;
+        return Show();
+    }
 
     /// <summary>The derivation behind a number.</summary>
     public async Task<IActionResult> OnGetWhyAsync(string key, CancellationToken cancel) =>

@@ -1,0 +1,48 @@
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.BoxLayout;
+
+/// <summary>
+/// Honours the owner's wishes before the walls are walked, so that what is wished for counts toward the reach: a
+/// receptacle behind a desk or a television, one on either side of a bed's head, a capped box for what comes later.
+/// </summary>
+internal static class WishRules
+{
+    // Half a wide bed and a hand's breadth of night table.
+    private static readonly Length BesideBed = Length.Inches(36);
+
+    internal static void Add(Draft draft)
+    {
+        foreach (var shape in draft.Rooms)
+        {
+            foreach (var wish in draft.Job.Wishes.Where(w => w.Room == shape.Room.Id))
+            {
+                var (wall, along, _) = shape.Nearest(wish.At);
+                var kind = wish.Kind == WishKind.Future ? BoxKind.Provision : BoxKind.Receptacle;
+                foreach (var at in wish.Kind == WishKind.Bed ? new[] { along - BesideBed, along + BesideBed } : [along]) Put(draft, shape, wall, at, kind);
+            }
+        }
+    }
+
+    private static void Put(Draft draft, RoomShape shape, int wall, Length wanted, BoxKind kind)
+    {
+        var (least, most) = (Length.Inches(4), shape.Walls[wall].Length - Length.Inches(4));
+        if (most < least) return;
+        var height = draft.Job.Preferences.ReceptacleBottom + Length.Inches(2);
+
+        // In a doorway there is no wall: the nearest place beside it serves.
+        for (var away = 0; away <= 60; away += 2)
+        {
+            foreach (var side in new[] { 1, -1 })
+            {
+                var along = Length.Min(most, Length.Max(least, wanted + Length.Inches(away * side))).RoundTo(Length.Inches(1));
+                if (ReceptacleRules.InOpening(shape, wall, along, 2, windowsToo: false)) continue;
+                var there = draft.All.Any(b => b.Room == shape.Room.Id && b.Wall == wall && b.Kind == kind && (b.Along - along).Abs() < Length.Inches(18));
+                if (!there) draft.Add(new Box { Kind = kind, Room = shape.Room.Id, Wall = wall, Along = along, Height = height });
+                return;
+            }
+        }
+    }
+}
