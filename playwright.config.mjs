@@ -6,7 +6,7 @@ export default defineConfig({
   timeout: 150_000,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
-  use: {
+  use: { actionTimeout: 12_000,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

@@ -15,6 +15,8 @@ public class House
 {
     private readonly Job rooms = Demo();
     private readonly Job planned = Planner.PlanAll(Demo());
+    private readonly Job big = BigHouse.Make();
+    private readonly Circuitum.Core.Analysis.JobAnalysis bigAnalysis = Analyzer.Analyze(BigHouse.Make());
 
     [Benchmark]
     public int Analyze() => Analyzer.Analyze(planned).Findings.Length;
@@ -26,13 +28,25 @@ public class House
     public int Circuits() => CircuitPlanning.Afresh(planned).Decisions.Circuits.Length;
 
     [Benchmark]
+    public int AnalyzeBig() => Analyzer.Analyze(big).Findings.Length;
+
+    [Benchmark]
+    public int CheckBig() => Circuitum.Core.Intake.JobRules.Check(big).Count;
+
+    [Benchmark]
+    public int WriteBig() => JobFile.Write(big).Length;
+
+    [Benchmark]
+    public int DrawBig() => PlanSvg.Draw(bigAnalysis, new PlanView("first", PlanStage.Rooms)).Length;
+
+    [Benchmark]
     public int PlanAll() => Planner.PlanAll(rooms).Decisions.Spaces.Length;
 
     /// <summary>Medians of 200 runs after 50 to warm up, in one process.</summary>
     internal static void Quick()
     {
         var house = new House();
-        foreach (var (name, work) in new (string, Func<int>)[] { ("analyze", house.Analyze), ("propose boxes", house.Propose), ("circuits afresh", house.Circuits), ("plan all", house.PlanAll) })
+        foreach (var (name, work) in new (string, Func<int>)[] { ("analyze", house.Analyze), ("propose boxes", house.Propose), ("circuits afresh", house.Circuits), ("plan all", house.PlanAll), ("big analyze", house.AnalyzeBig), ("big check", house.CheckBig), ("big write", house.WriteBig), ("big draw", house.DrawBig) })
         {
             for (var i = 0; i < 50; i++) work();
             var times = Enumerable.Range(0, 200).Select(_ =>

@@ -45,7 +45,7 @@ internal static class PlanHouse
         {
             var key = $"wall:{room.Room.Id}:{wall.Index}";
             var axis = Math.Abs(wall.Dx) > 0.99 ? "y" : Math.Abs(wall.Dy) > 0.99 ? "x" : "n";
-            Line(w, $"wall axis-{axis}{Picked(view, key)}", room.On(wall.Index, Length.Zero, -1.5), room.On(wall.Index, wall.Length, -1.5), ("data-pick", key), ("data-drag", key), ("data-axis", axis));
+            Line(w, $"wall axis-{axis}{Picked(view, key)}", room.On(wall.Index, Length.Zero, -1.5), room.On(wall.Index, wall.Length, -1.5), ("data-drag", key), ("data-axis", axis), ("data-at", N(axis == "x" ? wall.A.X.InInches : wall.A.Y.InInches)));
         }
     }
 
@@ -75,7 +75,7 @@ internal static class PlanHouse
                     break;
             }
 
-            Line(w, $"hit-line{Picked(view, key)}", p, q, ("data-pick", key), ("data-drag", key));
+            Line(w, $"hit-line{Picked(view, key)}", p, q, ("data-drag", key));
         }
     }
 

@@ -302,4 +302,15 @@ public class DraftingTests
             LengthText.Parse(LengthText.Show(length)).ShouldBe(length);
         }
     }
+
+    [Fact]
+    public void A_way_goes_straight_or_round_the_corner_of_an_ell()
+    {
+        var room = new RoomShape(Sample.Rect("a", RoomKind.Den, 0, 0, 10, 10) with { Outline = [Sample.P(0, 0), Sample.P(20, 0), Sample.P(20, 5), Sample.P(5, 5), Sample.P(5, 20), Sample.P(0, 20)] });
+        WalkRoute.Between(room, Sample.P(1, 1), Sample.P(19, 1)).ShouldNotBeNull().Length.InFeet.ShouldBe(18, 0.01);
+        var round = WalkRoute.Between(room, Sample.P(19, 4.5), Sample.P(4.5, 19)).ShouldNotBeNull();
+        round.Points.Length.ShouldBe(3);
+        round.Length.InFeet.ShouldBe(2 * Math.Sqrt((14 * 14) + (0.5 * 0.5)), 0.2);
+        WalkRoute.Between(room, Sample.P(0, 10), Sample.P(0, 15)).ShouldNotBeNull().Length.InFeet.ShouldBe(5, 0.1);
+    }
 }

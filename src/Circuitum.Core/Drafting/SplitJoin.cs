@@ -80,6 +80,7 @@ public static class SplitJoin
     /// <summary>Makes one room of two that share a wall; the partition and its doors go. The first one's name stays.</summary>
     public static (Job? Job, string Problem) Join(Job job, string first, string second)
     {
+        job = Turn.Clockwise(Turn.Clockwise(job, first), second);
         var house = HouseShape.Of(job);
         var (a, b) = (house[first], house[second]);
         var between = a.Walls.SelectMany(w => house.Facing(a, w.Index).Where(f => f.Room == b).Select(f => (Wall: w, Facing: f))).ToList();

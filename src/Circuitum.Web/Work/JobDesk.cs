@@ -79,7 +79,12 @@ public sealed class JobDesk(string directory)
         if (stored.Stamp != stamp) return Stale;
         var result = command.Apply(stored.Job);
         if (result.Job is null) return result.Problem;
-        return await store.SaveAsync(id, stamp, result.Job, command.Title, cancel) ? "" : Stale;
+        if (!await store.SaveAsync(id, stamp, result.Job, command.Title, cancel)) return Stale;
+
+        // What was just written need not be read again: the next page shows it.
+        var saved = stored with { Job = result.Job, Stamp = stamp + 1, Undo = command.Title, Redo = null };
+        open[id] = new OpenJob(saved, Analyzer.Analyze(result.Job), await Pictures(store, id, result.Job, cancel));
+        return "";
     }
 
     /// <summary>A stored picture of a job, or none.</summary>
@@ -120,7 +125,9 @@ public sealed class JobDesk(string directory)
         if (open.TryGetValue(id, out var there) && await store.StampAsync(id, cancel) == there.Stored.Stamp) return there;
         if (await store.GetAsync(id, cancel) is not { } stored) return null;
         if (open.Count >= MostCached) open.Clear();
-        var pictures = stored.Job.Underlays.Length > 0 ? await store.PicturesAsync(id, cancel) : new HashSet<string>();
-        return open[id] = new OpenJob(stored, Analyzer.Analyze(stored.Job), pictures);
+        return open[id] = new OpenJob(stored, Analyzer.Analyze(stored.Job), await Pictures(store, id, stored.Job, cancel));
     }
+
+    private static async Task<IReadOnlySet<string>> Pictures(JobStore store, string id, Job job, CancellationToken cancel) =>
+        job.Underlays.Length > 0 ? await store.PicturesAsync(id, cancel) : new HashSet<string>();
 }

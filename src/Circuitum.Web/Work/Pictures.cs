@@ -9,7 +9,7 @@ internal static class Pictures
 {
     internal static void Map(WebApplication app)
     {
-        app.MapGet("/jobs/{id}/pictures/{hash:regex(^[[0-9a-f]]{{64}}$)}", async Task<Results<FileContentHttpResult, NotFound>> (string id, string hash, JobDesk desk, CancellationToken cancel) =>
+        app.MapGet("/jobs/{id}/pictures/{hash:regex(^[0-9a-f]{{64}}$)}", async Task<Results<FileContentHttpResult, NotFound>> (string id, string hash, JobDesk desk, CancellationToken cancel) =>
             await desk.PictureAsync(id, hash, cancel) is { } picture ? TypedResults.File(picture.Bytes, picture.MediaType) : TypedResults.NotFound());
         app.MapPost("/jobs/{id}/pictures", async (string id, HttpContext context, IAntiforgery tokens, JobDesk desk, CancellationToken cancel) =>
         {

@@ -1,7 +1,7 @@
 // Keys, derivations, findings, and what happens after each answer.
 import { address, memory, send, visit, work } from './desk.js';
 import { drawingKey, nudgePlan, setTool } from './draft.js';
-import { settleView, zoom } from './view.js';
+import { forgetFrame, settleView, zoom } from './view.js';
 
 async function why(key) {
   const { job, stage } = work().dataset;
@@ -72,14 +72,18 @@ function settle() {
   if (!work()?.dataset.storey) return;
   const { job, storey, stage, pick } = work().dataset;
   if (memory.job !== job || memory.storey !== storey) Object.assign(memory, { job, storey, zoom: 1, x: 0, y: 0 });
-  if (memory.stage !== stage) Object.assign(memory, { stage, tool: '' });
+  if (memory.stage !== stage) {
+    Object.assign(memory, { stage, tool: '' });
+    forgetFrame();
+  }
   settleView();
   setTool(memory.tool);
   const here = address(pick);
   if (location.pathname + location.search !== here && document.querySelector('.head')) history.replaceState(null, '', here);
 }
-document.addEventListener('htmx:afterSettle', settle);
-window.addEventListener('resize', settle);
+// Right after the swap, before the browser has laid anything out.
+document.addEventListener('htmx:afterSwap', settle);
+window.addEventListener('resize', () => { forgetFrame(); settle(); });
 document.addEventListener('htmx:responseError', e => {
   const box = Object.assign(document.createElement('div'), { className: 'notice stop', role: 'alert', textContent: e.detail.xhr.status === 0 ? 'The program does not answer. The last edit was not made.' : 'That edit was not made. Load the page again and repeat it.' });
   work()?.querySelector('.strip')?.after(box);

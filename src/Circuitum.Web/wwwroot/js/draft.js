@@ -35,10 +35,12 @@ function sketch(...shapes) {
 
 const lines = axis => (plan().dataset[axis === 'x' ? 'snapX' : 'snapY'] ?? '').split(' ').filter(Boolean).map(Number);
 
-function snapOne(value, axis) {
+// A wall that is dragged is not drawn to the lines that it makes itself.
+function snapOne(value, axis, own = null) {
   const reach = 9 * perPixel();
   let best = Math.round(value * 2) / 2, nearest = reach;
   for (const line of lines(axis)) {
+    if (own !== null && Math.abs(line - own) < 10) continue;
     if (Math.abs(line - value) < nearest) [best, nearest] = [line, Math.abs(line - value)];
   }
   return best;
@@ -95,7 +97,7 @@ function corner(at) {
 
 // The one field that stands over the plan: a dimension, a side, a size, the length between two points.
 export function ask(text, value, x, y, then) {
-  const form = document.getElementById('type-over');
+  const form = document.querySelector('.type-over');
   const input = form.querySelector('input');
   form.hidden = false;
   form.querySelector('span').textContent = text;
@@ -172,6 +174,9 @@ document.addEventListener('pointermove', e => {
   else if (drag.svg === plan()) pan(drag.view, dx, dy);
 });
 
+// A wall goes from its face, wherever on its thickness it was taken.
+const wallTo = (mark, by, axis) => snapOne(Number(mark.dataset.at) + by, axis, Number(mark.dataset.at));
+
 function follow(e, dx, dy) {
   const { mark } = drag;
   const unit = 1 / drag.svg.getScreenCTM().a;
@@ -179,8 +184,8 @@ function follow(e, dx, dy) {
   const wall = mark.dataset.drag?.startsWith('wall:');
   if (wall) {
     const to = place(e);
-    if (mark.dataset.axis === 'x') [x, y] = [snapOne(to[0], 'x') - drag.at[0], 0];
-    if (mark.dataset.axis === 'y') [x, y] = [0, snapOne(to[1], 'y') - drag.at[1]];
+    if (mark.dataset.axis === 'x') [x, y] = [wallTo(mark, x, 'x') - mark.dataset.at, 0];
+    if (mark.dataset.axis === 'y') [x, y] = [0, wallTo(mark, y, 'y') - mark.dataset.at];
     sketch(label(to[0] + 14 * unit, to[1] - 10 * unit, feet(x || y)));
   }
   mark.classList.add('dragged');
@@ -209,8 +214,8 @@ function press(e, d) {
   if (dim) return askDimension(dim, e);
   if (d.svg === plan() && memory.tool) return useTool(d.at);
   if (e.target.closest?.('[data-why]')) return;
-  const pick = e.target.closest?.('[data-pick]');
-  if (pick) visit(pick.dataset.pick);
+  const pick = e.target.closest?.('[data-pick], [data-drag]');
+  if (pick) visit(pick.dataset.pick ?? pick.dataset.drag);
 }
 
 function useTool([x, y]) {
@@ -248,7 +253,9 @@ function drop(e, d) {
   else if (mark.dataset.drag === 'under') send({ do: 'edit-under', what: 'move', storey: work().dataset.storey, dx: x - d.at[0], dy: y - d.at[1] });
   else if (mark.dataset.drag.startsWith('wall:')) {
     const [, room, wall] = mark.dataset.drag.split(':');
-    send({ do: 'move-wall', room, wall, x: snapOne(x, 'x'), y: snapOne(y, 'y'), alone: e.shiftKey ? 'on' : '' });
+    const [dx, dy] = [x - d.at[0], y - d.at[1]];
+    const to = mark.dataset.axis === 'n' ? [x, y] : [wallTo(mark, dx, 'x'), wallTo(mark, dy, 'y')];
+    send({ do: 'move-wall', room, wall, x: to[0], y: to[1], alone: e.shiftKey ? 'on' : '' });
   } else {
     // The thing was taken somewhere along its width; what counts is where its middle goes.
     const box = mark.getBBox();

@@ -7,11 +7,15 @@ const shown = { zoom: 1, x: 0, y: 0 };
 
 const home = svg => (svg.dataset.home ??= svg.getAttribute('viewBox')).split(' ').map(Number);
 
+// The frame's size is asked for only when it may have changed: asking makes the browser lay out a fresh drawing twice.
+let frame = null;
+export const forgetFrame = () => { frame = null; };
+
 // How many inches of the plan one pixel shows at zoom 1; the drawing is centred in its frame.
 function scale(svg) {
   const [, , w, h] = home(svg);
-  const frame = svg.parentElement;
-  return Math.max(w / frame.clientWidth, h / frame.clientHeight);
+  frame ??= [svg.parentElement.clientWidth, svg.parentElement.clientHeight];
+  return Math.max(w / frame[0], h / frame[1]);
 }
 
 export function settleView() {

@@ -1,0 +1,247 @@
+import { test, expect } from './house.mjs';
+import { bigHouse } from './bighouse.mjs';
+
+// Where a place of the plan lies on the screen.
+const at = (page, x, y) => page.locator('.plan').evaluate((svg, [x, y]) => {
+  const m = svg.getScreenCTM();
+  return [x * m.a + m.e, y * m.d + m.f];
+}, [x, y]);
+
+async function dragTo(page, from, to) {
+  const [x, y] = await at(page, ...from), [u, v] = await at(page, ...to);
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move((x + u) / 2, (y + v) / 2, { steps: 3 });
+  await page.mouse.move(u, v, { steps: 2 });
+  await page.mouse.up();
+}
+
+async function clickAt(page, x, y) {
+  await page.mouse.click(...await at(page, x, y));
+}
+
+// After an edit the whole page part is a new one with the next stamp.
+async function edited(page, act) {
+  const stamp = Number(await page.locator('#work').getAttribute('data-stamp'));
+  await act();
+  await expect.poll(async () => Number(await page.locator('#work').getAttribute('data-stamp'))).toBeGreaterThan(stamp);
+}
+
+async function start(page, house, name) {
+  await page.goto(house.url);
+  await page.getByLabel('Name').fill(name);
+  await page.getByRole('button', { name: 'Start the job' }).click();
+  await expect(page.locator('.plan')).toBeVisible();
+}
+
+async function openNext(page, name) {
+  await page.locator('summary', { hasText: 'Add a storey' }).click();
+  const form = page.locator('form', { has: page.getByRole('button', { name: 'Add storey' }) });
+  await form.getByLabel('Name').fill(name);
+  await form.getByLabel('Floor over the first').fill("9'6");
+  await edited(page, () => form.getByRole('button', { name: 'Add storey' }).click());
+  await page.getByRole('link', { name, exact: true }).click();
+  await expect(page.locator('.floor')).toHaveCount(0);
+}
+
+test('three storeys: one by mouse, one by keyboard, one from a drawing that comes back the same', async ({ page, house }) => {
+  await start(page, house, 'Wren House');
+
+  // By mouse: two rooms drawn, a door and a window clicked, a wall dragged, a dimension typed over.
+  await page.locator('#tool').selectOption('room');
+  await edited(page, () => dragTo(page, [10, 10], [154, 130]));
+  await edited(page, () => dragTo(page, [158, 10], [290, 130]));
+  await expect(page.locator('.list')).toContainText("12'-0\" x 10'-0\"");
+  await page.locator('#tool').selectOption('hinged');
+  const [x] = (await page.locator('[data-drag="wall:room-1:1"]').getAttribute('x1')).split(' ').map(Number);
+  await edited(page, () => clickAt(page, x, 70));
+  await expect(page.locator('.ticket h2')).toHaveText('hinged to Room 2');
+  await page.locator('#tool').selectOption('window');
+  await edited(page, () => clickAt(page, 80, 8));
+  await expect(page.locator('.ticket h2')).toHaveText('window to outside');
+  await page.locator('body').press('v');
+  await edited(page, () => dragTo(page, [x, 40], [x + 24, 40]));
+  await expect(page.locator('.list')).toContainText("14'-0\" x 10'-0\"");
+  await clickAt(page, 60, 70);
+  await page.locator('[data-dim="wall:room-1:0"]').click();
+  await page.locator('.type-over input').fill("13'6");
+  await edited(page, () => page.keyboard.press('Enter'));
+  await expect(page.locator('.list')).toContainText("13'-6\" x 10'-0\"");
+  for (let i = 0; i < 2; i++) await edited(page, () => page.keyboard.press('u'));
+  await expect(page.locator('.list')).toContainText("12'-0\" x 10'-0\"");
+
+  // By keyboard alone.
+  await openNext(page, 'Second floor');
+  const type = async (label, value) => { await page.getByLabel(label).first().focus(); await page.keyboard.type(value); };
+  await type('Name', 'Loft');
+  await type('Size', '14 x 11');
+  await edited(page, () => page.keyboard.press('Enter'));
+  await type('Name', 'Store');
+  await type('Size', "6'6 x 11");
+  await edited(page, () => page.keyboard.press('Enter'));
+  const wall = page.locator('.chips a', { hasText: 'east 11' });
+  await page.locator('.list a', { hasText: 'Loft' }).focus();
+  await page.keyboard.press('Enter');
+  await wall.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.ticket h2')).toHaveText('Loft, east wall');
+  const put = page.locator('form', { has: page.getByRole('button', { name: 'Put on the wall' }) });
+  const choose = async (what, from) => {
+    await put.locator('select[name=what]').focus();
+    await page.keyboard.type(what);
+    await put.getByLabel('From the corner').focus();
+    await page.keyboard.press('Control+A');
+    await page.keyboard.type(from);
+  };
+  await put.getByLabel('Leads to').focus();
+  await page.keyboard.type('Store');
+  await choose('hinged', "3'");
+  await edited(page, () => page.keyboard.press('Enter'));
+  await expect(page.locator('.plan .leaf')).toHaveCount(1);
+  await page.locator('.ticket a', { hasText: 'Store' }).first().focus();
+  await page.keyboard.press('Enter');
+  await page.locator('.chips a', { hasText: 'north' }).focus();
+  await page.keyboard.press('Enter');
+  await choose('window', "1'");
+  await edited(page, () => page.keyboard.press('Enter'));
+  await expect(page.locator('.plan .glass')).toHaveCount(2);
+  await page.locator('.chips a, .list a', { hasText: 'Store' }).first().focus();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.ticket h2')).toHaveText('Store');
+
+  // From a drawing: the second floor goes out and comes in again as the third.
+  const out = await (await page.request.get(`${house.url}/jobs/wren-house/files/plan.dxf?storey=second-floor`)).text();
+  await openNext(page, 'Third floor');
+  await page.locator('summary', { hasText: 'Import a drawing' }).click();
+  await page.getByLabel('Drawing (ASCII DXF)').setInputFiles({ name: 'Third.dxf', mimeType: 'application/dxf', buffer: Buffer.from(out) });
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await expect(page.getByLabel('ROOMS holds')).toHaveValue('rooms');
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'What was taken' })).toContainText('2 closed outlines');
+  await expect(page.getByRole('region', { name: 'What was taken' })).toContainText('1 doors and 1 windows');
+  await page.getByRole('link', { name: 'Open the plan' }).click();
+  await expect(page.locator('.plan .floor')).toHaveCount(2);
+  const again = await (await page.request.get(`${house.url}/jobs/wren-house/files/plan.dxf?storey=third-floor`)).text();
+  expect(again).toBe(out);
+});
+
+test('a starter house, mirrored, copied, printed; a room split and joined again', async ({ page, house }) => {
+  await page.goto(house.url);
+  await page.getByLabel('Name').fill('Starling');
+  await page.getByLabel('Begin with').selectOption({ label: 'a two-bedroom bungalow' });
+  await page.getByRole('button', { name: 'Start the job' }).click();
+  await expect(page.locator('.plan .floor')).toHaveCount(9);
+  await page.locator('summary', { hasText: 'Whole house' }).click();
+  await edited(page, () => page.getByRole('button', { name: 'Mirror east and west' }).click());
+  await page.locator('.list a', { hasText: 'Bedroom 2' }).click();
+  await page.locator('.ticket .chips a').filter({ hasText: /^south 11/ }).first().click();
+  const split = page.locator('form', { has: page.getByRole('button', { name: 'Split' }) });
+  await split.getByLabel('From the corner').fill("8'6");
+  await split.getByLabel('New room').fill('Dressing room');
+  await edited(page, () => split.getByRole('button', { name: 'Split' }).click());
+  await expect(page.locator('.list')).toContainText('Dressing room');
+  await page.locator('.list a', { hasText: 'Bedroom 2' }).click();
+  await page.getByLabel('Beside it').selectOption({ label: 'Dressing room' });
+  await page.getByRole('button', { name: 'Join the two' }).click();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await expect(page.locator('.list')).not.toContainText('Dressing room');
+  await page.getByRole('link', { name: 'Print the plan' }).click();
+  await expect(page.locator('.plan-sheet .dim-text').first()).toBeVisible();
+  const pdf = (await page.pdf({ format: 'Letter' })).toString('latin1');
+  expect(pdf.match(/\/Type \/Page\b/g).length).toBeLessThanOrEqual(2);
+});
+
+test('a picture is laid under, scaled by two points and traced', async ({ page, house }) => {
+  await start(page, house, 'Trace House');
+  await page.locator('summary', { hasText: 'Picture to trace' }).click();
+  await page.getByLabel('PNG or JPEG').setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: Buffer.from('not a picture') });
+  await page.getByRole('button', { name: 'Lay it under the storey' }).click();
+  await expect(page.getByRole('alert')).toContainText('not a PNG or JPEG');
+  await page.locator('summary', { hasText: 'Picture to trace' }).click();
+  await page.getByLabel('PNG or JPEG').setInputFiles('docs/screenshots/rooms.png');
+  await page.getByRole('button', { name: 'Lay it under the storey' }).click();
+  await expect(page.locator('.under')).toHaveAttribute('width', '480');
+  await page.locator('#tool').selectOption('scale');
+  await clickAt(page, 100, 100);
+  await clickAt(page, 220, 100);
+  await page.locator('.type-over input').fill("20'");
+  await edited(page, () => page.keyboard.press('Enter'));
+  await expect.poll(async () => Number(await page.locator('.under').getAttribute('width'))).toBeCloseTo(960, -1);
+  await page.getByLabel('Strength, percent').fill('30');
+  await edited(page, () => page.getByRole('button', { name: 'Dim' }).click());
+  await expect(page.locator('.under')).toHaveAttribute('opacity', '0.3');
+  await page.locator('#tool').selectOption('room');
+  await edited(page, () => dragTo(page, [100, 100], [300, 250]));
+  await edited(page, () => page.getByRole('button', { name: 'Undo draw room' }).click());
+  await edited(page, () => page.getByRole('button', { name: 'Remove the picture' }).click());
+  await expect(page.locator('.under')).toHaveCount(0);
+});
+
+// From pointer up to the next frame that shows the answer.
+async function measure(page, moves) {
+  const times = [];
+  for (const [from, to] of moves) {
+    await page.evaluate(() => {
+      const stamp = document.getElementById('work').dataset.stamp;
+      window.took = new Promise((done, fail) => document.addEventListener('pointerup', () => {
+        setTimeout(() => fail(new Error(document.querySelector('[role=alert]')?.textContent ?? 'no answer')), 5000);
+        const began = performance.now();
+        const look = () => document.getElementById('work')?.dataset.stamp === stamp ? requestAnimationFrame(look) : requestAnimationFrame(() => done(performance.now() - began));
+        look();
+      }, { once: true }));
+    });
+    await dragTo(page, from, to);
+    times.push(await page.evaluate(() => window.took));
+  }
+  times.sort((a, b) => a - b);
+  return { median: times[times.length >> 1], most: times[Math.ceil(times.length * 0.95) - 1] };
+}
+
+async function frames(page) {
+  const box = await page.locator('.canvas').boundingBox();
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.evaluate(() => {
+    window.ticks = [];
+    const tick = t => { window.ticks.push(t); window.ticking = requestAnimationFrame(tick); };
+    requestAnimationFrame(tick);
+  });
+  await page.mouse.move(x, y);
+  for (let i = 0; i < 12; i++) await page.mouse.wheel(0, i % 2 ? 120 : -240);
+  await page.mouse.down();
+  await page.mouse.move(x + 200, y + 80, { steps: 40 });
+  await page.mouse.up();
+  const ticks = await page.evaluate(() => { cancelAnimationFrame(window.ticking); return window.ticks; });
+  const gaps = ticks.slice(1).map((t, i) => t - ticks[i]).sort((a, b) => a - b);
+  return 1000 / (gaps.reduce((a, b) => a + b, 0) / gaps.length);
+}
+
+for (const [name, make, room] of [['the demo house', null, 'room:living'], ['60 rooms and 400 openings', bigHouse, 'room:r14']]) {
+  test(`edits and zoom are quick on ${name}`, async ({ page, house }) => {
+    let job = 'tamarack-row';
+    if (make) {
+      await page.goto(house.url);
+      await page.getByLabel('Job file or DXF').setInputFiles({ name: 'big.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(make())) });
+      await page.getByRole('button', { name: 'Import' }).click();
+      await expect(page.locator('.plan .floor')).toHaveCount(60);
+      await expect(page.locator('.hit-line')).toHaveCount(400);
+      job = 'big-house';
+    }
+    await page.goto(`${house.url}/jobs/${job}/rooms`);
+    // A wish in the middle of a room goes to and fro: each drop is checked, stored, analysed and drawn like any edit.
+    const { x, y, width, height } = await page.locator(`.floor[data-pick="${room}"]`).evaluate(e => { const b = e.getBBox(); return { x: b.x, y: b.y, width: b.width, height: b.height }; });
+    const [cx, cy] = [x + width / 2, y + height / 3];
+    await page.locator('#tool').selectOption('desk');
+    await edited(page, () => clickAt(page, cx - 20, cy));
+    await page.locator('body').press('v');
+    const moves = Array.from({ length: 24 }, (_, i) => i % 2 ? [[cx + 20, cy], [cx - 20, cy]] : [[cx - 20, cy], [cx + 20, cy]]);
+    const { median, most } = await measure(page, moves);
+    await page.locator('[data-zoom="fit"]').click();
+    await page.waitForTimeout(300);
+    const rate = await frames(page);
+    console.log(`${name}: edit median ${median.toFixed(0)} ms, 95th ${most.toFixed(0)} ms, zoom and pan ${rate.toFixed(0)} frames a second`);
+    // The goals are 100 and 200 ms and 50 frames on a desk machine; a small test machine that draws without a graphics
+    // card gets room, and docs/performance.md says what was measured.
+    expect(median).toBeLessThan(make ? 400 : 250);
+    expect(rate).toBeGreaterThan(25);
+  });
+}
