@@ -51,6 +51,7 @@ public static class JobFile
             using var document = JsonDocument.Parse(utf8, new JsonDocumentOptions { MaxDepth = 32 });
             if (document.RootElement.ValueKind != JsonValueKind.Object) return Bad("", "This is not a job file: it does not hold one object.");
             if (Head(document.RootElement) is { } problem) return new(null, [problem]);
+            if (EmptyEntry(document.RootElement) is { } empty) return Bad(empty.TrimStart('.'), "This entry of the list is empty (null). Take it out.");
             var job = document.RootElement.Deserialize<Job>(Options);
             if (job is null) return Bad("", "This is not a job file.");
             var problems = JobRules.Check(job);
@@ -78,6 +79,28 @@ public static class JobFile
         return null;
     }
 
+    // A list with a null in it would only be found out by what trips over it. The path is put together on the way back.
+    private static string? EmptyEntry(JsonElement element)
+    {
+        if (element.ValueKind == JsonValueKind.Object)
+        {
+            foreach (var field in element.EnumerateObject())
+            {
+                if (EmptyEntry(field.Value) is { } inner) return $".{JobRules.Short(field.Name)}{inner}";
+            }
+        }
+        else if (element.ValueKind == JsonValueKind.Array)
+        {
+            foreach (var (entry, i) in element.EnumerateArray().Select((e, i) => (e, i)))
+            {
+                if (entry.ValueKind == JsonValueKind.Null) return $"[{i}]";
+                if (EmptyEntry(entry) is { } inner) return $"[{i}]{inner}";
+            }
+        }
+
+        return null;
+    }
+
     private static JobReading Bad(string field, string sentence) => new(null, [new Problem(field, sentence)]);
 
     private static string Path(string? path) => path is null or "$" ? "" : path.StartsWith("$.", StringComparison.Ordinal) ? path[2..] : path;
@@ -99,6 +122,7 @@ public static class JobFile
             DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
             WriteIndented = indented,
             MaxDepth = 32,
+            RespectNullableAnnotations = true,
             Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
         };
         options.Converters.Add(new LengthConverter());

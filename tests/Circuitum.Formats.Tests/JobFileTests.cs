@@ -2,6 +2,7 @@ using System.Text;
 using System.Text.Json.Nodes;
 using Circuitum.Core;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using NJsonSchema;
 
 namespace Circuitum.Formats.Tests;
@@ -150,5 +151,94 @@ public class JobFileTests
         var node = JsonNode.Parse(DemoText())!;
         edit(node);
         return node.ToJsonString();
+    }
+
+    // A job that uses every fact of the plan.
+    private static Job Full()
+    {
+        var job = Demo("gull-cottage.json");
+        var room = job.Rooms[0];
+        return job with
+        {
+            Storeys = [job.Storeys[0] with { Ceiling = Length.Feet(9) }],
+            Rooms = job.Rooms.SetItem(0, room with { Ceiling = CeilingShape.Vaulted, Joists = JoistRun.EastWest, JoistDepth = Length.Inches(9.25), ShelfDepth = Length.Inches(16), Risers = 7, Access = AccessKind.Scuttle }),
+            Openings = job.Openings.SetItem(0, job.Openings[0] with { Sill = Length.Inches(30) }),
+            Walls = [new WallFact { Room = room.Id, Wall = 0, Build = WallBuild.Wood2x4, Bearing = true, StudSpacing = Length.Inches(24), Thickness = Length.Inches(6.5), ChaseHeight = Length.Inches(16), ChaseStations = Length.Feet(4) }],
+            Fixtures = job.Fixtures.Add(new Fixture { Id = "beam", Kind = FixtureKind.Beam, Room = room.Id, Spot = new Spot { Wall = 0, From = Length.Feet(1), Width = Length.Feet(4), Depth = Length.Inches(6) }, Bottom = Length.Feet(7) }),
+            Wishes = [new Wish { Id = "tv", Kind = WishKind.Television, Room = room.Id, At = new Point(Length.Feet(3), Length.Feet(3)), Note = "the big one" }],
+            Underlays = [new Underlay { Storey = job.Storeys[0].Id, Picture = new string('a', 64), Width = Length.Feet(40), Height = Length.Feet(30) }],
+        };
+    }
+
+    [Fact]
+    public async Task Every_fact_of_the_plan_is_in_the_schema_and_comes_back()
+    {
+        var text = JobFile.Write(Full());
+        var schema = await JsonSchema.FromFileAsync(Path.Combine(Root(), "docs", "job-format", "job.schema.json"), CancellationToken.None);
+        schema.Validate(text).ShouldBeEmpty();
+        var reading = JobFile.Read(text);
+        reading.Problems.ShouldBeEmpty();
+        JobFile.Write(reading.Job!).ShouldBe(text);
+    }
+
+    public static TheoryData<string, Func<Job, Job>> Wrong => new()
+    {
+        { "walls[0].wall", j => j with { Walls = [j.Walls[0] with { Wall = 9 }] } },
+        { "walls[0].room", j => j with { Walls = [j.Walls[0] with { Room = "none" }] } },
+        { "walls[1]", j => j with { Walls = [j.Walls[0], j.Walls[0]] } },
+        { "walls[0].studSpacing", j => j with { Walls = [j.Walls[0] with { StudSpacing = Length.Feet(9) }] } },
+        { "walls[0].thickness", j => j with { Walls = [j.Walls[0] with { Thickness = Length.Feet(9) }] } },
+        { "walls[0].chaseHeight", j => j with { Walls = [j.Walls[0] with { ChaseHeight = Length.Feet(90) }] } },
+        { "walls[0].chaseStations", j => j with { Walls = [j.Walls[0] with { ChaseStations = Length.Zero }] } },
+        { "wishes[0].at", j => j with { Wishes = [j.Wishes[0] with { At = new Point(Length.Feet(90), Length.Feet(3)) }] } },
+        { "wishes[0].room", j => j with { Wishes = [j.Wishes[0] with { Room = "none" }] } },
+        { "wishes[1].id", j => j with { Wishes = [j.Wishes[0], j.Wishes[0]] } },
+        { "wishes[0].note", j => j with { Wishes = [j.Wishes[0] with { Note = new string('x', 200) }] } },
+        { "underlays[0].storey", j => j with { Underlays = [j.Underlays[0] with { Storey = "none" }] } },
+        { "underlays[0].picture", j => j with { Underlays = [j.Underlays[0] with { Picture = "../../etc" }] } },
+        { "underlays[0].width", j => j with { Underlays = [j.Underlays[0] with { Width = Length.Zero }] } },
+        { "underlays[0].strength", j => j with { Underlays = [j.Underlays[0] with { Strength = 300 }] } },
+        { "underlays[0]", j => j with { Underlays = [j.Underlays[0], j.Underlays[0]] } },
+        { "rooms[0].joistDepth", j => j with { Rooms = j.Rooms.SetItem(0, j.Rooms[0] with { JoistDepth = Length.Inches(1) }) } },
+        { "rooms[0].shelfDepth", j => j with { Rooms = j.Rooms.SetItem(0, j.Rooms[0] with { ShelfDepth = Length.Feet(10) }) } },
+        { "rooms[0].risers", j => j with { Rooms = j.Rooms.SetItem(0, j.Rooms[0] with { Risers = 0 }) } },
+        { "storeys[0].ceiling", j => j with { Storeys = [j.Storeys[0] with { Ceiling = Length.Feet(90) }] } },
+        { "openings[0].sill", j => j with { Openings = j.Openings.SetItem(0, j.Openings[0] with { Sill = Length.Feet(90) }) } },
+    };
+
+    [Theory]
+    [MemberData(nameof(Wrong))]
+    public void A_wrong_fact_is_named_by_its_field(string field, Func<Job, Job> bend)
+    {
+        var reading = JobFile.Read(JobFile.Write(bend(Full())));
+        reading.Job.ShouldBeNull();
+        reading.Problems.ShouldContain(p => p.Field == field, string.Join("; ", reading.Problems));
+    }
+
+    [Theory]
+    [InlineData("\"walls\": null")]
+    [InlineData("\"walls\": [null]")]
+    [InlineData("\"wishes\": [{\"id\": null}]")]
+    [InlineData("\"underlays\": [{\"storey\": null, \"picture\": null}]")]
+    public void Nulls_where_lists_and_words_belong_get_a_sentence(string fragment)
+    {
+        var text = DemoText("gull-cottage.json").Replace("\"walls\": []", fragment, StringComparison.Ordinal).Replace("\"wishes\": []", fragment.StartsWith("\"wishes", StringComparison.Ordinal) ? fragment : "\"wishes\": []", StringComparison.Ordinal);
+        var reading = JobFile.Read(text);
+        if (reading.Job is null) reading.Problems.ShouldNotBeEmpty();
+        else Analyzer.Analyze(reading.Job).Findings.ShouldNotBeEmpty();
+    }
+
+    [Fact]
+    public void Pictures_are_looked_at_before_they_are_kept()
+    {
+        var png = File.ReadAllBytes(Path.Combine(Root(), "docs", "screenshots", "rooms.png"));
+        PictureFile.Look(png).Picture.ShouldNotBeNull().ShouldSatisfyAllConditions(p => p.MediaType.ShouldBe("image/png"), p => p.Width.ShouldBe(1280), p => p.Hash.Length.ShouldBe(64));
+        PictureFile.Look([1, 2, 3]).Problem.ShouldContain("not a PNG or JPEG");
+        PictureFile.Look(new byte[PictureFile.MostBytes + 1]).Problem.ShouldContain("larger than");
+        var wide = (byte[])png.Clone();
+        (wide[16], wide[17], wide[18], wide[19]) = (0, 0, 0x75, 0x30);
+        var (picture, problem) = PictureFile.Look(wide);
+        picture.ShouldBeNull();
+        problem.ShouldNotBeEmpty();
     }
 }

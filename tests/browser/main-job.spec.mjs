@@ -44,13 +44,13 @@ test('the same by keyboard alone', async ({ page, house }) => {
   await page.keyboard.press('Tab');
   while (!(await page.evaluate(() => document.activeElement?.textContent === 'Tamarack Row'))) await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
-  await expect(page.locator('.plan')).toBeVisible();
+  await expect(page.locator('html[data-ready] .plan')).toBeVisible();
   await page.keyboard.press('3');
-  await expect(page.locator('#work[data-stage=boxes]')).toBeVisible();
+  await expect(page.locator('html[data-ready] #work[data-stage=boxes]')).toBeVisible();
   await page.keyboard.press('r');
   await expect(page.locator('.mark').first()).toBeVisible();
   await page.keyboard.press('4');
-  await expect(page.locator('#work[data-stage=circuits]')).toBeVisible();
+  await expect(page.locator('html[data-ready] #work[data-stage=circuits]')).toBeVisible();
   await page.keyboard.press('r');
   await expect(page.locator('.rows tbody tr')).toHaveCount(25);
   await page.keyboard.press('j');
@@ -59,6 +59,7 @@ test('the same by keyboard alone', async ({ page, house }) => {
   await expect(page.locator('.side')).toContainText('No circuits yet');
   await page.keyboard.press('Shift+U');
   await expect(page.locator('.rows tbody tr')).toHaveCount(25);
+  await expect(page.locator('html[data-ready]')).toBeVisible();
   await page.keyboard.press('5');
   await expect(page.locator('.panel-drawing')).toBeVisible();
   await page.getByRole('link', { name: 'Print the schedule' }).focus();
@@ -127,7 +128,7 @@ test('a new job: rooms typed in, a door, a panel, and a plan', async ({ page, ho
   await page.getByLabel('From the corner').fill("3'");
   await page.getByLabel('Leads to').selectOption('bunk-room');
   await page.getByRole('button', { name: 'Put on the wall' }).click();
-  await expect(page.locator('.plan .opening')).toHaveCount(2);
+  await expect(page.locator('.plan .opening')).toHaveCount(1);
   await page.getByLabel('Put').selectOption('panel');
   await page.getByLabel('From the corner').fill("9'");
   await page.getByRole('button', { name: 'Put on the wall' }).click();

@@ -136,7 +136,7 @@ test('a starter house, mirrored, copied, printed; a room split and joined again'
   await page.locator('.list a', { hasText: 'Bedroom 2' }).click();
   await page.locator('.ticket .chips a').filter({ hasText: /^south 11/ }).first().click();
   const split = page.locator('form', { has: page.getByRole('button', { name: 'Split' }) });
-  await split.getByLabel('From the corner').fill("8'6");
+  await split.getByLabel('Partition at').fill("8'6");
   await split.getByLabel('New room').fill('Dressing room');
   await edited(page, () => split.getByRole('button', { name: 'Split' }).click());
   await expect(page.locator('.list')).toContainText('Dressing room');

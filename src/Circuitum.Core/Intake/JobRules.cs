@@ -255,7 +255,8 @@ public static partial class JobRules
         return false;
     }
 
-    internal static string Short(string text) => text.Length > 40 ? text[..40] + "..." : text;
+    /// <summary>A text cut to what a sentence can hold.</summary>
+    public static string Short(string text) => text.Length > 40 ? text[..40] + "..." : text;
 
     internal static void Text(string field, string? text, int longest, List<Problem> problems)
     {

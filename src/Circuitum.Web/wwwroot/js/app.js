@@ -89,3 +89,5 @@ document.addEventListener('htmx:responseError', e => {
   work()?.querySelector('.strip')?.after(box);
 });
 settle();
+// Keys work from here on.
+document.documentElement.dataset.ready = '';
