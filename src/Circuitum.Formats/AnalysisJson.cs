@@ -58,7 +58,7 @@ public static class AnalysisJson
             panel = a.Panel is null ? null : new { id = a.Panel.Id, spaces = a.Panel.Spaces, used = a.SpacesUsed, legAVa = Math.Round(a.LegA.Value), legBVa = Math.Round(a.LegB.Value) },
             loads = new { used = a.Service.Method, standard = Service(a.Standard.Total.Value, a.Standard.Current.Value, a.Standard.Derivation), optional = Service(a.Optional.Total.Value, a.Optional.Current.Value, a.Optional.Derivation) },
             cableFt = Math.Round(a.CableFeet),
-            findings = a.Findings.Select(f => new { rule = f.RuleId, severity = f.Severity, citation = f.Citation, sentence = f.Sentence, subjects = f.Subjects }),
+            findings = a.Findings.Select(f => new { rule = f.RuleId, severity = f.Severity, citation = f.Citation, sentence = f.Sentence, subjects = f.Subjects, fix = f.Fix is { } fix ? new { title = fix.Title, edit = fix.Do, fields = fix.Fields.ToDictionary(x => x.Name, x => x.Value) } : null }),
         },
         Options) + "\n";
 

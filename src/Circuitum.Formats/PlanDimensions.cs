@@ -42,10 +42,12 @@ internal static class PlanDimensions
 
     private static void Room(XmlWriter w, RoomShape room, bool live)
     {
+        // On paper each length is given once for each direction: the wall across says nothing new.
+        var given = new HashSet<(bool Level, Length)>();
         foreach (var wall in room.Walls)
         {
             // On paper a wall with openings is measured jamb by jamb, inside of its whole length.
-            Dimension(w, room, wall.Index, Length.Zero, wall.Length, live ? 12 : 14, live ? $"wall:{room.Room.Id}:{wall.Index}" : null);
+            if (live || given.Add((Math.Abs(wall.Dx) > Math.Abs(wall.Dy), wall.Length))) Dimension(w, room, wall.Index, Length.Zero, wall.Length, live ? 12 : 14, live ? $"wall:{room.Room.Id}:{wall.Index}" : null);
             if (live) continue;
             var at = Length.Zero;
             var openings = room.Openings.Where(o => o.Wall == wall.Index && o.Opening.Room == room.Room.Id).OrderBy(o => o.From).ToList();

@@ -21,7 +21,7 @@ internal static class PlanHouse
         foreach (var room in rooms) Things(w, room, a, view);
         foreach (var room in rooms) Walls(w, room, view);
         foreach (var room in rooms) Openings(w, room, a, view);
-        foreach (var room in rooms) Name(w, room, view.Stage is PlanStage.Rooms or PlanStage.Dimensioned);
+        foreach (var room in rooms) Name(w, room, view.Stage == PlanStage.Rooms);
         if (a.Panel is { } panel && a.House[panel.Room].Room.Storey == view.Storey) PanelMark(w, a.House[panel.Room], panel);
         foreach (var wish in a.Job.Wishes.Where(x => a.House[x.Room].Room.Storey == view.Storey)) WishMark(w, wish, view);
     }
@@ -114,7 +114,7 @@ internal static class PlanHouse
             var (west, north, east, south) = Places.Box(room, spot);
             if (east - west < 0.5 || south - north < 0.5) return;
             Shape(w, "rect", $"thing {css}{Picked(view, key)}", ("x", N(west)), ("y", N(north)), ("width", N(east - west)), ("height", N(south - north)), ("data-pick", key), ("data-drag", key));
-            if (string.IsNullOrEmpty(text)) return;
+            if (string.IsNullOrEmpty(text) || view.Stage == PlanStage.Dimensioned) return;
             var size = Math.Clamp((east - west) / Math.Max(4, text.Length) * 1.7, 3.5, 7);
             Text(w, "small", (west + east) / 2, ((north + south) / 2) + (size / 3), size, text);
         }
@@ -122,7 +122,7 @@ internal static class PlanHouse
 
     private static void Name(XmlWriter w, RoomShape room, bool sizes)
     {
-        var small = room.AreaSqFt < 60;
+        var small = room.AreaSqFt < 60 || room.MaxX - room.MinX < Length.Inches(88);
         w.WriteStartElement("g");
         w.WriteAttributeString("transform", $"translate({N(room.Centre.X.InInches)} {N(room.Centre.Y.InInches)})");
         w.WriteStartElement("g");

@@ -55,10 +55,10 @@ test('three storeys: one by mouse, one by keyboard, one from a drawing that come
   await page.locator('#tool').selectOption('hinged');
   const [x] = (await page.locator('[data-drag="wall:room-1:1"]').getAttribute('x1')).split(' ').map(Number);
   await edited(page, () => clickAt(page, x, 70));
-  await expect(page.locator('.ticket h2')).toHaveText('hinged to Room 2');
+  await expect(page.locator('.ticket h2')).toHaveText('Door to Room 2');
   await page.locator('#tool').selectOption('window');
   await edited(page, () => clickAt(page, 80, 8));
-  await expect(page.locator('.ticket h2')).toHaveText('window to outside');
+  await expect(page.locator('.ticket h2')).toHaveText('Window to outside');
   await page.locator('body').press('v');
   await edited(page, () => dragTo(page, [x, 40], [x + 24, 40]));
   await expect(page.locator('.list')).toContainText("14'-0\" x 10'-0\"");
@@ -95,7 +95,7 @@ test('three storeys: one by mouse, one by keyboard, one from a drawing that come
   };
   await put.getByLabel('Leads to').focus();
   await page.keyboard.type('Store');
-  await choose('hinged', "3'");
+  await choose('door', "3'");
   await edited(page, () => page.keyboard.press('Enter'));
   await expect(page.locator('.plan .leaf')).toHaveCount(1);
   await page.locator('.ticket a', { hasText: 'Store' }).first().focus();

@@ -16,7 +16,7 @@ public sealed class DrawingModel(JobDesk desk, DrawingTray tray) : PageModel
     public static readonly (string Value, string Text)[] Units = [("1", "an inch"), ("12", "a foot"), ("0.03937007874015748", "a millimetre"), ("0.3937007874015748", "a centimetre"), ("39.37007874015748", "a metre")];
 
     /// <summary>What a layer may hold.</summary>
-    public static readonly string[] Uses = ["nothing used", "rooms", "walls", "doors", "windows"];
+    public static readonly string[] Uses = ["not used", "rooms", "walls", "doors", "windows"];
 
     /// <summary>The drawing.</summary>
     public WaitingDrawing Waiting { get; private set; } = null!;

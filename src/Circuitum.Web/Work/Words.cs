@@ -1,10 +1,22 @@
 using System.Text.Json;
+using Circuitum.Core.Jobs;
 
 namespace Circuitum.Web.Work;
 
 /// <summary>Words for enumerations, as they are said.</summary>
 public static class Words
 {
+    /// <summary>What an opening is called.</summary>
+    public static string Name(OpeningKind kind) => kind switch
+    {
+        OpeningKind.Hinged => "Door",
+        OpeningKind.Pocket => "Pocket door",
+        OpeningKind.Sliding => "Sliding door",
+        OpeningKind.Cased => "Cased opening",
+        OpeningKind.GarageDoor => "Garage door",
+        _ => "Window",
+    };
+
     /// <summary>A value in small words.</summary>
     public static string Of(Enum value) => JsonNamingPolicy.KebabCaseLower.ConvertName(value.ToString()).Replace('-', ' ');
 }
