@@ -187,7 +187,7 @@ public static partial class JobRules
             for (var n = 1; n < inOrder.Count; n++)
             {
                 if (inOrder[n].From < inOrder[n - 1].To)
-                    problems.Add(new($"{inOrder[n].Field}.from", $"It overlaps {inOrder[n - 1].Field} on the same wall of {Short(shapes[wall.Key.Room].Room.Name)}."));
+                    problems.Add(new($"{inOrder[n].Field}.from", $"It overlaps the opening at {LengthText.Show(inOrder[n - 1].From)} on the same wall of {Short(shapes[wall.Key.Room].Room.Name)}."));
             }
         }
     }

@@ -1,0 +1,213 @@
+using System.Net;
+using System.Net.Http.Headers;
+using System.Text;
+using AngleSharp.Html.Dom;
+using AngleSharp.Html.Parser;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+
+namespace Circuitum.Web.Tests;
+
+/// <summary>The edits of the plan as the pages send them, drawings and pictures as files that are not trusted.</summary>
+public sealed class PlanWebTests : IDisposable
+{
+    private readonly string folder = Directory.CreateTempSubdirectory("circuitum-").FullName;
+    private readonly WebApplicationFactory<Program> factory;
+    private readonly HttpClient web;
+
+    public PlanWebTests()
+    {
+        factory = new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("data", folder));
+        web = factory.CreateClient();
+    }
+
+    public void Dispose()
+    {
+        web.Dispose();
+        factory.Dispose();
+        Directory.Delete(folder, true);
+    }
+
+    private const string Rooms = "/jobs/gull-cottage/rooms?storey=ground";
+
+    private async Task<IHtmlDocument> Page(string address) => new HtmlParser().ParseDocument(await web.GetStringAsync(address));
+
+    private async Task<Dictionary<string, string>> Fields(string page)
+    {
+        var document = await Page(page);
+        string Value(string name) => document.QuerySelector($"#edit input[name={name}], form input[name={name}]")?.GetAttribute("value") ?? "";
+        return new() { ["__RequestVerificationToken"] = Value("__RequestVerificationToken"), ["stamp"] = Value("stamp") };
+    }
+
+    private async Task<IHtmlDocument> Edit(string act, params (string Name, string Value)[] fields)
+    {
+        var all = await Fields(Rooms);
+        all["do"] = act;
+        foreach (var (n, v) in fields) all[n] = v;
+        return new HtmlParser().ParseDocument(await (await web.PostAsync(Rooms, new FormUrlEncodedContent(all))).Content.ReadAsStringAsync());
+    }
+
+    private static string Alert(IHtmlDocument page) => page.QuerySelector("[role=alert]")?.TextContent ?? "";
+
+    public static TheoryData<string, string, string> Edits => new()
+    {
+        { "draw-room", "storey=ground&corners=600,0;720,120&name=Shed&kind=Utility", "Shed" },
+        { "draw-room", "storey=ground&corners=600,0&size=10 x 9'6", "10'-0\" x 9'-6\"" },
+        { "move-wall", "room=living&wall=3&by=1'", "Undo move wall" },
+        { "move-wall", "room=living&wall=3&by=-6 in", "Undo move wall" },
+        { "wall-length", "room=porch&wall=0&length=9'", "Undo set wall length" },
+        { "dimension", "dim=wall:porch:0&length=9'", "Undo set dimension" },
+        { "move-room", "room=porch&east=0&south=3 in", "Undo move room" },
+        { "split-room", "room=living&wall=3&along=2'&name=Snug", "Snug" },
+        { "join-rooms", "room=living&with=kitchen", "Undo join rooms" },
+        { "turn-house", "how=QuarterTurn", "Undo turn the house" },
+        { "copy-storey", "storey=ground&name=Loft&floor=9'", "Loft" },
+        { "add-storey", "name=Cellar&floor=-8'", "Cellar" },
+        { "edit-storey", "storey=ground&name=Main floor&floor=0&ceiling=9'", "Main floor" },
+        { "edit-wall", "room=living&wall=0&build=Masonry&bearing=on&studs=2'&thickness=8 in", "Undo edit wall" },
+        { "place", "what=window&storey=ground&x=364&y=106", "Window to outside" },
+        { "place", "what=desk&storey=ground&x=60&y=150", "Wish: desk" },
+        { "place", "what=island&storey=ground&x=70&y=60", "island" },
+        { "room-ceiling", "room=living&shape=Vaulted&joists=EastWest&joistDepth=9 1/4 in", "Undo edit ceiling" },
+    };
+
+    [Theory]
+    [MemberData(nameof(Edits))]
+    public async Task An_edit_is_made_stored_and_can_be_undone(string act, string fields, string sign)
+    {
+        var before = await web.GetStringAsync("/jobs/gull-cottage/files/job.json");
+        var page = await Edit(act, [.. fields.Split('&').Select(f => (f[..f.IndexOf('=', StringComparison.Ordinal)], f[(f.IndexOf('=', StringComparison.Ordinal) + 1)..]))]);
+        Alert(page).ShouldBe("");
+        page.Body!.TextContent.ShouldContain(sign);
+        (await web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldNotBe(before);
+        Alert(await Edit("undo")).ShouldBe("");
+        (await web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldBe(before);
+    }
+
+    [Theory]
+    [InlineData("draw-room", "storey=ground&corners=1,2;x,y", "Corners")]
+    [InlineData("draw-room", "storey=ground&corners=0,0;NaN,Infinity", "Corners")]
+    [InlineData("draw-room", "storey=ground&corners=600,0&size=ten", "Size")]
+    [InlineData("draw-room", "storey=nowhere&corners=0,0;100,100", "Pick a storey")]
+    [InlineData("draw-room", "storey=ground&corners=600,0;720,120;720,0;600,120", "crosses")]
+    [InlineData("move-wall", "room=living&wall=3&by=2000'", "Move")]
+    [InlineData("move-wall", "room=living&wall=99&by=1'", "not there")]
+    [InlineData("wall-length", "room=living&wall=0&length=zero", "Length")]
+    [InlineData("wall-length", "room=living&wall=0&length=0", "at least 1 in")]
+    [InlineData("dimension", "dim=rubbish&length=3'", "not there")]
+    [InlineData("split-room", "room=living&wall=0&along=1 in", "less than a foot")]
+    [InlineData("join-rooms", "room=living&with=nobody", "not there")]
+    [InlineData("turn-house", "how=Upside", "Turn")]
+    [InlineData("copy-storey", "storey=ground&name=&floor=9'", "")]
+    [InlineData("remove-storey", "storey=ground", "still has rooms")]
+    [InlineData("place", "what=window&storey=ground&x=9000&y=9000", "no room at that place")]
+    [InlineData("place", "what=<b>&storey=ground&x=60&y=150", "not something")]
+    [InlineData("move-thing", "thing=opening:none&x=1&y=1", "not there")]
+    [InlineData("edit-under", "storey=ground&what=scale&ax=0&ay=0&bx=0&by=0&length=3'", "too close")]
+    [InlineData("edit-under", "storey=ground&what=remove", "no picture")]
+    public async Task A_wrong_edit_is_told_and_changes_nothing(string act, string fields, string sentence)
+    {
+        var before = await web.GetStringAsync("/jobs/gull-cottage/files/job.json");
+        var page = await Edit(act, [.. fields.Split('&').Select(f => (f[..f.IndexOf('=', StringComparison.Ordinal)], f[(f.IndexOf('=', StringComparison.Ordinal) + 1)..]))]);
+        if (sentence.Length > 0) Alert(page).ShouldNotBeEmpty();
+        if (sentence != "Move") Alert(page).ShouldContain(sentence);
+        page.Body!.TextContent.ShouldNotContain("   at Circuitum");
+        if (sentence.Length > 0) (await web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldBe(before);
+    }
+
+    [Fact]
+    public async Task Every_storey_room_wall_and_thing_has_a_ticket()
+    {
+        foreach (var pick in new[] { "room:living", "wall:living:0", "opening:o8", "appliance:dryer", "counter:c1", "wall:living:99", "opening:none", "nonsense", "room:", ":::" })
+        {
+            var answer = await web.GetAsync($"{Rooms}&pick={pick}");
+            answer.StatusCode.ShouldBe(HttpStatusCode.OK, pick);
+        }
+    }
+
+    [Fact]
+    public async Task A_typed_length_is_read_in_one_place()
+    {
+        (await web.GetStringAsync("/jobs/gull-cottage/rooms?handler=length&text=12'6 1/2")).ShouldBe("150.5");
+        (await web.GetAsync("/jobs/gull-cottage/rooms?handler=length&text=abc")).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+    }
+
+    private async Task<HttpResponseMessage> Send(string address, string name, byte[] bytes, params (string Name, string Value)[] fields)
+    {
+        var all = await Fields(Rooms);
+        using var form = new MultipartFormDataContent();
+        foreach (var (n, v) in all.Select(f => (f.Key, f.Value)).Concat(fields)) form.Add(new StringContent(v), n);
+        var file = new ByteArrayContent(bytes);
+        file.Headers.ContentType = new MediaTypeHeaderValue("application/octet-stream");
+        form.Add(file, "file", name);
+        return await web.PostAsync(address, form);
+    }
+
+    [Fact]
+    public async Task A_drawing_becomes_a_job_once_its_layers_are_chosen()
+    {
+        var dxf = await web.GetByteArrayAsync("/jobs/gull-cottage/files/plan.dxf?storey=ground");
+        var choose = await Send("/?handler=Import", "cottage.DXF", dxf);
+        var address = choose.RequestMessage!.RequestUri!.AbsolutePath;
+        address.ShouldStartWith("/drawing/");
+        var page = new HtmlParser().ParseDocument(await choose.Content.ReadAsStringAsync());
+        var token = page.QuerySelector("input[name=__RequestVerificationToken]")!.GetAttribute("value")!;
+        var layers = page.QuerySelectorAll("input[name=layer]").Select(l => l.GetAttribute("value")!).ToList();
+        List<KeyValuePair<string, string>> fields = [new("__RequestVerificationToken", token), new("name", "=Cottage"), new("units", "1"), .. layers.SelectMany(l => new KeyValuePair<string, string>[] { new("layer", l), new("holds", l == "ROOMS" ? "rooms" : l.StartsWith("DOOR", StringComparison.Ordinal) ? "doors" : l == "WINDOW" ? "windows" : "not used") })];
+        var made = await (await web.PostAsync(address, new FormUrlEncodedContent(fields))).Content.ReadAsStringAsync();
+        made.ShouldContain("9 closed outlines on ROOMS");
+        (await web.GetStringAsync("/jobs/cottage/rooms")).ShouldContain("=Cottage");
+        fields[2] = new("units", "7");
+        (await web.PostAsync(address, new FormUrlEncodedContent(fields))).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await web.GetStringAsync("/drawing/gone")).ShouldContain("Choose the file again");
+    }
+
+    [Theory]
+    [InlineData("hello", "not a DXF")]
+    [InlineData("  0\nSECTION\n  2\nENTITIES\n  0\nLINE\n", "breaks off")]
+    public async Task A_bad_drawing_is_told(string text, string sentence)
+    {
+        var answer = await Send("/?handler=Import", "bad.dxf", Encoding.UTF8.GetBytes(text));
+        answer.StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await answer.Content.ReadAsStringAsync()).ShouldContain(sentence);
+    }
+
+    [Fact]
+    public async Task A_picture_is_kept_with_its_job_and_given_to_nobody_else()
+    {
+        var png = Convert.FromBase64String("iVBORw0KGgoAAAANSUhEUgAAABAAAAAQCAIAAACQkWg2AAAAFklEQVR42mP8z8BQz0AEYBxVSF+FABJADveWkH6oAAAAAElFTkSuQmCC");
+        var page = await (await Send("/jobs/gull-cottage/pictures", "x.png", png, ("storey", "ground"))).Content.ReadAsStringAsync();
+        var image = new HtmlParser().ParseDocument(page).QuerySelector(".under").ShouldNotBeNull();
+        var source = image.GetAttribute("href")!;
+        (await web.GetByteArrayAsync(source)).ShouldBe(png);
+        (await web.GetAsync(source.Replace("gull-cottage", "tamarack-row", StringComparison.Ordinal))).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await (await Send("/jobs/gull-cottage/pictures", "x.png", [1, 2, 3], ("storey", "ground"))).Content.ReadAsStringAsync()).ShouldContain("not a PNG or JPEG");
+        (await (await Send("/jobs/gull-cottage/pictures", "x.png", new byte[9_000_000], ("storey", "ground"))).Content.ReadAsStringAsync()).ShouldContain("larger than 8 MB");
+        (await web.PostAsync("/jobs/gull-cottage/pictures", new MultipartFormDataContent { { new StringContent("ground"), "storey" } })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+    }
+
+    [Fact]
+    public async Task A_job_begins_with_a_starter_house()
+    {
+        var fields = await Fields("/");
+        foreach (var start in new[] { "cabin", "bungalow", "two-storey" })
+        {
+            fields["name"] = $"House {start}";
+            fields["start"] = start;
+            var made = await web.PostAsync("/?handler=New", new FormUrlEncodedContent(fields));
+            (await made.Content.ReadAsStringAsync()).ShouldContain("Bath");
+        }
+
+        fields["start"] = "../../gull-cottage";
+        (await web.PostAsync("/?handler=New", new FormUrlEncodedContent(fields))).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+    }
+
+    [Fact]
+    public async Task The_plan_goes_on_paper_with_its_dimensions()
+    {
+        var page = await Page("/jobs/tamarack-row/plan-print?storey=second");
+        page.QuerySelectorAll(".dim-text").Length.ShouldBeGreaterThan(20);
+        page.QuerySelectorAll("tbody tr").Length.ShouldBe(12);
+        (await web.GetAsync("/jobs/nobody/plan-print")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+}
