@@ -2,50 +2,17 @@ using System.Net;
 using System.Net.Http.Headers;
 using System.Text;
 using AngleSharp.Html.Dom;
-using AngleSharp.Html.Parser;
-using Microsoft.AspNetCore.Hosting;
-using Microsoft.AspNetCore.Mvc.Testing;
 
 namespace Circuitum.Web.Tests;
 
 /// <summary>The edits of the plan as the pages send them, drawings and pictures as files that are not trusted.</summary>
-public sealed class PlanWebTests : IDisposable
+public sealed class PlanWebTests : WebHouse
 {
-    private readonly string folder = Directory.CreateTempSubdirectory("circuitum-").FullName;
-    private readonly WebApplicationFactory<Program> factory;
-    private readonly HttpClient web;
-
-    public PlanWebTests()
-    {
-        factory = new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("data", folder));
-        web = factory.CreateClient();
-    }
-
-    public void Dispose()
-    {
-        web.Dispose();
-        factory.Dispose();
-        Directory.Delete(folder, true);
-    }
-
     private const string Rooms = "/jobs/gull-cottage/rooms?storey=ground";
 
-    private async Task<IHtmlDocument> Page(string address) => new HtmlParser().ParseDocument(await web.GetStringAsync(address));
+    private async Task<IHtmlDocument> Page(string address) => Parse(await Web.GetStringAsync(address));
 
-    private async Task<Dictionary<string, string>> Fields(string page)
-    {
-        var document = await Page(page);
-        string Value(string name) => document.QuerySelector($"#edit input[name={name}], form input[name={name}]")?.GetAttribute("value") ?? "";
-        return new() { ["__RequestVerificationToken"] = Value("__RequestVerificationToken"), ["stamp"] = Value("stamp") };
-    }
-
-    private async Task<IHtmlDocument> Edit(string act, params (string Name, string Value)[] fields)
-    {
-        var all = await Fields(Rooms);
-        all["do"] = act;
-        foreach (var (n, v) in fields) all[n] = v;
-        return new HtmlParser().ParseDocument(await (await web.PostAsync(Rooms, new FormUrlEncodedContent(all))).Content.ReadAsStringAsync());
-    }
+    private async Task<IHtmlDocument> Edit(string act, params (string Name, string Value)[] fields) => Parse(await (await Post(Rooms, [("do", act), .. fields])).Content.ReadAsStringAsync());
 
     private static string Alert(IHtmlDocument page) => page.QuerySelector("[role=alert]")?.TextContent ?? "";
 
@@ -75,13 +42,13 @@ public sealed class PlanWebTests : IDisposable
     [MemberData(nameof(Edits))]
     public async Task An_edit_is_made_stored_and_can_be_undone(string act, string fields, string sign)
     {
-        var before = await web.GetStringAsync("/jobs/gull-cottage/files/job.json");
+        var before = await Web.GetStringAsync("/jobs/gull-cottage/files/job.json");
         var page = await Edit(act, [.. fields.Split('&').Select(f => (f[..f.IndexOf('=', StringComparison.Ordinal)], f[(f.IndexOf('=', StringComparison.Ordinal) + 1)..]))]);
         Alert(page).ShouldBe("");
         page.Body!.TextContent.ShouldContain(sign);
-        (await web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldNotBe(before);
+        (await Web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldNotBe(before);
         Alert(await Edit("undo")).ShouldBe("");
-        (await web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldBe(before);
+        (await Web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldBe(before);
     }
 
     [Theory]
@@ -107,12 +74,12 @@ public sealed class PlanWebTests : IDisposable
     [InlineData("edit-under", "storey=ground&what=remove", "no picture")]
     public async Task A_wrong_edit_is_told_and_changes_nothing(string act, string fields, string sentence)
     {
-        var before = await web.GetStringAsync("/jobs/gull-cottage/files/job.json");
+        var before = await Web.GetStringAsync("/jobs/gull-cottage/files/job.json");
         var page = await Edit(act, [.. fields.Split('&').Select(f => (f[..f.IndexOf('=', StringComparison.Ordinal)], f[(f.IndexOf('=', StringComparison.Ordinal) + 1)..]))]);
         if (sentence.Length > 0) Alert(page).ShouldNotBeEmpty();
         if (sentence != "Move") Alert(page).ShouldContain(sentence);
         page.Body!.TextContent.ShouldNotContain("   at Circuitum");
-        if (sentence.Length > 0) (await web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldBe(before);
+        if (sentence.Length > 0) (await Web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldBe(before);
     }
 
     [Fact]
@@ -120,7 +87,7 @@ public sealed class PlanWebTests : IDisposable
     {
         foreach (var pick in new[] { "room:living", "wall:living:0", "opening:o8", "appliance:dryer", "counter:c1", "wall:living:99", "opening:none", "nonsense", "room:", ":::" })
         {
-            var answer = await web.GetAsync($"{Rooms}&pick={pick}");
+            var answer = await Web.GetAsync($"{Rooms}&pick={pick}");
             answer.StatusCode.ShouldBe(HttpStatusCode.OK, pick);
         }
     }
@@ -128,8 +95,8 @@ public sealed class PlanWebTests : IDisposable
     [Fact]
     public async Task A_typed_length_is_read_in_one_place()
     {
-        (await web.GetStringAsync("/jobs/gull-cottage/rooms?handler=length&text=12'6 1/2")).ShouldBe("150.5");
-        (await web.GetAsync("/jobs/gull-cottage/rooms?handler=length&text=abc")).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await Web.GetStringAsync("/jobs/gull-cottage/rooms?handler=length&text=12'6 1/2")).ShouldBe("150.5");
+        (await Web.GetAsync("/jobs/gull-cottage/rooms?handler=length&text=abc")).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
     }
 
     private async Task<HttpResponseMessage> Send(string address, string name, byte[] bytes, params (string Name, string Value)[] fields)
@@ -140,26 +107,26 @@ public sealed class PlanWebTests : IDisposable
         var file = new ByteArrayContent(bytes);
         file.Headers.ContentType = new MediaTypeHeaderValue("application/octet-stream");
         form.Add(file, "file", name);
-        return await web.PostAsync(address, form);
+        return await Web.PostAsync(address, form);
     }
 
     [Fact]
     public async Task A_drawing_becomes_a_job_once_its_layers_are_chosen()
     {
-        var dxf = await web.GetByteArrayAsync("/jobs/gull-cottage/files/plan.dxf?storey=ground");
+        var dxf = await Web.GetByteArrayAsync("/jobs/gull-cottage/files/plan.dxf?storey=ground");
         var choose = await Send("/?handler=Import", "cottage.DXF", dxf);
         var address = choose.RequestMessage!.RequestUri!.AbsolutePath;
         address.ShouldStartWith("/drawing/");
-        var page = new HtmlParser().ParseDocument(await choose.Content.ReadAsStringAsync());
+        var page = Parse(await choose.Content.ReadAsStringAsync());
         var token = page.QuerySelector("input[name=__RequestVerificationToken]")!.GetAttribute("value")!;
         var layers = page.QuerySelectorAll("input[name=layer]").Select(l => l.GetAttribute("value")!).ToList();
         List<KeyValuePair<string, string>> fields = [new("__RequestVerificationToken", token), new("name", "=Cottage"), new("units", "1"), .. layers.SelectMany(l => new KeyValuePair<string, string>[] { new("layer", l), new("holds", l == "ROOMS" ? "rooms" : l.StartsWith("DOOR", StringComparison.Ordinal) ? "doors" : l == "WINDOW" ? "windows" : "not used") })];
-        var made = await (await web.PostAsync(address, new FormUrlEncodedContent(fields))).Content.ReadAsStringAsync();
+        var made = await (await Web.PostAsync(address, new FormUrlEncodedContent(fields))).Content.ReadAsStringAsync();
         made.ShouldContain("9 closed outlines on ROOMS");
-        (await web.GetStringAsync("/jobs/cottage/rooms")).ShouldContain("=Cottage");
+        (await Web.GetStringAsync("/jobs/cottage/rooms")).ShouldContain("=Cottage");
         fields[2] = new("units", "7");
-        (await web.PostAsync(address, new FormUrlEncodedContent(fields))).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
-        (await web.GetStringAsync("/drawing/gone")).ShouldContain("Choose the file again");
+        (await Web.PostAsync(address, new FormUrlEncodedContent(fields))).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await Web.GetStringAsync("/drawing/gone")).ShouldContain("Choose the file again");
     }
 
     [Theory]
@@ -177,13 +144,13 @@ public sealed class PlanWebTests : IDisposable
     {
         var png = Convert.FromBase64String("iVBORw0KGgoAAAANSUhEUgAAABAAAAAQCAIAAACQkWg2AAAAFklEQVR42mP8z8BQz0AEYBxVSF+FABJADveWkH6oAAAAAElFTkSuQmCC");
         var page = await (await Send("/jobs/gull-cottage/pictures", "x.png", png, ("storey", "ground"))).Content.ReadAsStringAsync();
-        var image = new HtmlParser().ParseDocument(page).QuerySelector(".under").ShouldNotBeNull();
+        var image = Parse(page).QuerySelector(".under").ShouldNotBeNull();
         var source = image.GetAttribute("href")!;
-        (await web.GetByteArrayAsync(source)).ShouldBe(png);
-        (await web.GetAsync(source.Replace("gull-cottage", "tamarack-row", StringComparison.Ordinal))).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Web.GetByteArrayAsync(source)).ShouldBe(png);
+        (await Web.GetAsync(source.Replace("gull-cottage", "tamarack-row", StringComparison.Ordinal))).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await (await Send("/jobs/gull-cottage/pictures", "x.png", [1, 2, 3], ("storey", "ground"))).Content.ReadAsStringAsync()).ShouldContain("not a PNG or JPEG");
         (await (await Send("/jobs/gull-cottage/pictures", "x.png", new byte[9_000_000], ("storey", "ground"))).Content.ReadAsStringAsync()).ShouldContain("larger than 8 MB");
-        (await web.PostAsync("/jobs/gull-cottage/pictures", new MultipartFormDataContent { { new StringContent("ground"), "storey" } })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await Web.PostAsync("/jobs/gull-cottage/pictures", new MultipartFormDataContent { { new StringContent("ground"), "storey" } })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
     }
 
     [Fact]
@@ -194,12 +161,12 @@ public sealed class PlanWebTests : IDisposable
         {
             fields["name"] = $"House {start}";
             fields["start"] = start;
-            var made = await web.PostAsync("/?handler=New", new FormUrlEncodedContent(fields));
+            var made = await Web.PostAsync("/?handler=New", new FormUrlEncodedContent(fields));
             (await made.Content.ReadAsStringAsync()).ShouldContain("Bath");
         }
 
         fields["start"] = "../../gull-cottage";
-        (await web.PostAsync("/?handler=New", new FormUrlEncodedContent(fields))).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await Web.PostAsync("/?handler=New", new FormUrlEncodedContent(fields))).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
     }
 
     [Fact]
@@ -208,6 +175,6 @@ public sealed class PlanWebTests : IDisposable
         var page = await Page("/jobs/tamarack-row/plan-print?storey=second");
         page.QuerySelectorAll(".dim-text").Length.ShouldBeGreaterThan(20);
         page.QuerySelectorAll("tbody tr").Length.ShouldBe(12);
-        (await web.GetAsync("/jobs/nobody/plan-print")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Web.GetAsync("/jobs/nobody/plan-print")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 }

@@ -1,59 +1,26 @@
 using System.Net;
 using System.Net.Http.Headers;
 using System.Text;
-using AngleSharp.Html.Parser;
-using Microsoft.AspNetCore.Hosting;
-using Microsoft.AspNetCore.Mvc.Testing;
 
 namespace Circuitum.Web.Tests;
 
-public sealed class WebTests : IDisposable
+public sealed class WebTests : WebHouse
 {
-    private readonly string folder = Directory.CreateTempSubdirectory("circuitum-").FullName;
-    private readonly WebApplicationFactory<Program> factory;
-    private readonly HttpClient web;
-
-    public WebTests()
-    {
-        factory = new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("data", folder));
-        web = factory.CreateClient();
-    }
-
-    public void Dispose()
-    {
-        web.Dispose();
-        factory.Dispose();
-        Directory.Delete(folder, true);
-    }
-
-    private async Task<(string Token, string Stamp)> Form(string page)
-    {
-        var document = new HtmlParser().ParseDocument(await web.GetStringAsync(page));
-        string Value(string name) => document.QuerySelector($"#edit input[name={name}], form input[name={name}]")?.GetAttribute("value") ?? "";
-        return (Value("__RequestVerificationToken"), Value("stamp"));
-    }
-
-    private async Task<HttpResponseMessage> Edit(string page, params (string Name, string Value)[] fields)
-    {
-        var (token, stamp) = await Form(page);
-        var all = new Dictionary<string, string> { ["__RequestVerificationToken"] = token, ["stamp"] = stamp };
-        foreach (var (n, v) in fields) all[n] = v;
-        return await web.PostAsync(page, new FormUrlEncodedContent(all));
-    }
+    private Task<HttpResponseMessage> Edit(string page, params (string Name, string Value)[] fields) => Post(page, fields);
 
     [Fact]
     public async Task The_demo_jobs_are_there_and_every_stage_opens()
     {
-        (await web.GetStringAsync("/")).ShouldContain("Tamarack Row");
-        foreach (var stage in new[] { "job", "rooms", "boxes", "circuits", "panel", "findings" }) (await web.GetAsync($"/jobs/tamarack-row/{stage}")).StatusCode.ShouldBe(HttpStatusCode.OK, stage);
-        (await web.GetAsync("/jobs/nobody/rooms")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
-        (await web.GetAsync("/jobs/tamarack-row/attic")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Web.GetStringAsync("/")).ShouldContain("Tamarack Row");
+        foreach (var stage in new[] { "job", "rooms", "boxes", "circuits", "panel", "findings" }) (await Web.GetAsync($"/jobs/tamarack-row/{stage}")).StatusCode.ShouldBe(HttpStatusCode.OK, stage);
+        (await Web.GetAsync("/jobs/nobody/rooms")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Web.GetAsync("/jobs/tamarack-row/attic")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 
     [Fact]
     public async Task Every_answer_carries_a_policy_without_inline_script()
     {
-        var policy = (await web.GetAsync("/")).Headers.GetValues("Content-Security-Policy").Single();
+        var policy = (await Web.GetAsync("/")).Headers.GetValues("Content-Security-Policy").Single();
         policy.ShouldContain("script-src 'self'");
         policy.ShouldNotContain("unsafe");
     }
@@ -63,15 +30,15 @@ public sealed class WebTests : IDisposable
     {
         await Edit("/jobs/tamarack-row/boxes", ("do", "propose-boxes"));
         (await (await Edit("/jobs/tamarack-row/circuits", ("do", "plan-circuits"))).Content.ReadAsStringAsync()).ShouldContain("Kitchen counter receptacles");
-        (await web.GetStringAsync("/jobs/tamarack-row/print")).ShouldContain("Service load: standard method");
-        var csv = await web.GetAsync("/jobs/tamarack-row/files/schedule.csv");
+        (await Web.GetStringAsync("/jobs/tamarack-row/print")).ShouldContain("Service load: standard method");
+        var csv = await Web.GetAsync("/jobs/tamarack-row/files/schedule.csv");
         csv.Content.Headers.ContentType!.MediaType.ShouldBe("text/csv");
         (await csv.Content.ReadAsStringAsync()).ShouldContain("Electric range");
-        (await web.GetStringAsync("/jobs/tamarack-row/circuits?handler=why&key=circuit.1.load")).ShouldContain("220.55");
+        (await Web.GetStringAsync("/jobs/tamarack-row/circuits?handler=why&key=circuit.1.load")).ShouldContain("220.55");
         await Edit("/jobs/tamarack-row/circuits", ("do", "undo"));
-        (await web.GetStringAsync("/jobs/tamarack-row/circuits")).ShouldContain("No circuits yet");
+        (await Web.GetStringAsync("/jobs/tamarack-row/circuits")).ShouldContain("No circuits yet");
         await Edit("/jobs/tamarack-row/circuits", ("do", "redo"));
-        (await web.GetStringAsync("/jobs/tamarack-row/circuits")).ShouldContain("Kitchen counter receptacles");
+        (await Web.GetStringAsync("/jobs/tamarack-row/circuits")).ShouldContain("Kitchen counter receptacles");
     }
 
     [Fact]
@@ -88,18 +55,18 @@ public sealed class WebTests : IDisposable
     public async Task A_light_is_added_to_a_ceiling_and_moved()
     {
         const string Page = "/jobs/gull-cottage/boxes?pick=room:living&storey=ground";
-        (await web.GetStringAsync(Page)).ShouldContain("In the ceiling");
+        (await Web.GetStringAsync(Page)).ShouldContain("In the ceiling");
         (await (await Edit(Page, ("do", "add-box"), ("room", "living"), ("kind", "Light"))).Content.ReadAsStringAsync()).ShouldContain("data-box=\"living.x1\"");
         await Edit(Page, ("do", "move-box"), ("box", "living.x1"), ("x", "40"), ("y", "150"));
-        (await web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldContain("[\"3'4\", \"12'6\"]");
+        (await Web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldContain("[\"3'4\", \"12'6\"]");
     }
 
     [Fact]
     public async Task An_edit_without_a_token_is_refused()
     {
-        var answer = await web.PostAsync("/jobs/tamarack-row/boxes", new FormUrlEncodedContent([new("do", "propose-boxes"), new("stamp", "1")]));
+        var answer = await Web.PostAsync("/jobs/tamarack-row/boxes", new FormUrlEncodedContent([new("do", "propose-boxes"), new("stamp", "1")]));
         answer.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
-        (await web.GetStringAsync("/jobs/tamarack-row/boxes")).ShouldContain("No boxes yet");
+        (await Web.GetStringAsync("/jobs/tamarack-row/boxes")).ShouldContain("No boxes yet");
     }
 
     [Fact]
@@ -108,7 +75,7 @@ public sealed class WebTests : IDisposable
         await Edit("/jobs/tamarack-row/boxes", ("do", "propose-boxes"));
         var answer = await Edit("/jobs/tamarack-row/boxes", ("do", "plan-circuits"), ("stamp", "1"));
         (await answer.Content.ReadAsStringAsync()).ShouldContain("changed meanwhile");
-        (await web.GetStringAsync("/jobs/tamarack-row/circuits")).ShouldContain("No circuits yet");
+        (await Web.GetStringAsync("/jobs/tamarack-row/circuits")).ShouldContain("No circuits yet");
     }
 
     [Theory]
@@ -123,7 +90,7 @@ public sealed class WebTests : IDisposable
         var fields = new Dictionary<string, string> { ["name"] = "Den", ["kind"] = "Den", ["size"] = "12 x 11", ["storey"] = "first", ["side"] = "East", ["beside"] = "deck", ["circuit"] = "1", ["space"] = "1", [field] = value };
         var answer = await Edit("/jobs/tamarack-row/rooms", [("do", act), .. fields.Select(f => (f.Key, f.Value))]);
         var text = await answer.Content.ReadAsStringAsync();
-        new HtmlParser().ParseDocument(text).QuerySelector("[role=alert]")!.TextContent.ShouldContain(sentence);
+        Parse(text).QuerySelector("[role=alert]")!.TextContent.ShouldContain(sentence);
         text.ShouldNotContain("   at Circuitum");
     }
 
@@ -139,7 +106,7 @@ public sealed class WebTests : IDisposable
     [Fact]
     public async Task Import_takes_an_exported_job_and_refuses_rubbish()
     {
-        var exported = await web.GetStringAsync("/jobs/gull-cottage/files/job.json");
+        var exported = await Web.GetStringAsync("/jobs/gull-cottage/files/job.json");
         (await Import(exported)).RequestMessage!.RequestUri!.AbsolutePath.ShouldBe("/jobs/gull-cottage-2/rooms");
         var bad = await Import(exported.Replace("\"version\": 1", "\"version\": 9", StringComparison.Ordinal));
         bad.StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
@@ -148,10 +115,10 @@ public sealed class WebTests : IDisposable
 
     private async Task<HttpResponseMessage> Import(string text)
     {
-        var (token, _) = await Form("/");
+        var token = (await Fields("/"))["__RequestVerificationToken"];
         var file = new ByteArrayContent(Encoding.UTF8.GetBytes(text));
         file.Headers.ContentType = new MediaTypeHeaderValue("application/json");
         using var form = new MultipartFormDataContent { { new StringContent(token), "__RequestVerificationToken" }, { file, "file", "job.json" } };
-        return await web.PostAsync("/?handler=Import", form);
+        return await Web.PostAsync("/?handler=Import", form);
     }
 }

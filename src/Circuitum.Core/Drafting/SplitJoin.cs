@@ -31,7 +31,7 @@ public static class SplitJoin
         var p = shape.On(wall, along);
         var (other, q) = Across(shape, own, p);
         if (other is null) return (null, "The wall across is not parallel there. Split from another wall.");
-        var off = WallMove.Along(other, q);
+        var off = other.Along(q);
         if (off - half < Length.Inches(1) || off + half > other.Length - Length.Inches(1)) return (null, "The partition would end in a corner. Choose another place.");
 
         // The first part goes from the partition's far end round to the wall's first corner; the second one the other way.
@@ -64,7 +64,7 @@ public static class SplitJoin
                 var at = walls.IndexOf(a.Wall);
                 if (at < 0) continue;
                 var now = part.Walls[at];
-                var (s, t) = (WallMove.Along(now, from), WallMove.Along(now, to));
+                var (s, t) = (now.Along(from), now.Along(to));
                 if (s >= Length.Zero && t <= now.Length) return new Anchor(part.Room.Id, at, s, a.Width);
             }
 
@@ -110,7 +110,7 @@ public static class SplitJoin
                 var (from, to) = (was.At(x.From), was.At(x.From + x.Width));
                 foreach (var now in after.Walls.Where(w => (w.Dx * was.Dx) + (w.Dy * was.Dy) > 0.999))
                 {
-                    var (s, t) = (WallMove.Along(now, from), WallMove.Along(now, to));
+                    var (s, t) = (now.Along(from), now.Along(to));
                     var off = Math.Abs(((from.X - now.A.X).InInches * now.Dy) - ((from.Y - now.A.Y).InInches * now.Dx));
                     if (off < 0.2 && s >= -Length.Inches(0.0625) && t <= now.Length + Length.Inches(0.0625)) return new Anchor(first, now.Index, Length.Max(Length.Zero, s), x.Width);
                 }

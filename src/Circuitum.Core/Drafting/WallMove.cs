@@ -90,7 +90,7 @@ public static class WallMove
         var moved = Anchors.Map(job, room.Id, (a, hold) =>
         {
             var (was, now) = (shape.Walls[a.Wall], after.Walls[map(a.Wall)]);
-            if (hold == Hold.Place) return a with { Wall = now.Index, From = Along(now, was.At(a.From)) };
+            if (hold == Hold.Place) return a with { Wall = now.Index, From = now.Along(was.At(a.From)) };
             var hair = Length.Inches(0.125);
             var (first, last) = (a.From <= hair, a.From + a.Width >= was.Length - hair);
             if (first && last && a.Width > Length.Zero) return a with { Wall = now.Index, From = Length.Zero, Width = now.Length };
@@ -99,12 +99,6 @@ public static class WallMove
         });
         return moved with { Rooms = moved.Rooms.Replace(moved.RoomById(room.Id)!, room) };
     }
-
-    /// <summary>How far along a wall a point lies; exact on walls that run with the page.</summary>
-    internal static Length Along(Wall wall, Point p) =>
-        wall.Dx is 1 or -1 ? (wall.Dx > 0 ? p.X - wall.A.X : wall.A.X - p.X)
-        : wall.Dy is 1 or -1 ? (wall.Dy > 0 ? p.Y - wall.A.Y : wall.A.Y - p.Y)
-        : Length.Inches(((p.X - wall.A.X).InInches * wall.Dx) + ((p.Y - wall.A.Y).InInches * wall.Dy));
 
     private static Point Shift(RoomShape shape, Wall own, Length by, Point p)
     {

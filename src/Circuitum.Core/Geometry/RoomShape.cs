@@ -26,6 +26,12 @@ public sealed record Wall(int Index, Point A, Point B, Length Length, Length Sta
         A.X + Scale(along, Dx) + Measure.Length.Inches(offset * nx),
         A.Y + Scale(along, Dy) + Measure.Length.Inches(offset * ny));
 
+    /// <summary>How far along the wall a point lies, seen square on it; exact on walls that run with the page.</summary>
+    public Length Along(Point p) =>
+        Dx is 1 or -1 ? (Dx > 0 ? p.X - A.X : A.X - p.X)
+        : Dy is 1 or -1 ? (Dy > 0 ? p.Y - A.Y : A.Y - p.Y)
+        : Measure.Length.Inches(((p.X - A.X).InInches * Dx) + ((p.Y - A.Y).InInches * Dy));
+
     private static Length Scale(Length length, double factor) => factor switch
     {
         1 => length,

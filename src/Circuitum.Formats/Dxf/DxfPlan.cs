@@ -214,7 +214,7 @@ internal sealed class Scale
     internal Point Of(DxfPoint p) => new(Exact((p.X - dx) * inches), Exact(-(p.Y - dy) * inches));
 
     // A sixteenth that lost a digit in the file is a sixteenth; any other number is kept as it came.
-    private static Length Exact(double value)
+    internal static Length Exact(double value)
     {
         var most = JobRules.Farthest.InInches * 4;
         value = Math.Clamp(value, -most, most);

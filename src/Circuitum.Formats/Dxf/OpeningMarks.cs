@@ -24,16 +24,11 @@ internal sealed record OpeningMark(OpeningKind Kind, Point A, Point B, Point? Le
         if (Math.Abs((dx * wall.Dy) - (dy * wall.Dx)) > 0.02) return null;
         var off = -(((A.X - wall.A.X).InInches * shape.InX(wall)) + ((A.Y - wall.A.Y).InInches * shape.InY(wall)));
         if (off is < -2 or > Beside) return null;
-        var (a, b) = (Along(wall, A), Along(wall, B));
+        var (a, b) = (wall.Along(A), wall.Along(B));
         var (from, to) = (Length.Min(a, b), Length.Max(a, b));
         if (from < -Length.Inches(1) || to > wall.Length + Length.Inches(1)) return null;
         return (Length.Max(from, Length.Zero), Length.Min(to, wall.Length), a <= b ? End.Start : End.Finish, Math.Abs(off));
     }
-
-    private static Length Along(Wall wall, Point p) =>
-        wall.Dx is 1 or -1 ? (wall.Dx > 0 ? p.X - wall.A.X : wall.A.X - p.X)
-        : wall.Dy is 1 or -1 ? (wall.Dy > 0 ? p.Y - wall.A.Y : wall.A.Y - p.Y)
-        : Length.Inches(((p.X - wall.A.X).InInches * wall.Dx) + ((p.Y - wall.A.Y).InInches * wall.Dy));
 }
 
 /// <summary>Finds the marks of doors and windows.</summary>

@@ -43,7 +43,7 @@ internal static class WallFaces
         var single = wide.Count > 1 && all.Count == wide.Count;
         var half = new BufferParameters(1, EndCapStyle.Flat, JoinStyle.Mitre, 5);
         var faces = wide.Select(p => single ? BufferOp.Buffer(new Polygon(p.Shell), -2.25, half) as Polygon : new Polygon(p.Shell)).OfType<Polygon>();
-        return ([.. faces.Select(p => Tidy(p.Shell.Coordinates.Select(c => new Point(Exact(c.X), Exact(c.Y))))).OrderBy(o => o.Min(p => p.Y)).ThenBy(o => o.Min(p => p.X))], "", single);
+        return ([.. faces.Select(p => Tidy(p.Shell.Coordinates.Select(c => new Point(Scale.Exact(c.X), Scale.Exact(c.Y))))).OrderBy(o => o.Min(p => p.Y)).ThenBy(o => o.Min(p => p.X))], "", single);
     }
 
     // Going round once, clockwise on the page, without corners that are none.
@@ -84,11 +84,5 @@ internal static class WallFaces
         }
 
         return closers;
-    }
-
-    private static Length Exact(double inches)
-    {
-        var sixteenth = Length.Inches(inches);
-        return Math.Abs(sixteenth.InInches - inches) < 0.004 ? sixteenth : new Length((long)Math.Round(inches * Length.UnitsPerInch));
     }
 }
