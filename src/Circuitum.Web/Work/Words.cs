@@ -17,6 +17,16 @@ public static class Words
         _ => "Window",
     };
 
+    /// <summary>What a wall is built of.</summary>
+    public static string Name(WallBuild build) => build switch
+    {
+        WallBuild.Wood2x4 => "2x4 wood",
+        WallBuild.Wood2x6 => "2x6 wood",
+        WallBuild.MetalStud => "metal studs",
+        WallBuild.InsulatedPanel => "insulated panel",
+        _ => "masonry",
+    };
+
     /// <summary>A value in small words.</summary>
     public static string Of(Enum value) => JsonNamingPolicy.KebabCaseLower.ConvertName(value.ToString()).Replace('-', ' ');
 }
