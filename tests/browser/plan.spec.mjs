@@ -186,8 +186,12 @@ async function measure(page, moves) {
       window.took = new Promise((done, fail) => document.addEventListener('pointerup', () => {
         setTimeout(() => fail(new Error(document.querySelector('[role=alert]')?.textContent ?? 'no answer')), 5000);
         const began = performance.now();
-        const look = () => document.getElementById('work')?.dataset.stamp === stamp ? requestAnimationFrame(look) : requestAnimationFrame(() => done(performance.now() - began));
-        look();
+        const changed = new MutationObserver(() => {
+          if (document.getElementById('work')?.dataset.stamp === stamp) return;
+          changed.disconnect();
+          requestAnimationFrame(() => done(performance.now() - began));
+        });
+        changed.observe(document.body, { childList: true });
       }, { once: true }));
     });
     await dragTo(page, from, to);

@@ -129,17 +129,20 @@ public sealed class StageModel(JobDesk desk) : PageModel
         else
         {
             var (command, problem) = form.Read();
-            if (!await Load(cancel)) return NotFound();
-            var before = Known();
+
+            // After a drawing edit the new thing is picked, so what was there before is looked at first.
+            var drawing = act is "draw-room" or "place";
+            if (drawing && !await Load(cancel)) return NotFound();
+            var before = drawing ? Known() : [];
             Refusal = command is null ? problem : await desk.EditAsync(Id, stamp, command, cancel);
-            if (Refusal.Length == 0 && act is "draw-room" or "place" && await Load(cancel)) Pick = Known().Except(before).FirstOrDefault() ?? Pick;
+            if (drawing && Refusal.Length == 0 && await Load(cancel)) Pick = Known().Except(before).FirstOrDefault() ?? Pick;
         }
 
         if (!await Load(cancel)) return NotFound();
         return !Request.IsHtmx() && Refusal.Length == 0 ? Redirect(Link(Pick)) : Show();
     }
 
-    // What can be picked on the plan: after a drawing edit the new thing is.
+    // What can be picked on the plan.
     private HashSet<string> Known() =>
     [
         .. Job.Rooms.Select(r => $"room:{r.Id}"), .. Job.Openings.Select(o => $"opening:{o.Id}"), .. Job.Counters.Select(c => $"counter:{c.Id}"),
