@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Xml;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Formats;
@@ -9,16 +10,22 @@ namespace Circuitum.Formats;
 /// <summary>The standard plan symbols of boxes, with circuit numbers where they are asked for.</summary>
 internal static class BoxMarks
 {
-    internal static void Draw(XmlWriter w, JobAnalysis a, PlanView view)
+    internal static void Draw(PlanSheet sheet, JobAnalysis a, PlanView view, List<RoomShape> rooms)
     {
-        foreach (var box in a.Job.Decisions.Boxes.Where(b => a.House[b.Room].Room.Storey == view.Storey))
+        var byRoom = a.Job.Decisions.Boxes.ToLookup(b => b.Room);
+        var wrong = a.Findings.Where(f => f.Severity == Severity.Must && f.RuleId != "circuit.unassigned").SelectMany(f => f.Subjects).ToHashSet();
+        foreach (var shape in rooms) sheet.Part($"marks-{shape.Room.Id}", () => Room(sheet.Writer, a, view, shape, byRoom[shape.Room.Id], wrong));
+    }
+
+    private static void Room(XmlWriter w, JobAnalysis a, PlanView view, RoomShape shape, IEnumerable<Box> boxes, HashSet<string> subjects)
+    {
+        foreach (var box in boxes)
         {
-            var shape = a.House[box.Room];
             var at = box.Wall is { } wall ? shape.On(wall, box.Along, 7.5) : Places.Of(a.House, box);
             var (x, y) = (at.X.InInches, at.Y.InInches);
             var circuit = a.CircuitOf(box.Id);
             var picked = view.Selected == $"box:{box.Id}" || (circuit is not null && view.Selected == $"circuit:{circuit.Number}");
-            var wrong = a.Findings.Any(f => f.Severity == Severity.Must && f.RuleId != "circuit.unassigned" && f.Subjects.Contains($"box:{box.Id}"));
+            var wrong = subjects.Contains($"box:{box.Id}");
             w.WriteStartElement("g");
             w.WriteAttributeString("class", $"mark by-{box.By.ToString().ToLowerInvariant()}{(picked ? " picked" : "")}{(wrong ? " wrong" : "")}");
             w.WriteAttributeString("data-pick", $"box:{box.Id}");
@@ -78,7 +85,7 @@ internal static class BoxMarks
         void Circle(double r) => PlanSvg.Shape(w, "circle", "box", ("cx", PlanSvg.N(x)), ("cy", PlanSvg.N(y)), ("r", PlanSvg.N(r)));
     }
 
-    private static void Tag(XmlWriter w, Box box, Core.Geometry.RoomShape shape, int number, double x, double y)
+    private static void Tag(XmlWriter w, Box box, RoomShape shape, int number, double x, double y)
     {
         var (dx, dy) = (0.0, -9.0);
         if (box.Wall is { } wall)

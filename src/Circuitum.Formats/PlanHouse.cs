@@ -12,18 +12,28 @@ namespace Circuitum.Formats;
 /// <summary>Draws what stands before the electrician comes: walls, floors, openings, fixed things, names.</summary>
 internal static class PlanHouse
 {
-    internal static void Draw(XmlWriter w, JobAnalysis a, PlanView view, List<RoomShape> rooms)
+    internal static void Draw(PlanSheet sheet, JobAnalysis a, PlanView view, List<RoomShape> rooms)
     {
+        var w = sheet.Writer;
+
         // Walls are what is left between the floors: each room is drawn with a margin in ink, then all floors over it.
         foreach (var room in rooms.Where(r => !r.Room.Kind.OpenAir()))
-            Shape(w, "polygon", "mass", ("points", Points(room)), ("stroke-width", N(a.Job.Frame.OutsideWall.InInches * 2)));
-        foreach (var room in rooms) Floor(w, room, view, a);
-        foreach (var room in rooms) Things(w, room, a, view);
-        foreach (var room in rooms) Walls(w, room, view);
-        foreach (var room in rooms) Openings(w, room, a, view);
-        foreach (var room in rooms) Name(w, room, view.Stage == PlanStage.Rooms);
-        if (a.Panel is { } panel && a.House[panel.Room].Room.Storey == view.Storey) PanelMark(w, a.House[panel.Room], panel);
-        foreach (var wish in a.Job.Wishes.Where(x => a.House[x.Room].Room.Storey == view.Storey)) WishMark(w, wish, view);
+            sheet.Part($"mass-{room.Room.Id}", () => Shape(w, "polygon", "mass", ("points", Points(room)), ("stroke-width", N(a.Job.Frame.OutsideWall.InInches * 2))));
+        Each("floor", room => Floor(w, room, view, a));
+        Each("things", room => Things(w, room, a, view));
+        Each("walls", room => Walls(w, room, view));
+        Each("openings", room => Openings(w, room, a, view));
+        Each("name", room => Name(w, room, view.Stage == PlanStage.Rooms));
+        if (a.Panel is { } panel && a.House[panel.Room].Room.Storey == view.Storey) sheet.Part("panel", () => PanelMark(w, a.House[panel.Room], panel));
+        sheet.Part("wishes", () =>
+        {
+            foreach (var wish in a.Job.Wishes.Where(x => a.House[x.Room].Room.Storey == view.Storey)) WishMark(w, wish, view);
+        });
+
+        void Each(string layer, Action<RoomShape> draw)
+        {
+            foreach (var room in rooms) sheet.Part($"{layer}-{room.Room.Id}", () => draw(room));
+        }
     }
 
     private static string Points(RoomShape room) => string.Join(" ", room.Room.Outline.Select(p => $"{N(p.X.InInches)},{N(p.Y.InInches)}"));

@@ -42,36 +42,36 @@ public static class PlanSvg
     private const string Styles = "text{font-family:sans-serif;fill:#1c1a17}.floor{fill:#fffdf8}.mass{fill:#1c1a17;stroke:#1c1a17;stroke-linejoin:miter}.rail{fill:none;stroke:#1c1a17;stroke-width:1.5;stroke-dasharray:8 4}.opening{stroke:#fffdf8}.leaf,.thing,.glass{fill:none;stroke:#6b6559;stroke-width:1}.box{fill:#fffdf8;stroke:#1c1a17;stroke-width:1.4}.run{fill:none;stroke:#6b6559;stroke-width:1.2}.hit,.wall{fill:none;stroke:none}.tag{font-weight:700}.dim{stroke:#6b6559;stroke-width:.6;fill:none}";
 
     /// <summary>Draws a storey.</summary>
-    public static string Draw(JobAnalysis a, PlanView view)
-    {
-        var text = new StringBuilder();
-        using (var w = XmlWriter.Create(text, new XmlWriterSettings { OmitXmlDeclaration = true, ConformanceLevel = ConformanceLevel.Fragment, CheckCharacters = true }))
-        {
-            var rooms = a.House.Rooms.Where(r => r.Room.Storey == view.Storey).ToList();
-            var under = view.Pictures.Length > 0 ? a.Job.Underlays.FirstOrDefault(u => u.Storey == view.Storey) : null;
-            var (x0, y0, x1, y1) = Extent(rooms, under);
-            w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
-            w.WriteAttributeString("viewBox", string.Create(CultureInfo.InvariantCulture, $"{x0 - Margin:0.#} {y0 - Margin:0.#} {x1 - x0 + (2 * Margin):0.#} {y1 - y0 + (2 * Margin):0.#}"));
-            w.WriteAttributeString("class", $"plan stage-{view.Stage.ToString().ToLowerInvariant()}");
-            w.WriteAttributeString("role", "group");
-            w.WriteAttributeString("aria-label", $"Plan of {a.Job.StoreyById(view.Storey)?.Name}");
-            if (view is { StandAlone: false, Stage: PlanStage.Rooms })
-            {
-                var lines = SnapLines.Of(a.Job, view.Storey);
-                w.WriteAttributeString("data-snap-x", string.Join(' ', lines.X.Select(x => N(x.InInches))));
-                w.WriteAttributeString("data-snap-y", string.Join(' ', lines.Y.Select(y => N(y.InInches))));
-            }
+    public static string Draw(JobAnalysis a, PlanView view) => Parts(a, view).Whole;
 
-            if (view.StandAlone) w.WriteElementString("style", Styles);
-            if (under is not null) Picture(w, under, view);
-            PlanHouse.Draw(w, a, view, rooms);
-            if (view.Stage is PlanStage.Rooms or PlanStage.Dimensioned) PlanDimensions.Draw(w, a, view, rooms);
-            if (view.Stage == PlanStage.Circuits) RunsOf(w, a, view);
-            if (view.Stage is PlanStage.Boxes or PlanStage.Circuits) BoxMarks.Draw(w, a, view);
-            w.WriteEndElement();
+    /// <summary>Draws a storey in parts that can be exchanged one by one.</summary>
+    public static PlanDrawing Parts(JobAnalysis a, PlanView view)
+    {
+        var sheet = new PlanSheet();
+        var w = sheet.Writer;
+        var rooms = a.House.Rooms.Where(r => r.Room.Storey == view.Storey).ToList();
+        var under = view.Pictures.Length > 0 ? a.Job.Underlays.FirstOrDefault(u => u.Storey == view.Storey) : null;
+        var (x0, y0, x1, y1) = Extent(rooms, under);
+        w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
+        w.WriteAttributeString("viewBox", string.Create(CultureInfo.InvariantCulture, $"{x0 - Margin:0.#} {y0 - Margin:0.#} {x1 - x0 + (2 * Margin):0.#} {y1 - y0 + (2 * Margin):0.#}"));
+        w.WriteAttributeString("class", $"plan stage-{view.Stage.ToString().ToLowerInvariant()}");
+        w.WriteAttributeString("role", "group");
+        w.WriteAttributeString("aria-label", $"Plan of {a.Job.StoreyById(view.Storey)?.Name}");
+        if (view is { StandAlone: false, Stage: PlanStage.Rooms })
+        {
+            var lines = SnapLines.Of(a.Job, view.Storey);
+            w.WriteAttributeString("data-snap-x", string.Join(' ', lines.X.Select(x => N(x.InInches))));
+            w.WriteAttributeString("data-snap-y", string.Join(' ', lines.Y.Select(y => N(y.InInches))));
         }
 
-        return text.ToString();
+        sheet.Opened();
+        if (view.StandAlone) sheet.Part("styles", () => w.WriteElementString("style", Styles));
+        if (under is not null) sheet.Part("under", () => Picture(w, under, view));
+        PlanHouse.Draw(sheet, a, view, rooms);
+        if (view.Stage is PlanStage.Rooms or PlanStage.Dimensioned) sheet.Part("dimensions", () => PlanDimensions.Draw(w, a, view, rooms));
+        if (view.Stage == PlanStage.Circuits) sheet.Part("runs", () => RunsOf(w, a, view));
+        if (view.Stage is PlanStage.Boxes or PlanStage.Circuits) BoxMarks.Draw(sheet, a, view, rooms);
+        return sheet.Done();
     }
 
     internal static string N(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);

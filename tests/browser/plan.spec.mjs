@@ -161,6 +161,7 @@ test('a picture is laid under, scaled by two points and traced', async ({ page, 
   await page.getByLabel('PNG or JPEG').setInputFiles('docs/screenshots/rooms.png');
   await page.getByRole('button', { name: 'Lay it under the storey' }).click();
   await expect(page.locator('.under')).toHaveAttribute('width', '480');
+  await expect(page.locator('html')).toHaveAttribute('data-ready', '');
   await page.locator('#tool').selectOption('scale');
   await clickAt(page, 100, 100);
   await clickAt(page, 220, 100);
@@ -191,7 +192,7 @@ async function measure(page, moves) {
           changed.disconnect();
           requestAnimationFrame(() => done(performance.now() - began));
         });
-        changed.observe(document.body, { childList: true });
+        changed.observe(document.body, { childList: true, subtree: true, attributes: true, attributeFilter: ['data-stamp'] });
       }, { once: true }));
     });
     await dragTo(page, from, to);
@@ -243,9 +244,10 @@ for (const [name, make, room] of [['the demo house', null, 'room:living'], ['60 
     await expect(page.locator('.plan')).not.toHaveAttribute('style', /scale/);
     const rate = await frames(page);
     console.log(`${name}: edit median ${median.toFixed(0)} ms, 95th ${most.toFixed(0)} ms, zoom and pan ${rate.toFixed(0)} frames a second`);
-    // The goals are 100 and 200 ms and 50 frames on a desk machine; a small test machine that draws without a graphics
-    // card gets room, and docs/performance.md says what was measured.
-    expect(median).toBeLessThan(make ? 400 : 250);
-    expect(rate).toBeGreaterThan(25);
+    // The goals are 100 and 200 ms and 50 frames; a test machine that is busy with other things gets half as much again,
+    // and docs/performance.md says what was measured.
+    expect(median).toBeLessThan(150);
+    expect(most).toBeLessThan(300);
+    expect(rate).toBeGreaterThan(33);
   });
 }

@@ -21,16 +21,19 @@ internal sealed class RoomsApart : ICheck
         foreach (var storey in a.Job.Storeys)
         {
             var rooms = a.House.Rooms.Where(r => r.Room.Storey == storey.Id).ToList();
-            for (var i = 0; i < rooms.Count; i++)
-            {
-                for (var j = i + 1; j < rooms.Count; j++)
-                {
-                    var over = HouseShape.OverlapSqFt(rooms[i].Room, rooms[j].Room);
-                    if (over >= LeastSqFt) yield return CheckList.Make(a, "plan.overlap", $"{rooms[i].Room.Name} and {rooms[j].Room.Name} cover the same {over:0.0} sq ft.", $"room:{rooms[i].Room.Id}", $"room:{rooms[j].Room.Id}");
-                }
-            }
+            foreach (var finding in Overlaps(a, rooms).Concat(Close(a, rooms)).Concat(Nobody(a, storey.Id, rooms))) yield return finding;
+        }
+    }
 
-            foreach (var finding in Close(a, rooms).Concat(Nobody(a, rooms))) yield return finding;
+    private static IEnumerable<Finding> Overlaps(JobAnalysis a, List<RoomShape> rooms)
+    {
+        for (var i = 0; i < rooms.Count; i++)
+        {
+            for (var j = i + 1; j < rooms.Count; j++)
+            {
+                var over = HouseShape.OverlapSqFt(rooms[i], rooms[j]);
+                if (over >= LeastSqFt) yield return CheckList.Make(a, "plan.overlap", $"{rooms[i].Room.Name} and {rooms[j].Room.Name} cover the same {over:0.0} sq ft.", $"room:{rooms[i].Room.Id}", $"room:{rooms[j].Room.Id}");
+            }
         }
     }
 
@@ -52,22 +55,26 @@ internal sealed class RoomsApart : ICheck
         }
     }
 
-    private static IEnumerable<Finding> Nobody(JobAnalysis a, List<RoomShape> rooms)
+    private static readonly RoomsMemo<List<(Point At, double SqFt)>> Hollows = new();
+
+    private static IEnumerable<Finding> Nobody(JobAnalysis a, string storey, List<RoomShape> rooms)
     {
         var inside = rooms.Where(r => !r.Room.Kind.OpenAir()).ToList();
         if (inside.Count < 2) yield break;
-        var grow = new BufferParameters(1, EndCapStyle.Flat, JoinStyle.Mitre, 5);
-        var whole = UnaryUnionOp.Union(inside.Select(r => BufferOp.Buffer(HouseShape.Polygon(r.Room.Outline), a.Job.Frame.OutsideWall.InInches, grow)));
-        for (var i = 0; i < whole.NumGeometries; i++)
+        foreach (var (at, area) in Hollows.Of(a.Job.Rooms, $"{storey}:{a.Job.Frame.OutsideWall.Units}", () => HollowsOf(inside, a.Job.Frame.OutsideWall)))
         {
-            if (whole.GetGeometryN(i) is not Polygon part) continue;
-            foreach (var hole in part.Holes.Select(h => new Polygon(h)).Where(h => h.Area / 144 >= 1))
-            {
-                var at = new Point(Length.Inches(hole.Centroid.X), Length.Inches(hole.Centroid.Y));
-                var near = inside.MinBy(r => r.InchesToWall(at))!;
-                yield return CheckList.Make(a, "plan.gap", $"About {hole.Area / 144:0} sq ft beside {near.Room.Name} belong to no room. Draw a room or a closet there, or move the wall.", $"room:{near.Room.Id}");
-            }
+            var near = inside.MinBy(r => r.InchesToWall(at))!;
+            yield return CheckList.Make(a, "plan.gap", $"About {area:0} sq ft beside {near.Room.Name} belong to no room. Draw a room or a closet there, or move the wall.", $"room:{near.Room.Id}");
         }
+    }
+
+    private static List<(Point At, double SqFt)> HollowsOf(List<RoomShape> inside, Length wall)
+    {
+        var grow = new BufferParameters(1, EndCapStyle.Flat, JoinStyle.Mitre, 5);
+        var whole = UnaryUnionOp.Union(inside.Select(r => BufferOp.Buffer(HouseShape.Polygon(r.Room.Outline), wall.InInches, grow)));
+        return [.. Enumerable.Range(0, whole.NumGeometries).Select(whole.GetGeometryN).OfType<Polygon>()
+            .SelectMany(part => part.Holes.Select(h => new Polygon(h))).Where(h => h.Area / 144 >= 1)
+            .Select(h => (new Point(Length.Inches(h.Centroid.X), Length.Inches(h.Centroid.Y)), h.Area / 144))];
     }
 }
 

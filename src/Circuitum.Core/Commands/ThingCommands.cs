@@ -42,8 +42,24 @@ public sealed record PlaceHere(string What, string Storey, Point At) : JobComman
 {
     private static readonly Dictionary<string, double> Widths = new()
     {
-        ["hinged"] = 32, ["pocket"] = 30, ["sliding"] = 72, ["cased"] = 36, ["garage-door"] = 108, ["window"] = 36, ["counter"] = 60, ["sink"] = 33, ["basin"] = 20, ["tub"] = 60,
-        ["shower"] = 36, ["toilet"] = 20, ["cabinet"] = 36, ["fireplace"] = 48, ["beam"] = 96, ["post"] = 6, ["duct"] = 24, ["panel"] = 0,
+        ["hinged"] = 32,
+        ["pocket"] = 30,
+        ["sliding"] = 72,
+        ["cased"] = 36,
+        ["garage-door"] = 108,
+        ["window"] = 36,
+        ["counter"] = 60,
+        ["sink"] = 33,
+        ["basin"] = 20,
+        ["tub"] = 60,
+        ["shower"] = 36,
+        ["toilet"] = 20,
+        ["cabinet"] = 36,
+        ["fireplace"] = 48,
+        ["beam"] = 96,
+        ["post"] = 6,
+        ["duct"] = 24,
+        ["panel"] = 0,
     };
 
     /// <inheritdoc/>

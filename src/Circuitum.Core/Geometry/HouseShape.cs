@@ -78,7 +78,12 @@ public sealed class HouseShape
     /// joined, storey by storey. Partitions close up because they are thinner than two such margins.
     /// </summary>
     /// <param name="counts">Whether a room counts.</param>
-    public double OutsideAreaSqFt(Func<Room, bool> counts)
+    public double OutsideAreaSqFt(Func<Room, bool> counts) =>
+        Areas.Of(Job.Rooms, $"{Job.Frame.OutsideWall.Units}:{string.Concat(Job.Rooms.Select(r => counts(r) ? '1' : '0'))}", () => AreaOf(counts));
+
+    private static readonly RoomsMemo<double> Areas = new();
+
+    private double AreaOf(Func<Room, bool> counts)
     {
         var grow = new BufferParameters(1, EndCapStyle.Flat, JoinStyle.Mitre, 5);
         double area = 0;
@@ -121,12 +126,11 @@ public sealed class HouseShape
     }
 
     /// <summary>Floor area in square feet that two rooms both cover.</summary>
-    public static double OverlapSqFt(Room a, Room b)
-    {
-        if (a.Outline.Max(p => p.X) <= b.Outline.Min(p => p.X) || b.Outline.Max(p => p.X) <= a.Outline.Min(p => p.X)
-            || a.Outline.Max(p => p.Y) <= b.Outline.Min(p => p.Y) || b.Outline.Max(p => p.Y) <= a.Outline.Min(p => p.Y)) return 0;
-        return Polygon(a.Outline).Intersection(Polygon(b.Outline)).Area / 144;
-    }
+    public static double OverlapSqFt(Room a, Room b) => OverlapSqFt(new RoomShape(a), new RoomShape(b));
+
+    /// <inheritdoc cref="OverlapSqFt(Room, Room)"/>
+    public static double OverlapSqFt(RoomShape a, RoomShape b) =>
+        a.MaxX <= b.MinX || b.MaxX <= a.MinX || a.MaxY <= b.MinY || b.MaxY <= a.MinY ? 0 : Polygon(a.Room.Outline).Intersection(Polygon(b.Room.Outline)).Area / 144;
 
     /// <summary>Whether an outline is a simple polygon, one that does not cross or touch itself.</summary>
     public static bool IsSimple(IReadOnlyList<Measure.Point> outline) => Polygon(outline).IsValid;

@@ -40,6 +40,7 @@ public static class App
         });
         builder.Services.AddSingleton(new JobDesk(directory));
         builder.Services.AddSingleton<DrawingTray>();
+        builder.Services.AddSingleton<DrawnPlans>();
         var app = builder.Build();
         await app.Services.GetRequiredService<JobDesk>().PrepareAsync();
         app.Use(async (context, next) =>

@@ -79,11 +79,14 @@ public sealed class JobDesk(string directory)
         if (stored.Stamp != stamp) return Stale;
         var result = command.Apply(stored.Job);
         if (result.Job is null) return result.Problem;
+
+        // Worked out while the disk is written; what is not saved is not shown.
+        var analysis = Task.Run(() => Analyzer.Analyze(result.Job), cancel);
         if (!await store.SaveAsync(id, stamp, result.Job, command.Title, cancel)) return Stale;
 
         // What was just written need not be read again: the next page shows it.
         var saved = stored with { Job = result.Job, Stamp = stamp + 1, Undo = command.Title, Redo = null };
-        open[id] = new OpenJob(saved, Analyzer.Analyze(result.Job), await Pictures(store, id, result.Job, cancel));
+        open[id] = new OpenJob(saved, await analysis, await Pictures(store, id, result.Job, cancel));
         return "";
     }
 

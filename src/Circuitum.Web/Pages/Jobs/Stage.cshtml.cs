@@ -11,7 +11,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs;
 
 /// <summary>A stage of a job: the plan or the panel, the list, and the ticket of what is picked.</summary>
-public sealed class StageModel(JobDesk desk) : PageModel
+public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
 {
     /// <summary>The stages in the order of the work.</summary>
     public static readonly string[] Stages = ["job", "rooms", "boxes", "circuits", "panel"];
@@ -101,8 +101,11 @@ public sealed class StageModel(JobDesk desk) : PageModel
         };
     }
 
-    /// <summary>The plan as SVG.</summary>
-    public string Plan() => PlanSvg.Draw(A, new PlanView(Storey, Stage switch { "boxes" => PlanStage.Boxes, "circuits" or "findings" => PlanStage.Circuits, _ => PlanStage.Rooms }, Pick, Pictures: Under is { } under && Open.Pictures.Contains(under.Picture) ? $"/jobs/{Id}/pictures/" : ""));
+    /// <summary>The plan as SVG: the whole of it, or for an edit the parts that changed.</summary>
+    public string Plan { get; private set; } = "";
+
+    /// <summary>Whether the stage shows the plan.</summary>
+    public bool ShowsPlan => Stage is "rooms" or "boxes" or "circuits" or "findings";
 
     /// <summary>Shows the stage.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
@@ -149,7 +152,20 @@ public sealed class StageModel(JobDesk desk) : PageModel
         .. Job.Fixtures.Select(f => $"fixture:{f.Id}"), .. Job.Appliances.Select(x => $"appliance:{x.Id}"), .. Job.Wishes.Select(w => $"wish:{w.Id}"),
     ];
 
-    private IActionResult Show() => Request.IsHtmx() ? Partial("_Work", this) : Page();
+    private IActionResult Show()
+    {
+        if (ShowsPlan) DrawPlan();
+        return Request.IsHtmx() ? Partial("_Work", this) : Page();
+    }
+
+    private void DrawPlan()
+    {
+        var pictures = Under is { } under && Open.Pictures.Contains(under.Picture) ? $"/jobs/{Id}/pictures/" : "";
+        var view = new PlanView(Storey, Stage switch { "boxes" => PlanStage.Boxes, "circuits" or "findings" => PlanStage.Circuits, _ => PlanStage.Rooms }, Pick, Pictures: pictures);
+        var shown = Request.IsHtmx() ? Uri.UnescapeDataString(Request.Headers["X-Drawn"].ToString()) : "";
+        (Plan, var part) = drawn.Answer(Id, shown, $"{Open.Stored.Stamp}|{Stage}|{Storey}|{Pick}", PlanSvg.Parts(A, view));
+        if (part) Response.Headers["X-Plan"] = "part";
+    }
 
     private async Task<bool> Load(CancellationToken cancel)
     {

@@ -1,6 +1,7 @@
 // Keys, derivations, findings, and what happens after each answer.
 import { address, memory, send, visit, work } from './desk.js';
 import { drawingKey, nudgePlan, setTool } from './draft.js';
+import './patch.js';
 import { forgetFrame, settleView, zoom } from './view.js';
 
 async function why(key) {
@@ -83,6 +84,7 @@ function settle() {
 }
 // Right after the swap, before the browser has laid anything out.
 document.addEventListener('htmx:afterSwap', settle);
+document.addEventListener('circuitum:patched', settle);
 window.addEventListener('resize', () => { forgetFrame(); settle(); });
 document.addEventListener('htmx:responseError', e => {
   const box = Object.assign(document.createElement('div'), { className: 'notice stop', role: 'alert', textContent: e.detail.xhr.status === 0 ? 'The program does not answer. The last edit was not made.' : 'That edit was not made. Load the page again and repeat it.' });

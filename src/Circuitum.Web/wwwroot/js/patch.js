@@ -1,0 +1,55 @@
+// An answer that carries only the changed parts of the plan: what it brings takes the place of what is shown, the rest of
+// the drawing stays as it is, so the browser lays out and paints little.
+import { plan, work } from './desk.js';
+
+// What this page shows; the program answers with parts only when it remembers just this.
+document.addEventListener('htmx:configRequest', e => {
+  if (!work() || !plan()) return;
+  const { stamp, stage, storey, pick } = work().dataset;
+  e.detail.headers['X-Drawn'] = encodeURIComponent([stamp, stage, storey, pick].join('|'));
+});
+
+// Where the hand was typing, by something that is the same in the answer.
+function focused() {
+  const at = document.activeElement;
+  if (!at || at === document.body || !work().contains(at)) return null;
+  if (at.id) return `#${CSS.escape(at.id)}`;
+  const act = at.form?.elements.do?.value;
+  return act && at.name ? `form:has([name=do][value="${CSS.escape(act)}"]) [name="${CSS.escape(at.name)}"]` : at.dataset.do ? `[data-do="${CSS.escape(at.dataset.do)}"]` : null;
+}
+
+function patchPlan(from) {
+  const to = plan();
+  for (const { name, value } of from.attributes) if (name !== 'style') to.setAttribute(name, value);
+  to.dataset.home = from.getAttribute('viewBox');
+  to.querySelector('.sketch')?.remove();
+  for (const mark of to.querySelectorAll('.dragged')) {
+    mark.classList.remove('dragged');
+    mark.style.translate = '';
+  }
+  for (const part of [...from.children]) document.getElementById(part.id).replaceWith(part);
+}
+
+document.addEventListener('htmx:beforeSwap', e => {
+  if (e.detail.xhr.getResponseHeader('X-Plan') !== 'part') return;
+  e.detail.shouldSwap = false;
+  const here = work();
+  const page = document.createElement('template');
+  page.innerHTML = e.detail.serverResponse;
+  const next = page.content.getElementById('work');
+  const again = focused();
+  const scrolled = here.querySelector('.side').scrollTop;
+  const same = here.dataset.pick === next.dataset.pick;
+  Object.assign(here.dataset, next.dataset);
+  patchPlan(next.querySelector('.plan'));
+  here.querySelectorAll(':scope > .notice').forEach(n => n.remove());
+  for (const part of next.querySelectorAll(':scope > .head, :scope > .strip, .tools, .side, #edit')) {
+    const old = part.id ? document.getElementById(part.id) : here.querySelector(`.${part.classList[0]}`);
+    old.replaceWith(part);
+    htmx.process(part);
+  }
+  here.querySelector('.strip').after(...next.querySelectorAll(':scope > .notice'));
+  if (same) here.querySelector('.side').scrollTop = scrolled;
+  if (again) here.querySelector(again)?.focus({ preventScroll: true });
+  document.dispatchEvent(new CustomEvent('circuitum:patched'));
+});
