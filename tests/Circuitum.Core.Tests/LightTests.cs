@@ -17,7 +17,8 @@ public class LightTests
     {
         var job = Sample.House(Sample.Rect("den", RoomKind.Den, 0, 0, 12, 12)) with { Openings = [Sample.Door("den", 2, 4)] };
         var one = Of(job, BoxKind.Switch, "den").ShouldHaveSingleItem();
-        one.Gangs.Single().Locations.ShouldBe(1);
+        one.Gangs.Length.ShouldBe(2, "the room's light and the one outside the door");
+        one.Gangs.ShouldAllBe(g => g.Locations == 1);
         (one.Wall, one.Along).ShouldBe((2, Length.Feet(4) + Length.Inches(32) + Length.Inches(7)));
         one.Height.ShouldBe(job.Preferences.SwitchCentre);
         var turned = job with { Openings = [job.Openings[0] with { Hinge = End.Finish }] };

@@ -22,6 +22,7 @@ public static class HouseDeriver
         ImmutableArray<CircuitAnalysis> circuits = [.. job.Decisions.Circuits.OrderBy(c => c.Number).Select(c => deriver.Derive(c, labels[c.Number]))];
         var area = house.OutsideAreaSqFt(r => edition.Traits(r.Kind).FloorArea);
         var service = Case(job, edition, area);
+        var byBox = circuits.SelectMany(c => c.Boxes.Select(b => (b.Id, c))).ToImmutableDictionary(x => x.Id, x => x.c);
         return new()
         {
             Job = job,
@@ -29,7 +30,8 @@ public static class HouseDeriver
             Edition = edition,
             Boxes = boxes,
             Circuits = circuits,
-            ByBox = circuits.SelectMany(c => c.Boxes.Select(b => (b.Id, c))).ToImmutableDictionary(x => x.Id, x => x.c),
+            ByBox = byBox,
+            Specs = BoxSpecs.Of(house, edition, byBox),
             Schedule = Schedule(job, circuits),
             AreaSqFt = area,
             Standard = ServiceLoad.Standard(service, edition),

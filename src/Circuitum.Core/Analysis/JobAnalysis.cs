@@ -30,6 +30,9 @@ public sealed record JobAnalysis
     /// <summary>Circuits by rising number.</summary>
     public required ImmutableArray<CircuitAnalysis> Circuits { get; init; }
 
+    /// <summary>What each box has to be, by its id.</summary>
+    public required ImmutableDictionary<string, BoxSpec> Specs { get; init; }
+
     /// <summary>Panel schedule rows, one a space, or empty without a panel.</summary>
     public required ImmutableArray<PanelRow> Schedule { get; init; }
 
@@ -96,6 +99,7 @@ public sealed record JobAnalysis
             return new("Planned load", $"{load.Load}") { Formula = load.Continuous ? "continuous: counts at 125 percent for wire and breaker" : "", Because = load.Source };
         }
 
+        if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".fill", StringComparison.Ordinal) && Specs.GetValueOrDefault(key[4..^5])?.Fill is { } fill) return fill.Derivation;
         if (key.StartsWith("room.", StringComparison.Ordinal) && key.EndsWith(".area", StringComparison.Ordinal) && Job.RoomById(key[5..^5]) is { } room)
         {
             return new("Inside area", $"{House[room.Id].AreaSqFt:0.0} sq ft")

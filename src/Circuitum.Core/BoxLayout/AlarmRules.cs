@@ -9,7 +9,7 @@ internal static class AlarmRules
 {
     internal static void Add(Draft draft)
     {
-        var garage = draft.House.Rooms.Any(r => r.Room.Kind == RoomKind.Garage);
+        var garage = NeedsCarbonMonoxide(draft.Job);
         foreach (var shape in draft.Rooms.Where(r => r.Room.Kind == RoomKind.Bedroom)) Place(draft, shape, false);
         foreach (var shape in OutsideBedrooms(draft.House).Where(draft.Rooms.Contains)) Place(draft, shape, garage);
         foreach (var storey in draft.Job.Storeys)
@@ -20,6 +20,9 @@ internal static class AlarmRules
             if (draft.Rooms.Contains(best)) Place(draft, best, garage && best.Room.Kind == RoomKind.Hallway);
         }
     }
+
+    /// <summary>Whether alarms outside the bedrooms sense carbon monoxide: with an attached garage or with anything that burns fuel (R315).</summary>
+    internal static bool NeedsCarbonMonoxide(Job job) => job.Rooms.Any(r => r.Kind == RoomKind.Garage) || job.Appliances.Any(a => a.Type is "furnace" or "gas-range" or "gas-dryer") || job.Fixtures.Any(f => f.Kind == FixtureKind.Fireplace);
 
     /// <summary>The rooms onto which bedrooms open and that are not themselves closets or baths: one for each sleeping area.</summary>
     internal static IEnumerable<RoomShape> OutsideBedrooms(HouseShape house) => house.Rooms
@@ -43,25 +46,45 @@ internal static class AlarmRules
     {
         if (draft.All.Any(b => b.Kind == BoxKind.SmokeAlarm && b.Room == shape.Room.Id)) return;
         var lights = draft.All.Where(b => b.Kind == BoxKind.Light && b.Room == shape.Room.Id).Select(b => Places.Of(draft.House, b)).ToList();
-        var baths = shape.Openings.Where(o => o.Beyond is { } n && draft.House[n].Room.Kind == RoomKind.Bathroom)
-            .Select(o => shape.On(o.Wall, o.From + (o.Opening.Width / 2))).ToList();
-        var clear = draft.Edition.Number("alarmFromBathDoorIn");
         var best = shape.Centre;
         var lowest = double.MaxValue;
-        for (var i = 1; i < 12; i++)
+        foreach (var p in Places.Spread(shape, 12))
         {
-            for (var j = 1; j < 12; j++)
-            {
-                var p = new Point(shape.MinX + Length.Inches((shape.MaxX - shape.MinX).InInches * i / 12), shape.MinY + Length.Inches((shape.MaxY - shape.MinY).InInches * j / 12));
-                if (!shape.Contains(p)) continue;
-                var cost = p.InchesTo(shape.Centre);
-                if (shape.InchesToWall(p) < 12) cost += 200;
-                if (lights.Any(l => l.InchesTo(p) < 24)) cost += 100;
-                if (baths.Any(b => b.InchesTo(p) < clear + 6)) cost += 1000;
-                if (cost < lowest) (best, lowest) = (p, cost);
-            }
+            var cost = p.InchesTo(shape.Centre);
+            if (shape.InchesToWall(p) < 12) cost += 200;
+            if (lights.Any(l => l.InchesTo(p) < 24)) cost += 100;
+            cost += TooNear(draft.House, draft.Edition, draft.All, shape, p).Sum(n => 1000 + (n.Needed - n.Inches));
+            if (cost < lowest) (best, lowest) = (p, cost);
         }
 
         draft.Add(new Box { Kind = BoxKind.SmokeAlarm, Room = shape.Room.Id, At = best, Height = shape.Room.CeilingHeight, CarbonMonoxide = carbonMonoxide });
+    }
+
+    // Half the sweep of a common ceiling fan.
+    private const double FanBladeInches = 26;
+
+    /// <summary>What an alarm at a place would stand too near to: bathroom doors, fans, cooking.</summary>
+    internal static IEnumerable<(string What, double Inches, double Needed)> TooNear(HouseShape house, Codes.CodeEdition edition, IEnumerable<Box> boxes, RoomShape shape, Point at)
+    {
+        var door = edition.Number("alarmFromBathDoorIn");
+        foreach (var o in shape.Openings.Where(o => o.IsDoorway && o.Beyond is { } n && house[n].Room.Kind == RoomKind.Bathroom))
+        {
+            var inches = shape.On(o.Wall, o.From + (o.Opening.Width / 2)).InchesTo(at);
+            if (inches < door) yield return ("the door of a bathroom", inches, door);
+        }
+
+        var fan = edition.Number("alarmFromFanTipIn") + FanBladeInches;
+        foreach (var box in boxes.Where(b => b.Room == shape.Room.Id && (b.Fixture == LightStyle.Fan || house.Job.ApplianceById(b.Appliance)?.Type == "ceiling-fan")))
+        {
+            var inches = Places.Of(house, box).InchesTo(at);
+            if (inches < fan) yield return ("a ceiling fan", inches, fan);
+        }
+
+        var cooking = edition.Number("alarmFromCookingIn");
+        foreach (var appliance in house.Job.Appliances.Where(a => a.Room == shape.Room.Id && (Codes.CodeLibrary.Appliances[a.Type].Cooking || a.Type == "gas-range")))
+        {
+            var inches = Places.InchesTo(shape, appliance.Spot, at);
+            if (inches < cooking) yield return ("a cooking appliance", inches, cooking);
+        }
     }
 }

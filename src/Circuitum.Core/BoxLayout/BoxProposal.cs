@@ -42,7 +42,7 @@ public static class BoxProposal
             Gangs = [.. b.Gangs.Select(g => g with { Lights = [.. g.Lights.Where(there.Contains)] }).Where(g => g.Lights.Length > 0)],
         });
         var circuits = decisions.Circuits.Select(c => c.Boxes.All(m => there.Contains(m.Box)) ? c : c with { Boxes = [.. c.Boxes.Where(m => there.Contains(m.Box))] });
-        return decisions with { Boxes = [.. boxes], Circuits = [.. circuits] };
+        return decisions with { Boxes = SwitchRules.Recounted(boxes), Circuits = [.. circuits] };
     }
 }
 
@@ -86,7 +86,7 @@ internal sealed class Draft(Job job, HouseShape house, CodeEdition edition, List
         var rest = new List<Box>();
         foreach (var box in added)
         {
-            var same = free.FirstOrDefault(o => o.Kind == box.Kind && o.Room == box.Room && o.Appliance == box.Appliance && o.Wall == box.Wall && o.Along == box.Along && o.At == box.At);
+            var same = free.FirstOrDefault(o => o.Kind == box.Kind && o.Room == box.Room && o.Appliance == box.Appliance && o.Wall == box.Wall && o.Along == box.Along && o.At == box.At && o.Outside == box.Outside);
             if (same is null) rest.Add(box);
             else
             {
@@ -97,7 +97,7 @@ internal sealed class Draft(Job job, HouseShape house, CodeEdition edition, List
 
         foreach (var box in rest.ToList())
         {
-            var near = free.Where(o => o.Kind == box.Kind && o.Room == box.Room && o.Appliance == box.Appliance)
+            var near = free.Where(o => o.Kind == box.Kind && o.Room == box.Room && o.Appliance == box.Appliance && o.Outside == box.Outside)
                 .OrderBy(o => Places.Of(house, o).InchesTo(Places.Of(house, box))).ThenBy(o => o.Id, StringComparer.Ordinal).FirstOrDefault();
             if (near is null) continue;
             ids[box.Id] = near.Id;

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -6,49 +5,66 @@ using Circuitum.Core.Measure;
 namespace Circuitum.Core.BoxLayout;
 
 /// <summary>
-/// Proposes lights and their switches: at least one light a room, more in large ones, over each basin and at outside
-/// doors; a switch on the latch side of each doorway, three-way and four-way where there are several.
+/// Proposes lighting outlets (210.70): rows of recessed lights spaced evenly from the walls and centred on counters,
+/// pendants over islands, a light over each basin, one in a closet clear of its shelves, one outside each door.
 /// </summary>
 internal static class LightRules
 {
-    private const double SquareFeetPerLight = 150;
+    private const double SquareFeetPerFixture = 150;
+    private const double BasementSquareFeetPerFixture = 250;
+
+    // Closets that a person reaches into from the room need no light of their own.
+    private const double LeastClosetSqFt = 12;
+
+    // Over the front edge of a counter, where hands work without a shadow.
+    private static readonly Length CounterPitch = Length.Inches(48);
+    private static readonly Length PendantPitch = Length.Inches(30);
 
     internal static void Add(Draft draft)
     {
         foreach (var shape in draft.Rooms) Lights(draft, shape);
-        foreach (var shape in draft.Rooms)
-        {
-            if (shape.Room.Kind == RoomKind.Stairs) continue;
-            Switches(draft, LightsOf(draft, shape), Entries(shape));
-            Fans(draft, shape);
-        }
-
-        Stairs(draft);
+        foreach (var shape in draft.Rooms.Where(r => !r.Room.Kind.OpenAir())) OutsideDoors(draft, shape);
+        SwitchRules.Add(draft);
     }
 
-    private static List<Box> LightsOf(Draft draft, RoomShape shape) => [.. draft.All.Where(b => b.Kind == BoxKind.Light && b.Room == shape.Room.Id)];
+    internal static List<Box> Of(Draft draft, RoomShape shape) => [.. draft.All.Where(b => b.Kind == BoxKind.Light && b.Room == shape.Room.Id && !b.Outside)];
 
     private static void Lights(Draft draft, RoomShape shape)
     {
-        var room = shape.Room;
-        var closet = room.Kind == RoomKind.Closet && shape.AreaSqFt >= 20;
-        if ((!draft.Traits(shape).Light && !closet) || LightsOf(draft, shape).Count > 0) return;
-        if (room.Kind == RoomKind.Stairs && Above(draft, shape) is not null) return;
-        if (draft.Traits(shape).Outdoors)
+        var kind = shape.Room.Kind;
+        if (Of(draft, shape).Count > 0) return;
+        if (kind == RoomKind.Closet)
         {
-            if (shape.Openings.FirstOrDefault(o => o.IsDoorway) is { } door)
-                draft.Add(new Box { Kind = BoxKind.Light, Room = room.Id, Wall = door.Wall, Along = HingeSide(shape, door), Height = Length.Inches(66) });
+            if (shape.AreaSqFt >= LeastClosetSqFt) Closet(draft, shape);
             return;
         }
 
-        if (room.Kind == RoomKind.Bathroom)
-        {
-            foreach (var basin in draft.Job.Fixtures.Where(f => f.Room == room.Id && f.Kind == FixtureKind.Basin && f.Spot.Wall is not null))
-                draft.Add(new Box { Kind = BoxKind.Light, Room = room.Id, Wall = basin.Spot.Wall, Along = basin.Spot.From + (basin.Spot.Width / 2), Height = Length.Inches(78) });
-            if (shape.AreaSqFt < 50 && LightsOf(draft, shape).Count > 0) return;
-        }
+        if (!draft.Traits(shape).Light && !Serviced(draft.Job, shape.Room)) return;
+        if (kind == RoomKind.Stairs && Above(draft, shape) is not null) return;
+        if (draft.Traits(shape).Outdoors) AtDoor(draft, shape);
+        else if (kind == RoomKind.Bathroom) Bathroom(draft, shape);
+        else if (kind == RoomKind.Kitchen && draft.Job.Preferences.CeilingLights != CeilingLights.Surface) Kitchen(draft, shape);
+        else if (Recessed(draft.Job.Preferences.CeilingLights, kind)) Grid(draft, shape, draft.Job.Preferences.RecessedSpacing, LightStyle.Recessed, _ => true);
+        else Fixtures(draft, shape);
+    }
 
-        var count = Math.Clamp((int)Math.Ceiling((shape.AreaSqFt - 20) / SquareFeetPerLight), 1, 12);
+    /// <summary>Whether an attic or a crawl space holds equipment or, behind stairs, storage: then it has a light (210.70(A)(3), (C)).</summary>
+    internal static bool Serviced(Job job, Room room) => room.Kind is RoomKind.Attic or RoomKind.CrawlSpace && (room.Access == AccessKind.Stairs || job.Appliances.Any(a => a.Room == room.Id));
+
+    private static bool Recessed(CeilingLights how, RoomKind kind) => how switch
+    {
+        CeilingLights.RecessedWhereOneWorks => kind is RoomKind.Laundry or RoomKind.Hallway,
+        CeilingLights.RecessedThroughout => kind is RoomKind.Laundry or RoomKind.Hallway or RoomKind.Living or RoomKind.Family or RoomKind.Den or RoomKind.Office or RoomKind.Recreation or RoomKind.FinishedBasement or RoomKind.Bedroom or RoomKind.Sunroom,
+        _ => false,
+    };
+
+    private static void Put(Draft draft, RoomShape shape, Point at, LightStyle? fixture) =>
+        draft.Add(new Box { Kind = BoxKind.Light, Room = shape.Room.Id, At = new(at.X.RoundTo(Length.Inches(0.5)), at.Y.RoundTo(Length.Inches(0.5))), Height = shape.Room.CeilingHeight, Fixture = fixture });
+
+    private static void Fixtures(Draft draft, RoomShape shape)
+    {
+        var each = shape.Room.Kind is RoomKind.UnfinishedBasement or RoomKind.CrawlSpace or RoomKind.Attic ? BasementSquareFeetPerFixture : SquareFeetPerFixture;
+        var count = Math.Clamp((int)Math.Ceiling((shape.AreaSqFt - 20) / each), 1, 12);
         var east = shape.MaxX - shape.MinX >= shape.MaxY - shape.MinY;
         for (var i = 0; i < count; i++)
         {
@@ -56,118 +72,146 @@ internal static class LightRules
             var p = count == 1 ? shape.Centre
                 : east ? new Point(shape.MinX + Length.Inches((shape.MaxX - shape.MinX).InInches * share), shape.Centre.Y)
                 : new Point(shape.Centre.X, shape.MinY + Length.Inches((shape.MaxY - shape.MinY).InInches * share));
-            draft.Add(new Box { Kind = BoxKind.Light, Room = room.Id, At = shape.Contains(p) ? p : shape.Centre, Height = room.CeilingHeight });
+            Put(draft, shape, shape.Contains(p) ? p : shape.Centre, null);
         }
     }
 
-    // A doorway by which a person comes in, seen in the room where the switch will hang.
-    private sealed record Entry(RoomShape Shape, RoomOpening Door);
-
-    private static List<Entry> Entries(RoomShape shape)
+    // Half a space from each wall and whole spaces between, at most the job's spacing: even however the room is cut.
+    private static void Grid(Draft draft, RoomShape shape, Length spacing, LightStyle fixture, Func<Point, bool> wanted)
     {
-        var doors = shape.Openings.Where(o => o.IsDoorway).ToList();
-
-        // A garage with nothing but its vehicle door is entered by that.
-        if (doors.Count == 0) doors = [.. shape.Openings.Where(o => o.Opening.Kind == OpeningKind.GarageDoor)];
-        return [.. doors.Select(o => new Entry(shape, o))];
-    }
-
-    private static void Switches(Draft draft, List<Box> lights, List<Entry> entries)
-    {
-        if (lights.Count == 0) return;
-        var lit = lights.Select(l => l.Id).ToHashSet();
-        if (draft.All.Any(b => b.Gangs.Any(g => g.Lights.Any(lit.Contains)))) return;
-        var doors = entries.Where(e => !LeadsToCloset(draft, e)).OrderByDescending(e => e.Door.Opening.Kind == OpeningKind.Hinged).ThenBy(e => e.Shape.Room.Id, StringComparer.Ordinal).ToList();
-        if (doors.Count == 0) doors = entries;
-        var outdoors = draft.Traits(draft.House[lights[0].Room]).Outdoors;
-        var closet = draft.House[lights[0].Room].Room.Kind == RoomKind.Closet;
-        var chosen = Spread(doors, outdoors || closet ? 1 : 3);
-        foreach (var entry in chosen)
+        var (width, depth) = (shape.MaxX - shape.MinX, shape.MaxY - shape.MinY);
+        var (across, down) = (Count(width, spacing), Count(depth, spacing));
+        var put = 0;
+        for (var j = 0; j < down; j++)
         {
-            // A porch light and a closet light are switched from the room one comes from.
-            var (shape, door) = (entry.Shape, entry.Door);
-            if ((outdoors || closet) && door.Beyond is { } beyond && draft.House[beyond].Openings.FirstOrDefault(o => o.Opening.Id == door.Opening.Id) is { } there)
-                (shape, door) = (draft.House[beyond], there);
-            AddGang(draft, shape, door, new SwitchGang { Lights = [.. lights.Select(l => l.Id)], Locations = chosen.Count });
+            for (var i = 0; i < across; i++)
+            {
+                var p = new Point(shape.MinX + Length.Inches(width.InInches * ((2 * i) + 1) / (2.0 * across)), shape.MinY + Length.Inches(depth.InInches * ((2 * j) + 1) / (2.0 * down)));
+                if (!shape.Contains(p) || shape.InchesToWall(p) < 12 || !wanted(p)) continue;
+                Put(draft, shape, p, fixture);
+                put++;
+            }
         }
+
+        if (put == 0 && Of(draft, shape).Count == 0) Put(draft, shape, shape.Centre, fixture);
     }
 
-    private static bool LeadsToCloset(Draft draft, Entry entry) =>
-        entry.Door.Beyond is { } beyond && draft.House[beyond].Room.Kind is RoomKind.Closet or RoomKind.Pantry;
+    private static int Count(Length length, Length spacing) => Math.Clamp((int)Math.Ceiling((length.InInches / spacing.InInches) - 0.2), 1, 12);
 
-    // Doorways close together are one way in; beyond the most that are wanted, those farthest apart are kept.
-    private static List<Entry> Spread(List<Entry> doors, int most)
+    private static void Kitchen(Draft draft, RoomShape shape)
     {
-        var kept = new List<Entry>();
-        foreach (var door in doors)
+        var near = new List<(Point At, double Clear)>();
+        foreach (var island in draft.Job.Counters.Where(c => c.Room == shape.Room.Id && IslandRules.IsIsland(c)))
         {
-            if (kept.Count == most) break;
-            var at = door.Shape.On(door.Door.Wall, door.Door.From);
-            if (kept.All(k => k.Shape.On(k.Door.Wall, k.Door.From).InchesTo(at) > 60 || k.Shape != door.Shape)) kept.Add(door);
+            var (w, n, e, s) = Places.Box(shape, island.Spot);
+            var along = e - w >= s - n;
+            var length = Math.Max(e - w, s - n);
+            var count = Math.Clamp((int)Math.Round(length / PendantPitch.InInches), 1, 5);
+            for (var i = 0; i < count; i++)
+            {
+                var share = ((2 * i) + 1) / (2.0 * count);
+                var p = along ? new Point(Length.Inches(w + ((e - w) * share)), Length.Inches((n + s) / 2)) : new Point(Length.Inches((w + e) / 2), Length.Inches(n + ((s - n) * share)));
+                Put(draft, shape, p, LightStyle.Pendant);
+                near.Add((p, 44));
+            }
         }
 
-        return kept;
+        foreach (var (wall, from, to, depth) in CounterRuns(draft.Job, shape))
+        {
+            var count = Math.Max(1, (int)Math.Round((to - from).InInches / CounterPitch.InInches));
+            for (var i = 0; i < count; i++)
+            {
+                var p = shape.On(wall, from + Length.Inches((to - from).InInches * ((2 * i) + 1) / (2.0 * count)), depth.InInches);
+                if (!shape.Contains(p) || near.Any(x => x.At.InchesTo(p) < 24)) continue;
+                Put(draft, shape, p, LightStyle.Recessed);
+                near.Add((p, 40));
+            }
+        }
+
+        Grid(draft, shape, draft.Job.Preferences.RecessedSpacing, LightStyle.Recessed, p => near.All(x => x.At.InchesTo(p) >= x.Clear));
     }
 
-    private static void AddGang(Draft draft, RoomShape shape, RoomOpening door, SwitchGang gang)
+    // Counters that stand side by side on a wall, the range or the sink between them included, are lit as one.
+    internal static IEnumerable<(int Wall, Length From, Length To, Length Depth)> CounterRuns(Job job, RoomShape shape)
     {
-        var (wall, along) = LatchSide(shape, door, 7);
-        var near = draft.All.FirstOrDefault(b => draft.IsOwn(b) && b.Kind == BoxKind.Switch && b.Room == shape.Room.Id && b.Wall == wall && (b.Along - along).Abs() < Length.Inches(16) && b.Gangs.Length < 4);
-        if (near is not null) draft.Replace(near, near with { Gangs = near.Gangs.Add(gang) });
-        else draft.Add(new Box { Kind = BoxKind.Switch, Room = shape.Room.Id, Wall = wall, Along = along, Height = draft.Job.Preferences.SwitchCentre, Gangs = [gang] });
+        foreach (var wall in job.Counters.Where(c => c.Room == shape.Room.Id && c.Spot.Wall is not null && !c.Peninsula).GroupBy(c => c.Spot.Wall!.Value).OrderBy(g => g.Key))
+        {
+            var runs = wall.Select(c => (c.Spot.From, To: c.Spot.From + c.Spot.Width, c.Spot.Depth)).OrderBy(r => r.From).ToList();
+            var (from, to, depth) = runs[0];
+            foreach (var run in runs.Skip(1))
+            {
+                if (run.From <= to + Length.Inches(40))
+                {
+                    (to, depth) = (Length.Max(to, run.To), Length.Max(depth, run.Depth));
+                    continue;
+                }
+
+                yield return (wall.Key, from, to, depth);
+                (from, to, depth) = run;
+            }
+
+            yield return (wall.Key, from, to, depth);
+        }
     }
+
+    private static void Bathroom(Draft draft, RoomShape shape)
+    {
+        var basins = draft.Job.Fixtures.Where(f => f.Room == shape.Room.Id && f.Kind == FixtureKind.Basin && f.Spot.Wall is not null).ToList();
+        foreach (var basin in basins)
+            draft.Add(new Box { Kind = BoxKind.Light, Room = shape.Room.Id, Wall = basin.Spot.Wall, Along = basin.Spot.From + (basin.Spot.Width / 2), Height = Length.Inches(78), Fixture = LightStyle.Vanity });
+        if (shape.AreaSqFt >= 50 || basins.Count == 0) Put(draft, shape, shape.Centre, null);
+    }
+
+    private static void Closet(Draft draft, RoomShape shape)
+    {
+        var best = shape.Centre;
+        var most = double.MinValue;
+        foreach (var p in Places.Spread(shape, 16))
+        {
+            var worth = Math.Min(ClosetLight.ClearInches(shape, p), 24) - (p.InchesTo(shape.Centre) / 100);
+            if (worth > most) (best, most) = (p, worth);
+        }
+
+        if (ClosetLight.ClearInches(shape, best) >= draft.Edition.Number("closetClearRecessedIn")) Put(draft, shape, best, LightStyle.Recessed);
+        else if (shape.Openings.FirstOrDefault(o => o.IsDoorway) is { } door)
+            draft.Add(new Box { Kind = BoxKind.Light, Room = shape.Room.Id, Wall = door.Wall, Along = door.From + (door.Opening.Width / 2), Height = Length.Min(Length.Inches(88), shape.Room.CeilingHeight), Fixture = LightStyle.Wall });
+    }
+
+    private static void AtDoor(Draft draft, RoomShape shape)
+    {
+        if (shape.Openings.FirstOrDefault(o => o.IsDoorway) is { } door)
+            draft.Add(new Box { Kind = BoxKind.Light, Room = shape.Room.Id, Wall = door.Wall, Along = HingeSide(shape, door), Height = Length.Inches(66), Fixture = LightStyle.Wall });
+    }
+
+    // Where no porch is drawn, the light hangs on the outer face beside the door (210.70(A)(2)).
+    private static void OutsideDoors(Draft draft, RoomShape shape)
+    {
+        if (OutdoorRules.Ground(draft.House)?.Id != shape.Room.Storey) return;
+        foreach (var door in DoorsOut(shape).Where(d => !draft.All.Any(b => Lights(b, shape, d))))
+            draft.Add(new Box { Kind = BoxKind.Light, Room = shape.Room.Id, Wall = door.Wall, Along = HingeSide(shape, door), Height = Length.Inches(66), Fixture = LightStyle.Wall, Outside = true });
+    }
+
+    /// <summary>The doors of a room by which a person steps out where no porch or deck is drawn.</summary>
+    internal static IEnumerable<RoomOpening> DoorsOut(RoomShape shape) => shape.Openings.Where(o => o.IsDoorway && o.Beyond is null && o.Opening.Room == shape.Room.Id);
+
+    /// <summary>Whether a box is the light on the outer face beside a door.</summary>
+    internal static bool Lights(Box box, RoomShape shape, RoomOpening door) =>
+        box.Kind == BoxKind.Light && box.Outside && box.Room == shape.Room.Id && box.Wall == door.Wall && box.Along > door.From - Length.Feet(6) && box.Along < door.To + Length.Feet(6);
 
     // Outdoors the light hangs on the hinge side, across the door from the receptacle.
     private static Length HingeSide(RoomShape shape, RoomOpening door)
     {
         var along = door.Hinge == End.Start ? door.From - Length.Inches(12) : door.To + Length.Inches(12);
-        return Length.Min(Length.Max(along, Length.Inches(4)), shape.Walls[door.Wall].Length - Length.Inches(4));
+        var most = shape.Walls[door.Wall].Length - Length.Inches(4);
+        if (along < Length.Inches(4) || along > most) along = door.Hinge == End.Start ? door.To + Length.Inches(12) : door.From - Length.Inches(12);
+        return Length.Min(Length.Max(along, Length.Inches(4)), most);
     }
 
-    /// <summary>The place beside a door away from its hinge, round the corner when the wall is too short there.</summary>
-    private static (int Wall, Length Along) LatchSide(RoomShape shape, RoomOpening door, double inches)
-    {
-        foreach (var after in door.Hinge == End.Start ? new[] { true, false } : [false, true])
-        {
-            var along = after ? door.To + Length.Inches(inches) : door.From - Length.Inches(inches);
-            if (along >= Length.Inches(3) && along <= shape.Walls[door.Wall].Length - Length.Inches(3) && !ReceptacleRules.InOpening(shape, door.Wall, along, 2)) return (door.Wall, along);
-        }
-
-        foreach (var turn in new[] { inches, -inches, inches + 12, -inches - 12, inches + 30, -inches - 30 })
-        {
-            var jamb = shape.ToPerimeter(door.Wall, turn > 0 ? door.To : door.From) + Length.Inches(turn);
-            var (wall, along) = shape.FromPerimeter(jamb);
-            if (!ReceptacleRules.InOpening(shape, wall, along, 2)) return (wall, along);
-        }
-
-        return (door.Wall, Length.Min(door.To, shape.Walls[door.Wall].Length));
-    }
-
-    // A bath fan is switched beside the light, at the door.
-    private static void Fans(Draft draft, RoomShape shape)
-    {
-        foreach (var fan in draft.All.Where(b => b.Kind == BoxKind.Appliance && b.Room == shape.Room.Id && draft.Job.ApplianceById(b.Appliance)!.Type is "bath-fan" or "ceiling-fan").ToList())
-        {
-            if (draft.All.Any(b => b.Gangs.Any(g => g.Lights.Contains(fan.Id)))) continue;
-            if (Entries(shape).FirstOrDefault(e => !LeadsToCloset(draft, e)) is { } entry) AddGang(draft, entry.Shape, entry.Door, new SwitchGang { Lights = [fan.Id], Locations = 1 });
-        }
-    }
-
-    private static RoomShape? Above(Draft draft, RoomShape stairs)
+    /// <summary>The flight over this one, or none for the top.</summary>
+    internal static RoomShape? Above(Draft draft, RoomShape stairs)
     {
         var floor = draft.Job.StoreyById(stairs.Room.Storey)!.Floor;
         return draft.House.Rooms.Where(r => r.Room.Kind == RoomKind.Stairs && draft.Job.StoreyById(r.Room.Storey)!.Floor > floor && r.Contains(stairs.Centre))
             .OrderBy(r => draft.Job.StoreyById(r.Room.Storey)!.Floor).FirstOrDefault();
-    }
-
-    // The light hangs over the top; a switch stands at each level, at the doorway by which one gets to the flight.
-    private static void Stairs(Draft draft)
-    {
-        foreach (var top in draft.Rooms.Where(r => r.Room.Kind == RoomKind.Stairs && Above(draft, r) is null))
-        {
-            var flights = draft.House.Rooms.Where(r => r.Room.Kind == RoomKind.Stairs && r.Contains(top.Centre)).ToList();
-            var entries = flights.Select(f => Entries(f).FirstOrDefault(e => !LeadsToCloset(draft, e))).OfType<Entry>().ToList();
-            Switches(draft, LightsOf(draft, top), entries);
-        }
     }
 }

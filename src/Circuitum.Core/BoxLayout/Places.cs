@@ -7,8 +7,10 @@ namespace Circuitum.Core.BoxLayout;
 /// <summary>Where things stand on the plan.</summary>
 public static class Places
 {
-    /// <summary>The plan place of a box.</summary>
-    public static Point Of(HouseShape house, Box box) => box.Wall is { } wall ? house[box.Room].On(wall, box.Along) : box.At ?? house[box.Room].Centre;
+    /// <summary>The plan place of a box: on the inside face of its wall, or on the outer face.</summary>
+    public static Point Of(HouseShape house, Box box) => box.Wall is { } wall
+        ? house[box.Room].On(wall, box.Along, box.Outside ? -house.Job.Frame.OutsideWall.InInches : 0)
+        : box.At ?? house[box.Room].Centre;
 
     /// <summary>The middle of a thing's front: on the wall for one against a wall, its centre for a free one.</summary>
     public static Point Of(RoomShape shape, Spot spot, double awayInches = 0) => spot.Wall is { } wall
@@ -27,6 +29,19 @@ public static class Places
         var a = shape.On(wall, spot.From);
         var b = shape.On(wall, spot.From + spot.Width, spot.Depth.InInches);
         return (Math.Min(a.X.InInches, b.X.InInches), Math.Min(a.Y.InInches, b.Y.InInches), Math.Max(a.X.InInches, b.X.InInches), Math.Max(a.Y.InInches, b.Y.InInches));
+    }
+
+    /// <summary>Places spread evenly over a room, off its walls.</summary>
+    internal static IEnumerable<Point> Spread(RoomShape shape, int parts)
+    {
+        for (var i = 1; i < parts; i++)
+        {
+            for (var j = 1; j < parts; j++)
+            {
+                var p = new Point(shape.MinX + Length.Inches((shape.MaxX - shape.MinX).InInches * i / parts), shape.MinY + Length.Inches((shape.MaxY - shape.MinY).InInches * j / parts));
+                if (shape.Contains(p)) yield return p;
+            }
+        }
     }
 
     /// <summary>Shortest distance in inches from a point to the rectangle that a thing covers.</summary>

@@ -1,19 +1,20 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.BoxLayout;
 
-/// <summary>Proposes receptacles: along walls, at counters, basins, outdoors, in garages, halls, foyers and laundries.</summary>
+/// <summary>Proposes receptacles: along walls, at counters, basins, in garages, halls, foyers, laundries, basements and at equipment.</summary>
 internal static class ReceptacleRules
 {
     internal static void Add(Draft draft)
     {
         foreach (var shape in draft.Rooms)
         {
-            if (draft.Traits(shape).WallSpaces) AlongWalls(draft, shape);
+            if (draft.Traits(shape).WallSpaces || shape.Room.ReceptacleReach is not null) AlongWalls(draft, shape);
             AtCounters(draft, shape);
-            Islands(draft, shape);
+            IslandRules.Add(draft, shape);
             switch (shape.Room.Kind)
             {
                 case RoomKind.Bathroom: AtBasins(draft, shape); break;
@@ -21,19 +22,27 @@ internal static class ReceptacleRules
                 case RoomKind.Foyer: Foyer(draft, shape); break;
                 case RoomKind.Garage: Garage(draft, shape); break;
                 case RoomKind.Laundry: Laundry(draft, shape); break;
-                case RoomKind.Porch or RoomKind.Deck: Outdoors(draft, shape); break;
+                case RoomKind.UnfinishedBasement or RoomKind.AccessoryBuilding: One(draft, shape, Length.Inches(48)); break;
             }
         }
 
+        OutdoorRules.Add(draft);
         NearEquipment(draft);
     }
 
     private static Length ReceptacleHeight(Draft draft) => draft.Job.Preferences.ReceptacleBottom + Length.Inches(2);
 
+    /// <summary>How far any place along a room's walls may be from a receptacle: the code's reach, or less where the job or the room asks for it.</summary>
+    internal static Length Reach(Job job, Codes.CodeEdition edition, Room room)
+    {
+        var code = Length.Inches(edition.Number("wallReachIn"));
+        return Length.Min(code, room.ReceptacleReach ?? job.Preferences.ReceptacleReach ?? code);
+    }
+
     private static void AlongWalls(Draft draft, RoomShape shape)
     {
         foreach (var space in WallSpaces.Of(shape, draft.Job, draft.InchNumber("wallSpaceLeastIn")))
-            Fill(draft, shape, space, draft.InchNumber("wallReachIn"), ReceptacleHeight(draft), overCounter: false);
+            Fill(draft, shape, space, Reach(draft.Job, draft.Edition, shape.Room), ReceptacleHeight(draft), overCounter: false);
     }
 
     private static void AtCounters(Draft draft, RoomShape shape)
@@ -44,22 +53,52 @@ internal static class ReceptacleRules
 
     private static void Fill(Draft draft, RoomShape shape, WallSpace space, Length reach, Length height, bool overCounter)
     {
-        var held = Held(draft.All, shape, space, overCounter, draft.InchNumber("requiredHeightMostIn")).ToList();
-        var stud = draft.Job.Frame.StudSpacing;
-        foreach (var offset in Cover.Fewest(space.Length, reach, held, o => Dislike(shape, space, o, stud, overCounter), Length.Inches(2)))
+        foreach (var offset in Missing(draft.Job, draft.Edition, draft.All, shape, space, reach, overCounter))
         {
             var (wall, along) = shape.FromPerimeter(space.Start + offset);
             draft.Add(new Box { Kind = BoxKind.Receptacle, Room = shape.Room.Id, Wall = wall, Along = along, Height = height });
         }
     }
 
-    /// <summary>Offsets of the receptacles that serve a space: those over the counter for a counter, the lower ones for a wall.</summary>
-    internal static IEnumerable<Length> Held(IEnumerable<Box> boxes, RoomShape shape, WallSpace space, bool overCounter, Length highest) => boxes
-        .Where(b => b.Kind == BoxKind.Receptacle && b.Room == shape.Room.Id && b.Wall is not null && b.Height <= highest && b.Height >= Length.Inches(36) == overCounter)
-        .Select(b => space.Offset(shape.ToPerimeter(b.Wall!.Value, b.Along), shape.Perimeter)).OfType<Length>();
+    /// <summary>Where receptacles have to be added along a space, the fewest that do and among those the best placed.</summary>
+    internal static ImmutableArray<Length> Missing(Job job, Codes.CodeEdition edition, IEnumerable<Box> boxes, RoomShape shape, WallSpace space, Length reach, bool overCounter)
+    {
+        var held = Held(boxes, job, edition, shape, space, overCounter).ToList();
+        var behind = Behind(job, shape);
+        return Cover.Fewest(space.Length, reach, held, o => Dislike(shape, space, o, job.Frame.StudSpacing, overCounter, behind), Length.Inches(2));
+    }
+
+    /// <summary>
+    /// Offsets of the receptacles that serve a space: those over the counter for a counter; for a wall those up to the
+    /// height at which they count, the plug of a refrigerator that stands there among them.
+    /// </summary>
+    internal static IEnumerable<Length> Held(IEnumerable<Box> boxes, Job job, Codes.CodeEdition edition, RoomShape shape, WallSpace space, bool overCounter)
+    {
+        var (least, most) = overCounter ? (CounterTop, CounterTop + Length.Inches(edition.Number("counterAboveMostIn"))) : (Length.Zero, Length.Inches(edition.Number("requiredHeightMostIn")));
+        return boxes
+            .Where(b => b.Room == shape.Room.Id && !b.Outside && b.Height >= least && b.Height <= most && (b.Kind == BoxKind.Receptacle || (!overCounter && MovablePlug(job, b))))
+            .Select(b => OnLine(shape, b)).OfType<Length>().Select(place => space.Offset(place, shape.Perimeter)).OfType<Length>();
+    }
+
+    // A receptacle in the floor counts when it is within 18 in of the wall (210.52(A)(3)).
+    private static Length? OnLine(RoomShape shape, Box box)
+    {
+        if (box.Wall is { } wall) return shape.ToPerimeter(wall, box.Along);
+        if (box.At is not { } at || box.Height > Length.Inches(2) || shape.Nearest(at) is not { Inches: <= 18 } near) return null;
+        return shape.ToPerimeter(near.Wall, near.Along);
+    }
+
+    /// <summary>Usual height of a counter's top.</summary>
+    internal static readonly Length CounterTop = Length.Inches(36);
+
+    private static bool MovablePlug(Job job, Box box) => job.ApplianceById(box.Appliance) is { } a && Codes.ApplianceFacts.Of(a) is { Type.Movable: true, Hardwired: false, Volts: 120 };
+
+    // The stretches of wall behind a refrigerator and the like.
+    private static List<(int Wall, Length From, Length To)> Behind(Job job, RoomShape shape) =>
+        [.. job.Appliances.Where(a => a.Room == shape.Room.Id && a.Spot.Wall is not null && a.Spot.Depth >= Length.Inches(12)).Select(a => (a.Spot.Wall!.Value, a.Spot.From, a.Spot.From + a.Spot.Width))];
 
     // Beside a stud, out of corners, not behind an open door leaf, and not under a window when a neighbour does as well.
-    private static int Dislike(RoomShape shape, WallSpace space, Length offset, Length stud, bool overCounter)
+    private static int Dislike(RoomShape shape, WallSpace space, Length offset, Length stud, bool overCounter, List<(int Wall, Length From, Length To)> behind)
     {
         var (wall, along) = shape.FromPerimeter(space.Start + offset);
         var length = shape.Walls[wall].Length;
@@ -70,6 +109,7 @@ internal static class ReceptacleRules
         if (corner < Length.Inches(4)) dislike += 400;
         else if (corner < Length.Inches(10)) dislike += 40;
         if (Length.Min(offset, space.Length - offset) < Length.Inches(4)) dislike += 120;
+        if (!overCounter && behind.Any(b => b.Wall == wall && along > b.From - Length.Inches(2) && along < b.To + Length.Inches(2))) dislike += 500;
         foreach (var o in shape.Openings.Where(o => o.Wall == wall))
         {
             if (along < o.From - Length.Inches(3) || along > o.To + Length.Inches(3))
@@ -87,15 +127,6 @@ internal static class ReceptacleRules
     private static bool BehindLeaf(RoomOpening o, Length along) => o.Hinge == End.Start
         ? along < o.From && along > o.From - o.Opening.Width
         : along > o.To && along < o.To + o.Opening.Width;
-
-    private static void Islands(Draft draft, RoomShape shape)
-    {
-        foreach (var island in draft.Job.Counters.Where(c => c.Room == shape.Room.Id && c.Spot.Wall is null))
-        {
-            if (draft.All.Any(b => b.Room == shape.Room.Id && b.Kind is (BoxKind.Provision or BoxKind.Receptacle) && b.Wall is null && Places.InchesTo(shape, island.Spot, Places.Of(draft.House, b)) < 1)) continue;
-            draft.Add(new Box { Kind = BoxKind.Provision, Room = shape.Room.Id, At = Places.Of(shape, island.Spot), Height = Length.Inches(18) });
-        }
-    }
 
     private static void AtBasins(Draft draft, RoomShape shape)
     {
@@ -123,12 +154,15 @@ internal static class ReceptacleRules
 
             // Right over the bowl is no place for a cord; 3 in and more beside it is.
             if (basin.Spot.Wall == wall && along > basin.Spot.From - Length.Inches(3) && along < basin.Spot.From + basin.Spot.Width + Length.Inches(3)) away += 30;
-            if (wet.Any(w => Places.InchesTo(shape, w.Spot, point) < draft.Edition.Number("tubZoneIn"))) away += 100;
+            if (wet.Any(w => InTubZone(draft.Edition, Places.InchesTo(shape, w.Spot, point)))) away += 100;
             if (away < lowest) (best, lowest) = ((wall, along), away);
         }
 
         return best;
     }
+
+    /// <summary>Whether a place some inches from a tub or shower lies in the zone that an edition keeps free; over the tub it always does.</summary>
+    internal static bool InTubZone(Codes.CodeEdition edition, double inches) => inches < edition.Number("tubZoneIn") || inches <= 0;
 
     internal static bool InOpening(RoomShape shape, int wall, Length along, double marginInches, bool windowsToo = true) => shape.Openings.Any(o =>
         o.Wall == wall && (windowsToo || o.Opening.Kind != OpeningKind.Window) && along > o.From - Length.Inches(marginInches) && along < o.To + Length.Inches(marginInches));
@@ -146,18 +180,18 @@ internal static class ReceptacleRules
         if (shape.AreaSqFt <= draft.Edition.Number("foyerAreaSqFt")) return;
         foreach (var space in WallSpaces.Of(shape, draft.Job, draft.InchNumber("foyerWallLeastIn")))
         {
-            if (!Held(draft.All, shape, space, false, draft.InchNumber("requiredHeightMostIn")).Any()) PlaceIn(draft, shape, space, ReceptacleHeight(draft));
+            if (!Held(draft.All, draft.Job, draft.Edition, shape, space, false).Any()) PlaceIn(draft, shape, space, ReceptacleHeight(draft));
         }
     }
 
     private static void PlaceIn(Draft draft, RoomShape shape, WallSpace space, Length height)
     {
-        var offset = Cover.Fewest(space.Length, space.Length, [], o => Dislike(shape, space, o, draft.Job.Frame.StudSpacing, false) + (int)((o - (space.Length / 2)).Abs().InInches / 4), Length.Inches(2))[0];
+        var offset = Cover.Fewest(space.Length, space.Length, [], o => Dislike(shape, space, o, draft.Job.Frame.StudSpacing, false, Behind(draft.Job, shape)) + (int)((o - (space.Length / 2)).Abs().InInches / 4), Length.Inches(2))[0];
         var (wall, along) = shape.FromPerimeter(space.Start + offset);
         draft.Add(new Box { Kind = BoxKind.Receptacle, Room = shape.Room.Id, Wall = wall, Along = along, Height = height });
     }
 
-    private static bool HasReceptacle(Draft draft, RoomShape shape) => draft.All.Any(b => b.Kind == BoxKind.Receptacle && b.Room == shape.Room.Id);
+    private static bool HasReceptacle(Draft draft, RoomShape shape) => draft.All.Any(b => b.Kind == BoxKind.Receptacle && b.Room == shape.Room.Id && !b.Outside);
 
     /// <summary>Vehicle bays by the doors: one for each, two for one 14 ft or wider; at least one.</summary>
     internal static int Bays(RoomShape shape) => Math.Max(1, shape.Openings.Where(o => o.Opening.Kind == OpeningKind.GarageDoor).Sum(o => o.Opening.Width >= Length.Feet(14) ? 2 : 1));
@@ -183,22 +217,17 @@ internal static class ReceptacleRules
         draft.Job.Appliances.Any(a => a.Room == shape.Room.Id && a.Spot.Wall == wall && along > a.Spot.From - Length.Inches(3) && along < a.Spot.From + a.Spot.Width + Length.Inches(3))
         || draft.Job.Panels.Any(p => p.Room == shape.Room.Id && p.Wall == wall && (p.Along - along).Abs() < Length.Inches(18));
 
+    // One on the longest wall, in reach of a person who stands.
+    private static void One(Draft draft, RoomShape shape, Length height)
+    {
+        if (HasReceptacle(draft, shape)) return;
+        if (WallSpaces.Of(shape, draft.Job, Length.Inches(6)).MaxBy(s => s.Length) is { } space) PlaceIn(draft, shape, space, height);
+    }
+
     private static void Laundry(Draft draft, RoomShape shape)
     {
         if (HasReceptacle(draft, shape) || draft.Job.Appliances.Any(a => a.Room == shape.Room.Id && a.Type == "washer")) return;
-        var space = WallSpaces.Of(shape, draft.Job, Length.Inches(6)).OrderByDescending(s => s.Length).FirstOrDefault();
-        if (space is not null) PlaceIn(draft, shape, space, Length.Inches(42));
-    }
-
-    // Beside the door by which a person comes out; on the wall of the house, which the porch's own outline touches there.
-    private static void Outdoors(Draft draft, RoomShape shape)
-    {
-        if (HasReceptacle(draft, shape) || shape.Openings.FirstOrDefault(o => o.IsDoorway) is not { } door) return;
-        var length = shape.Walls[door.Wall].Length;
-        var along = door.Hinge == End.Start ? door.To + Length.Inches(14) : door.From - Length.Inches(14);
-        if (along < Length.Inches(4) || along > length - Length.Inches(4)) along = door.Hinge == End.Start ? door.From - Length.Inches(14) : door.To + Length.Inches(14);
-        along = Length.Min(Length.Max(along, Length.Zero), length);
-        draft.Add(new Box { Kind = BoxKind.Receptacle, Room = shape.Room.Id, Wall = door.Wall, Along = along, Height = Length.Inches(20) });
+        One(draft, shape, Length.Inches(42));
     }
 
     private static void NearEquipment(Draft draft)

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -47,7 +48,9 @@ public static class WallSpaces
         var id = shape.Room.Id;
         foreach (var c in job.Counters.Where(c => c.Room == id)) AddSpot(c.Spot);
         foreach (var f in job.Fixtures.Where(f => f.Room == id && f.Kind is (FixtureKind.Tub or FixtureKind.Shower or FixtureKind.Cabinet or FixtureKind.Fireplace))) AddSpot(f.Spot);
-        foreach (var a in job.Appliances.Where(a => a.Room == id && a.Spot.Depth >= Length.Inches(12))) AddSpot(a.Spot);
+
+        // What stands on its feet, as a refrigerator, can be pulled out: the wall behind it stays a wall.
+        foreach (var a in job.Appliances.Where(a => a.Room == id && a.Spot.Depth >= Length.Inches(12) && !CodeLibrary.Appliances[a.Type].Movable)) AddSpot(a.Spot);
         return Between(id, shape.Perimeter, breaks, least);
 
         void AddSpot(Spot spot)
@@ -61,7 +64,7 @@ public static class WallSpaces
     {
         var id = shape.Room.Id;
         var runs = new List<(Length From, Length To)>();
-        foreach (var c in job.Counters.Where(c => c.Room == id && c.Spot.Wall is not null))
+        foreach (var c in job.Counters.Where(c => c.Room == id && c.Spot.Wall is not null && !c.Peninsula))
             runs.Add((shape.ToPerimeter(c.Spot.Wall!.Value, c.Spot.From), shape.ToPerimeter(c.Spot.Wall!.Value, c.Spot.From + c.Spot.Width)));
         if (runs.Count == 0) return [];
         var breaks = Between(id, shape.Perimeter, runs, Length.Zero).Select(s => (s.Start, s.Start + s.Length)).ToList();

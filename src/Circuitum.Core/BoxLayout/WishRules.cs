@@ -10,8 +10,8 @@ namespace Circuitum.Core.BoxLayout;
 /// </summary>
 internal static class WishRules
 {
-    // Half a wide bed and a hand's breadth of night table.
-    private static readonly Length BesideBed = Length.Inches(36);
+    // Half a bed and a hand's breadth of night table, in inches: narrow to wide. Within that the two go beside studs.
+    private const int NearBed = 30, FarBed = 42, UsualBed = 36;
 
     internal static void Add(Draft draft)
     {
@@ -21,8 +21,21 @@ internal static class WishRules
             {
                 var (wall, along, _) = shape.Nearest(wish.At);
                 var kind = wish.Kind == WishKind.Future ? BoxKind.Provision : BoxKind.Receptacle;
-                foreach (var at in wish.Kind == WishKind.Bed ? new[] { along - BesideBed, along + BesideBed } : [along]) Put(draft, shape, wall, at, kind);
+                var beside = BesideBed(draft.Job.Frame.StudSpacing, along);
+                foreach (var at in wish.Kind == WishKind.Bed ? new[] { along - beside, along + beside } : [along]) Put(draft, shape, wall, at, kind);
             }
+        }
+    }
+
+    // The same distance on both sides, the one that brings both nearest to a stud.
+    private static Length BesideBed(Length stud, Length middle)
+    {
+        return Length.Inches(Enumerable.Range(NearBed, FarBed - NearBed + 1).OrderBy(d => FromStud(d) + FromStud(-d) + (Math.Abs(d - UsualBed) * 0.2)).ThenBy(d => d).First());
+
+        double FromStud(int inches)
+        {
+            var pitch = Math.Abs((middle + Length.Inches(inches)).Units % stud.Units);
+            return Math.Abs((Math.Min(pitch, stud.Units - pitch) / (double)Length.UnitsPerInch) - 2);
         }
     }
 

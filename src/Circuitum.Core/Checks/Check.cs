@@ -16,7 +16,8 @@ public static class CheckList
     private static readonly ImmutableArray<ICheck> All =
     [
         new RoomsApart(), new WaysIn(), new DoorSwings(), new WorkingSpace(),
-        new WallReceptacles(), new CounterReceptacles(), new RoomReceptacles(), new TubZone(), new LightsAndSwitches(), new Alarms(), new ApplianceBoxes(),
+        new WallReceptacles(), new CounterReceptacles(), new RoomReceptacles(), new HouseReceptacles(), new TubZone(),
+        new LightsAndSwitches(), new SwitchesInReach(), new LightPlaces(), new Alarms(), new ApplianceBoxes(), new BoxPlaces(),
         new BoxesOnCircuits(), new RequiredCircuits(), new CircuitMembers(), new CircuitLoads(), new WireSizes(), new ProtectionCover(),
         new PanelChecks(), new ServiceChecks(), new Nameplates(),
     ];

@@ -176,7 +176,7 @@ public static class BoxPurpose
     /// <summary>The purpose of the circuit that a box belongs on.</summary>
     public static CircuitPurpose Of(Job job, CodeEdition edition, Box box)
     {
-        var kind = job.RoomById(box.Room)!.Kind;
+        var kind = job.KindAt(box);
         if (job.ApplianceById(box.Appliance) is { } appliance)
         {
             var facts = ApplianceFacts.Of(appliance);

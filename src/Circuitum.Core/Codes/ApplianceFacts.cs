@@ -18,25 +18,24 @@ public sealed record ApplianceFacts(Appliance Appliance, ApplianceType Type)
     public int Volts => Appliance.Nameplate.Volts ?? Type.Volts;
 
     /// <summary>Load.</summary>
-    public VoltAmperes Load => new(Appliance.Nameplate.VoltAmperes ?? Type.Va);
+    public VoltAmperes Load => new(Appliance.Nameplate.VoltAmperes ?? (Appliance.Nameplate.Amperes * Volts) ?? Type.Va);
+
+    /// <summary>Whether the plate states a load, by volt-amperes or amperes.</summary>
+    public bool Stated => Appliance.Nameplate.VoltAmperes is not null || Appliance.Nameplate.Amperes is not null;
 
     /// <summary>Whether it is wired in rather than plugged in.</summary>
     public bool Hardwired => Appliance.Nameplate.Hardwired ?? Type.Hardwired;
 
     /// <summary>Minimum circuit ampacity, where there is one. A load stated on the plate without one has none.</summary>
-    public double? MinimumCircuitAmpacity => Appliance.Nameplate.MinimumCircuitAmpacity ?? (Appliance.Nameplate.VoltAmperes is null ? Type.Mca : null);
+    public double? MinimumCircuitAmpacity => Appliance.Nameplate.MinimumCircuitAmpacity ?? (Stated ? null : Type.Mca);
 
     /// <summary>Largest breaker, where the maker names one.</summary>
-    public int? MaximumBreaker => Appliance.Nameplate.MaximumBreaker ?? (Appliance.Nameplate.VoltAmperes is null ? Type.MaxBreaker : null);
+    public int? MaximumBreaker => Appliance.Nameplate.MaximumBreaker ?? (Stated ? null : Type.MaxBreaker);
 
     /// <summary>Whether its load is continuous under the job's preferences.</summary>
     public bool Continuous(Preferences preferences) =>
-        Type.Continuous || (Type.Id == "dishwasher" && preferences.DishwasherContinuous);
+        Appliance.Nameplate.Continuous ?? (Type.Continuous || (Type.Id == "dishwasher" && preferences.DishwasherContinuous));
 
     /// <summary>Whether it has a circuit of its own under the job's preferences.</summary>
-    public bool Own(Preferences preferences) => Type.Id switch
-    {
-        "refrigerator" => preferences.RefrigeratorAlone,
-        _ => Type.Own,
-    };
+    public bool Own(Preferences preferences) => Appliance.Nameplate.OwnCircuit ?? (Type.Id == "refrigerator" ? preferences.RefrigeratorAlone : Type.Own);
 }

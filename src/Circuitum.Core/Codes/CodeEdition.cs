@@ -27,6 +27,12 @@ public sealed record CodeEdition
     /// <summary>Named numbers; the suffix of each name is its unit.</summary>
     public required ImmutableDictionary<string, double> Numbers { get; init; }
 
+    /// <summary>Where editions go about a thing differently, the way of this one: <c>island</c>, <c>fanBox</c> and the like.</summary>
+    public required ImmutableDictionary<string, string> Ways { get; init; }
+
+    /// <summary>The appliances whose outlets need ground-fault protection whatever their place, with the section that names them.</summary>
+    public required ImmutableDictionary<string, string> GroundFaultAppliances { get; init; }
+
     /// <summary>The day from which outdoor heating and cooling equipment needs ground-fault protection.</summary>
     public DateOnly HvacGroundFaultFrom { get; init; }
 
@@ -39,6 +45,10 @@ public sealed record CodeEdition
     /// <summary>A named number.</summary>
     /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
     public double Number(string name) => Numbers[name];
+
+    /// <summary>The way of this edition where editions differ.</summary>
+    /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
+    public string Way(string name) => Ways[name];
 
     /// <summary>What applies to a kind of room.</summary>
     public RoomTraits Traits(RoomKind kind)
@@ -103,6 +113,9 @@ public sealed record Rule
 
     /// <summary>Section number, or <c>practice</c>.</summary>
     public required string Cite { get; init; }
+
+    /// <summary>Whether the edition has the rule at all.</summary>
+    public bool Applies { get; init; } = true;
 
     /// <summary>How a breach is graded: must, should or note.</summary>
     public required string Severity { get; init; }

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Reflection;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 
 namespace Circuitum.Core.Codes;
 
@@ -9,13 +10,19 @@ public static class CodeLibrary
 {
     private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web);
 
+    /// <summary>The ids of the shipped editions, newest first.</summary>
+    public static ImmutableArray<string> EditionIds { get; } = ["us-2023", "us-2020", "us-2017"];
+
     private static readonly Lazy<ImmutableDictionary<string, CodeEdition>> AllEditions = new(() =>
-        ImmutableArray.Create("us-2023").Select(id => Read<CodeEdition>($"{id}.json")).ToImmutableDictionary(e => e.Id));
+        EditionIds.Select(id => ReadEdition(id).Deserialize<CodeEdition>(Options)!).ToImmutableDictionary(e => e.Id));
 
     private static readonly Lazy<ConductorTables> AllConductors = new(() => Read<ConductorTables>("conductors.json"));
 
     private static readonly Lazy<ImmutableDictionary<string, ApplianceType>> AllAppliances = new(() =>
         Read<ImmutableArray<ApplianceType>>("appliances.json").ToImmutableDictionary(a => a.Id));
+
+    private static readonly Lazy<ImmutableSortedDictionary<string, BoxEntry>> AllBoxes = new(() =>
+        Read<ImmutableArray<BoxEntry>>("boxes.json").ToImmutableSortedDictionary(b => b.Id, b => b, StringComparer.Ordinal));
 
     /// <summary>The editions that are shipped, by id.</summary>
     public static ImmutableDictionary<string, CodeEdition> Editions => AllEditions.Value;
@@ -26,9 +33,33 @@ public static class CodeLibrary
     /// <summary>Typical appliances by id. A job's own nameplate always wins.</summary>
     public static ImmutableDictionary<string, ApplianceType> Appliances => AllAppliances.Value;
 
+    /// <summary>Generic boxes by catalogue key, in the order in which they are tried.</summary>
+    public static ImmutableSortedDictionary<string, BoxEntry> Boxes => AllBoxes.Value;
+
     /// <summary>The edition with an id.</summary>
     /// <exception cref="KeyNotFoundException">No such edition; a job that names one is refused before it gets here.</exception>
     public static CodeEdition Edition(string id) => Editions[id];
+
+    // An edition's file may say only in what it differs from another one, its "from"; null takes an entry away.
+    private static JsonObject ReadEdition(string id)
+    {
+        var own = Read<JsonObject>($"{id}.json");
+        if (own["from"]?.GetValue<string>() is not { } from) return own;
+        own.Remove("from");
+        var whole = ReadEdition(from);
+        Lay(own, whole);
+        return whole;
+    }
+
+    private static void Lay(JsonObject over, JsonObject under)
+    {
+        foreach (var (name, value) in over)
+        {
+            if (value is null) under.Remove(name);
+            else if (value is JsonObject more && under[name] is JsonObject there) Lay(more, there);
+            else under[name] = value.DeepClone();
+        }
+    }
 
     private static T Read<T>(string name)
     {
@@ -78,11 +109,8 @@ public sealed record ApplianceType
     /// <summary>Vehicle charging.</summary>
     public bool Charging { get; init; }
 
-    /// <summary>Named by the rule that asks ground-fault protection for certain appliances.</summary>
-    public bool GroundFault { get; init; }
-
-    /// <summary>Section of that rule, where it is not the usual one.</summary>
-    public string? GroundFaultCite { get; init; }
+    /// <summary>Stands on its feet and can be pulled out: the wall behind it counts as wall space.</summary>
+    public bool Movable { get; init; }
 
     /// <summary>Has a circuit of its own by rule or by common practice.</summary>
     public bool Own { get; init; }
@@ -111,6 +139,16 @@ public sealed record ApplianceType
     /// <summary>Usual height of its outlet in inches; -1 is the ceiling.</summary>
     public double OutletHeightIn { get; init; }
 }
+
+/// <summary>A generic box.</summary>
+/// <param name="Id">Key in a job.</param>
+/// <param name="Name">What to ask for at the counter.</param>
+/// <param name="Use"><c>device</c>, <c>fixture</c> or <c>fan</c>.</param>
+/// <param name="Gangs">Gangs of a device box; 0 for one that carries a fixture.</param>
+/// <param name="Volume">Usable volume in cubic inches: the tabulated one of a metal box, a typical marked one else (314.16(A)).</param>
+/// <param name="Clamps">Whether clamps inside it take up room (314.16(B)(2)).</param>
+/// <param name="Metal">Metal, and then bonded.</param>
+public sealed record BoxEntry(string Id, string Name, string Use, int Gangs, double Volume, bool Clamps, bool Metal = false);
 
 /// <summary>Ampacity, resistance, factors and service conductors.</summary>
 public sealed record ConductorTables
@@ -144,7 +182,8 @@ public sealed record ConductorTables
 /// <param name="C75">Amperes in the 75 C column.</param>
 /// <param name="C90">Amperes in the 90 C column.</param>
 /// <param name="OhmPerKft">Direct-current resistance at 75 C in ohm per 1000 ft.</param>
-public sealed record ConductorRow(string Size, int Cmil, int C60, int C75, int C90, double OhmPerKft)
+/// <param name="BoxIn3">Room that one takes up in a box, in cubic inches; 0 for sizes that do not go into one (Table 314.16(B)(1)).</param>
+public sealed record ConductorRow(string Size, int Cmil, int C60, int C75, int C90, double OhmPerKft, double BoxIn3 = 0)
 {
     /// <summary>Ampacity in a temperature column.</summary>
     /// <exception cref="ArgumentOutOfRangeException">The column is not 60, 75 or 90.</exception>

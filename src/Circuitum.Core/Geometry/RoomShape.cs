@@ -131,6 +131,9 @@ public sealed class RoomShape
     /// <summary>South component of a wall's normal into the room.</summary>
     public double InY(Wall wall) => wall.Dx * sense;
 
+    /// <summary>Whether the right hand of a person who stands in the room and faces a wall points along it.</summary>
+    public bool RightIsAlong(int wall) => (InY(Walls[wall]) * Walls[wall].Dx) - (InX(Walls[wall]) * Walls[wall].Dy) > 0;
+
     /// <summary>The point on a wall, moved into the room by some inches.</summary>
     public Point On(int wall, Length along, double inches = 0)
     {

@@ -1,3 +1,4 @@
+using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -30,6 +31,18 @@ internal static class DecisionRules
         if (box.Wall is { } wall) JobRules.OnWall(field, shape, wall, box.Along, Length.Zero, problems, "along");
         else if (box.At is null) problems.Add(new(field, "Say where the box is: a wall and a distance, or a place."));
         else if (box.At is { } at && (at.X < shape.MinX || at.X > shape.MaxX || at.Y < shape.MinY || at.Y > shape.MaxY)) problems.Add(new($"{field}.at", $"It does not lie in {JobRules.Short(shape.Room.Name)}."));
+        if (box.Outside && (box.Wall is null || shape.Room.Kind.OpenAir())) problems.Add(new($"{field}.outside", "Only a box on a wall of a room that is inside can stand on the outer face."));
+        if (box.Size is { } size && !CodeLibrary.Boxes.ContainsKey(size)) problems.Add(new($"{field}.size", $"'{JobRules.Short(size)}' is not in the box catalogue. Use one of: {string.Join(", ", CodeLibrary.Boxes.Keys.Order())}."));
+        if (box.Rating is { } rating && rating is not (15 or 20 or 30 or 50)) problems.Add(new($"{field}.rating", "A receptacle is rated 15, 20, 30 or 50 A."));
+        if (box.Held is { } held)
+        {
+            if (string.IsNullOrWhiteSpace(held.WaitsFor)) problems.Add(new($"{field}.held.waitsFor", "Say what the box waits for."));
+            JobRules.Text($"{field}.held.waitsFor", held.WaitsFor, JobRules.LongestName, problems);
+            JobRules.Text($"{field}.held.ask", held.Ask, JobRules.LongestName, problems);
+            JobRules.Range($"{field}.held.slack", held.Slack, Length.Zero, Length.Feet(20), problems);
+            if (box.State == BoxState.Final) problems.Add(new($"{field}.state", "A held box is not final: release it first."));
+        }
+
         if (box.Gangs.Length > 8) problems.Add(new($"{field}.gangs", "A switch box has 8 gangs at most."));
         for (var g = 0; g < box.Gangs.Length; g++)
         {

@@ -79,6 +79,9 @@ public static partial class JobRules
         Range("preferences.wastePercent", p.WastePercent, 0, 100, problems);
         Range("preferences.sparePercent", p.SparePercent, 0, 80, problems);
         if (p.TerminationC is not (60 or 75)) problems.Add(new("preferences.terminationC", "Terminals are rated 60 or 75 C."));
+        if (p.ReceptacleReach is { } reach) Range("preferences.receptacleReach", reach, Length.Feet(1), Length.Feet(6), problems);
+        Range("preferences.switchReach", p.SwitchReach, Length.Feet(2), Length.Feet(30), problems);
+        Range("preferences.recessedSpacing", p.RecessedSpacing, Length.Feet(2), Length.Feet(12), problems);
         Range("preferences.receptacleBottom", p.ReceptacleBottom, Length.Zero, Length.Feet(5), problems);
         Range("preferences.switchCentre", p.SwitchCentre, Length.Feet(2), Length.Feet(6), problems);
         Range("preferences.counterCentre", p.CounterCentre, Length.Feet(3), Length.Feet(5), problems);
@@ -128,6 +131,7 @@ public static partial class JobRules
             Text($"{field}.name", room.Name, LongestName, problems);
             if (job.StoreyById(room.Storey) is null) problems.Add(new($"{field}.storey", $"There is no storey '{Short(room.Storey)}'."));
             Range($"{field}.ceilingHeight", room.CeilingHeight, Length.Feet(4), Length.Feet(40), problems);
+            if (room.ReceptacleReach is { } reach) Range($"{field}.receptacleReach", reach, Length.Feet(1), Length.Feet(6), problems);
             CheckOutline(field, room, problems);
         }
     }
@@ -194,6 +198,7 @@ public static partial class JobRules
 
     private static void CheckThings(Job job, Dictionary<string, RoomShape> shapes, List<Problem> problems)
     {
+        foreach (var (counter, i) in job.Counters.Select((c, i) => (c, i)).Where(c => c.c.Peninsula && c.c.Spot.Wall is null)) problems.Add(new($"counters[{i}].peninsula", "A peninsula stands out from a wall; one that stands free is an island."));
         foreach (var (counter, i) in job.Counters.Select((c, i) => (c, i))) CheckSpot($"counters[{i}]", counter.Room, counter.Spot, shapes, problems);
         foreach (var (fixture, i) in job.Fixtures.Select((f, i) => (f, i))) CheckSpot($"fixtures[{i}]", fixture.Room, fixture.Spot, shapes, problems);
         foreach (var (appliance, i) in job.Appliances.Select((a, i) => (a, i)))
@@ -206,6 +211,7 @@ public static partial class JobRules
             var plate = appliance.Nameplate;
             if (plate.Volts is { } volts && volts is not (120 or 240)) problems.Add(new($"{field}.nameplate.volts", "A dwelling appliance is 120 or 240 V."));
             if (plate.VoltAmperes is { } va && va is not (>= 1 and <= 60_000)) problems.Add(new($"{field}.nameplate.voltAmperes", "A load lies between 1 and 60,000 VA."));
+            if (plate.Amperes is { } amps && amps is not (>= 0.05 and <= 250)) problems.Add(new($"{field}.nameplate.amperes", "A rated current lies between 0.05 and 250 A."));
             if (plate.MinimumCircuitAmpacity is { } mca && mca is not (>= 0.5 and <= 200)) problems.Add(new($"{field}.nameplate.minimumCircuitAmpacity", "A minimum circuit ampacity lies between 0.5 and 200 A."));
             if (plate.MaximumBreaker is { } most && most is < 10 or > 200) problems.Add(new($"{field}.nameplate.maximumBreaker", "A maximum breaker lies between 10 and 200 A."));
         }

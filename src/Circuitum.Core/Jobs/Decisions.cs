@@ -64,6 +64,30 @@ public sealed record Box
     /// <summary>For a switch box, its gangs from left to right.</summary>
     public ImmutableArray<SwitchGang> Gangs { get; init; } = [];
 
+    /// <summary>For a receptacle, how many devices it is; none is one duplex.</summary>
+    public ReceptacleStyle? Style { get; init; }
+
+    /// <summary>For a light, what hangs there; none is an ordinary fixture on the surface.</summary>
+    public LightStyle? Fixture { get; init; }
+
+    /// <summary>On the outer face of the room's outside wall.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool Outside { get; init; }
+
+    /// <summary>A person's choice of box by its catalogue key; none takes the smallest that serves.</summary>
+    public string? Size { get; init; }
+
+    /// <summary>A person's choice of a receptacle's rating in amperes; none takes the one that fits its circuit.</summary>
+    public int? Rating { get; init; }
+
+    /// <summary>A person's choice of the side of the stud that it is nailed to; none takes the nearer one.</summary>
+    public StudSide? Side { get; init; }
+
+    /// <summary>What it waits for, when it cannot be finished yet.</summary>
+    public HeldFor? Held { get; init; }
+
+    /// <summary>How far the work on it is.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public BoxState State { get; init; }
+
     /// <summary>For an alarm: senses carbon monoxide too.</summary>
     public bool CarbonMonoxide { get; init; }
 
@@ -72,6 +96,80 @@ public sealed record Box
 
     /// <summary>Who placed it.</summary>
     public Maker By { get; init; }
+
+    /// <summary>Fields not known to this version.</summary>
+    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+}
+
+/// <summary>How many devices a receptacle box holds.</summary>
+public enum ReceptacleStyle
+{
+    /// <summary>One single receptacle.</summary>
+    Single,
+
+    /// <summary>One duplex.</summary>
+    Duplex,
+
+    /// <summary>Two duplexes side by side.</summary>
+    Quad,
+}
+
+/// <summary>What hangs at a lighting outlet.</summary>
+public enum LightStyle
+{
+    /// <summary>A fixture on the ceiling.</summary>
+    Surface,
+
+    /// <summary>A recessed light.</summary>
+    Recessed,
+
+    /// <summary>A pendant or another light that hangs down.</summary>
+    Pendant,
+
+    /// <summary>A light over a basin or a mirror.</summary>
+    Vanity,
+
+    /// <summary>A light on a wall.</summary>
+    Wall,
+
+    /// <summary>A fan with or without a light.</summary>
+    Fan,
+}
+
+/// <summary>Which side of a stud a box is nailed to, seen from the room.</summary>
+public enum StudSide
+{
+    /// <summary>To the left of its stud.</summary>
+    Left,
+
+    /// <summary>To the right of its stud.</summary>
+    Right,
+}
+
+/// <summary>How far the work on a box is.</summary>
+public enum BoxState
+{
+    /// <summary>On the plan.</summary>
+    Planned,
+
+    /// <summary>Set and wired, walls open.</summary>
+    RoughedIn,
+
+    /// <summary>Device and cover on.</summary>
+    Final,
+}
+
+/// <summary>What a box waits for.</summary>
+public sealed record HeldFor
+{
+    /// <summary>What has to be known first: a mirror's height, a cabinet drawing, a fixture.</summary>
+    public string WaitsFor { get; init; } = "";
+
+    /// <summary>Who knows it. May be empty.</summary>
+    public string Ask { get; init; } = "";
+
+    /// <summary>Cable to leave so that the box can still move.</summary>
+    public Length Slack { get; init; } = Length.Inches(24);
 
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }

@@ -89,6 +89,9 @@ public sealed record Job
 
     /// <summary>The storey with an id, or none.</summary>
     public Storey? StoreyById(string? id) => Storeys.FirstOrDefault(s => s.Id == id);
+
+    /// <summary>The kind of place that a box stands in: its room's, or the open air for one on an outer face.</summary>
+    public RoomKind KindAt(Box box) => box.Outside ? RoomKind.Outdoors : RoomById(box.Room)!.Kind;
 }
 
 /// <summary>How the house is framed.</summary>
@@ -191,6 +194,9 @@ public sealed record Room
     /// <summary>For a closet, the depth of its shelf: lights keep clear of the space over it.</summary>
     public Length? ShelfDepth { get; init; }
 
+    /// <summary>Farthest that any place along a wall may be from a receptacle, where this room wants them closer; none takes the job's.</summary>
+    public Length? ReceptacleReach { get; init; }
+
     /// <summary>For stairs, their risers; six and more want a switch at each level.</summary>
     public int? Risers { get; init; }
 
@@ -275,6 +281,9 @@ public enum RoomKind
 
     /// <summary>Finished basement room.</summary>
     FinishedBasement,
+
+    /// <summary>A shed, workshop or other building of its own.</summary>
+    AccessoryBuilding,
 
     /// <summary>Attic.</summary>
     Attic,

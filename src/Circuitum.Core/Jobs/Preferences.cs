@@ -31,6 +31,18 @@ public sealed record Preferences
     /// <summary>Temperature rating of the terminals, 60 or 75 degrees Celsius.</summary>
     public int TerminationC { get; init; } = 75;
 
+    /// <summary>Farthest that any place along a wall may be from a receptacle; none takes the code's. A room may ask for less.</summary>
+    public Length? ReceptacleReach { get; init; }
+
+    /// <summary>Farthest that a person walks from a doorway to a switch of the room's light.</summary>
+    public Length SwitchReach { get; init; } = Length.Feet(6);
+
+    /// <summary>How ceilings are lit.</summary>
+    public CeilingLights CeilingLights { get; init; }
+
+    /// <summary>Farthest between recessed lights of a row.</summary>
+    public Length RecessedSpacing { get; init; } = Length.Feet(6);
+
     /// <summary>Bottom of a receptacle box over the floor.</summary>
     public Length ReceptacleBottom { get; init; } = Length.Inches(14);
 
@@ -72,6 +84,19 @@ public sealed record Preferences
 
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+}
+
+/// <summary>How ceilings are lit.</summary>
+public enum CeilingLights
+{
+    /// <summary>Rows of recessed lights in kitchens, laundries and halls, one fixture elsewhere.</summary>
+    RecessedWhereOneWorks,
+
+    /// <summary>Rows of recessed lights in all living spaces.</summary>
+    RecessedThroughout,
+
+    /// <summary>Fixtures on the surface throughout.</summary>
+    Surface,
 }
 
 /// <summary>Separate circuits, or lights and receptacles of a room together.</summary>

@@ -38,6 +38,9 @@ public sealed record Counter
     /// <summary>The room it stands in.</summary>
     public string Room { get; init; } = "";
 
+    /// <summary>Whether it stands out from its wall into the room: a peninsula, as broad as its width and as long as its depth.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool Peninsula { get; init; }
+
     /// <summary>Against a wall: a wall counter. Free: an island.</summary>
     public Spot Spot { get; init; } = new();
 
@@ -134,6 +137,15 @@ public sealed record Nameplate
 
     /// <summary>Rated load in volt-amperes.</summary>
     public double? VoltAmperes { get; init; }
+
+    /// <summary>Rated current in amperes, where the plate gives that and no load.</summary>
+    public double? Amperes { get; init; }
+
+    /// <summary>Whether it runs three hours or more; none takes the library's.</summary>
+    public bool? Continuous { get; init; }
+
+    /// <summary>Whether its maker asks for a circuit of its own; none takes the library's.</summary>
+    public bool? OwnCircuit { get; init; }
 
     /// <summary>Minimum circuit ampacity, where the maker gives one.</summary>
     public double? MinimumCircuitAmpacity { get; init; }

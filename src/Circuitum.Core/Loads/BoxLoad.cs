@@ -27,14 +27,14 @@ public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKin
         switch (box.Kind)
         {
             case BoxKind.Receptacle or BoxKind.Provision:
-                return new(box, new(ReceptacleVa), false, LoadKind.GeneralReceptacle, "planning figure for a receptacle, practice");
+                return new(box, new(ReceptacleVa * (box.Style == ReceptacleStyle.Quad ? 2 : 1)), false, LoadKind.GeneralReceptacle, "planning figure for a receptacle, practice");
             case BoxKind.Light:
                 return new(box, new(box.VoltAmperes ?? LightVa), false, LoadKind.Light, box.VoltAmperes is null ? "planning figure for a light, practice" : "as entered");
             case BoxKind.SmokeAlarm:
                 return new(box, new(AlarmVa), false, LoadKind.Fixed, "planning figure for an alarm, practice");
             case BoxKind.Appliance when job.ApplianceById(box.Appliance) is { } appliance:
                 var facts = ApplianceFacts.Of(appliance);
-                var source = appliance.Nameplate.VoltAmperes is null ? "typical nameplate, assumed" : appliance.Nameplate.Confirmed ? "nameplate, confirmed" : "nameplate, not confirmed";
+                var source = !facts.Stated ? "typical nameplate, assumed" : appliance.Nameplate.Confirmed ? "nameplate, confirmed" : "nameplate, not confirmed";
                 return new(box, facts.Load, facts.Continuous(job.Preferences), FastenedInPlace(facts) ? LoadKind.Fixed : LoadKind.PlugIn, source);
             default:
                 return new(box, VoltAmperes.Zero, false, LoadKind.None, "");

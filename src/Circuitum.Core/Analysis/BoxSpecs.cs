@@ -1,0 +1,172 @@
+using System.Collections.Immutable;
+using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Sizing;
+
+namespace Circuitum.Core.Analysis;
+
+/// <summary>What a box has to be: the box to buy, its device and how it stands on the frame.</summary>
+public sealed record BoxSpec
+{
+    /// <summary>Gangs of a device box; 0 for one that carries a fixture.</summary>
+    public required int Gangs { get; init; }
+
+    /// <summary>The generic box, or none for equipment that brings its own.</summary>
+    public BoxEntry? Entry { get; init; }
+
+    /// <summary>Volume of what is in it, by the estimated run; none while it is on no circuit.</summary>
+    public BoxFill? Fill { get; init; }
+
+    /// <summary>Rating of its receptacle in amperes; 0 when it holds none.</summary>
+    public int RatingA { get; init; }
+
+    /// <summary>What is wrong with the rating that a person chose, or none.</summary>
+    public string? RatingFault { get; init; }
+
+    /// <summary>Tamper-resistant (406.12).</summary>
+    public bool TamperResistant { get; init; }
+
+    /// <summary>Protection from the weather (406.9).</summary>
+    public WeatherNeed Weather { get; init; }
+
+    /// <summary>Listed for a fan (314.27(C)).</summary>
+    public bool FanRated { get; init; }
+
+    /// <summary>The stud it is nailed to; none in a ceiling.</summary>
+    public StudNote? Stud { get; init; }
+
+    /// <summary>What is written on the stud or the floor.</summary>
+    public required string Mark { get; init; }
+
+    /// <summary>The device in words, such as "duplex, 15 A, tamper-resistant".</summary>
+    public required string Device { get; init; }
+}
+
+/// <summary>Works out the specs of all boxes.</summary>
+internal static class BoxSpecs
+{
+    private static readonly int[] Ratings = [15, 20, 30, 50];
+
+    internal static ImmutableDictionary<string, BoxSpec> Of(HouseShape house, CodeEdition edition, IReadOnlyDictionary<string, CircuitAnalysis> byBox) =>
+        house.Job.Decisions.Boxes.ToImmutableDictionary(b => b.Id, b => Of(house, edition, b, byBox.GetValueOrDefault(b.Id)));
+
+    private static BoxSpec Of(HouseShape house, CodeEdition edition, Box box, CircuitAnalysis? circuit)
+    {
+        var job = house.Job;
+        var gangs = BoxHardware.Gangs(job, box);
+        var facts = job.ApplianceById(box.Appliance) is { } a ? ApplianceFacts.Of(a) : null;
+        var fan = BoxHardware.NeedsFanBox(house, edition, box);
+        var use = gangs > 0 ? "device" : fan ? "fan" : "fixture";
+
+        // Hardwired equipment, and a recessed light with its own junction box, need none of ours.
+        var own = (facts is { Hardwired: true } && !fan) || box.Fixture == LightStyle.Recessed;
+        var contents = circuit is null ? null : ContentsOf(box, circuit, facts);
+        BoxFill? Fill(bool clamps) => contents is null ? null : BoxFill.Of(contents with { Clamps = clamps }, edition);
+        var entry = own ? null : box.Size is { } size ? CodeLibrary.Boxes[size] : BoxFill.Smallest(use, gangs, c => Fill(c)?.Inches3 ?? 0) ?? CodeLibrary.Boxes.Values.Where(b => b.Use == use && b.Gangs == gangs).MaxBy(b => b.Volume);
+        var (rating, fault) = Rating(box, facts, circuit, job);
+        var tamper = BoxHardware.TamperResistant(job, edition, box);
+        var weather = rating > 0 ? BoxHardware.Weather(job, box) : WeatherNeed.None;
+        return new()
+        {
+            Gangs = gangs,
+            Entry = entry,
+            Fill = own || entry is null ? null : Fill(entry.Clamps),
+            RatingA = rating,
+            RatingFault = fault,
+            TamperResistant = tamper,
+            Weather = weather,
+            FanRated = fan,
+            Stud = BoxHardware.StudOf(house, box),
+            Mark = BoxHardware.Mark(house, box) + (circuit is null ? "" : $" #{circuit.Number}"),
+            Device = DeviceOf(house, box, facts, circuit, rating, tamper, weather),
+        };
+    }
+
+    // By the estimated run: one cable in, one for each box fed from here, and a three-wire one between three-way switches.
+    private static BoxContents? ContentsOf(Box box, CircuitAnalysis circuit, ApplianceFacts? facts)
+    {
+        if (circuit.Wire is not { } wire || facts is { Hardwired: true }) return null;
+        var inner = CodeLibrary.Conductors.Copper.FirstOrDefault(r => r.Size == wire.Size);
+        if (inner is not { BoxIn3: > 0 }) return null;
+        var core = circuit.Load.Volts == 240 ? facts is { Type.Neutral: true } ? 3 : 2 : 2;
+        var conductors = new List<WireCount>();
+        var grounds = new List<WireCount>();
+        foreach (var hop in circuit.Run.Hops.Where(h => h.To == box.Id || h.From == box.Id))
+        {
+            var size = hop.From is null && CodeLibrary.Conductors.Copper.First(r => r.Size == circuit.HomeRunSize).BoxIn3 > 0 ? circuit.HomeRunSize : wire.Size;
+            conductors.Add(new(size, core));
+            grounds.Add(new(size is "8" or "6" ? "10" : size, 1));
+        }
+
+        foreach (var _ in box.Gangs.Where(g => g.Locations > 1))
+        {
+            conductors.Add(new(wire.Size, 3));
+            grounds.Add(new(wire.Size, 1));
+        }
+
+        var yokes = box.Kind switch { BoxKind.Switch => box.Gangs.Length, BoxKind.Receptacle => box.Style == ReceptacleStyle.Quad ? 2 : 1, BoxKind.Appliance => 1, _ => 0 };
+        return new()
+        {
+            Conductors = Summed(conductors),
+            Grounds = Summed(grounds),
+            Devices = [.. Enumerable.Repeat(new DeviceYoke(wire.Size, facts is { Volts: 240 }), yokes)],
+        };
+    }
+
+    private static ImmutableArray<WireCount> Summed(List<WireCount> wires) => [.. wires.GroupBy(w => w.Size).Select(g => new WireCount(g.Key, g.Sum(w => w.Count))).OrderBy(w => w.Size, StringComparer.Ordinal)];
+
+    // 210.21(B): alone on its circuit a single one is rated as the circuit; several may be 15 A on a 20 A circuit, not 20 A on 15.
+    private static (int Rating, string? Fault) Rating(Box box, ApplianceFacts? facts, CircuitAnalysis? circuit, Job job)
+    {
+        if (box.Kind is not (BoxKind.Receptacle or BoxKind.Appliance) || facts is { Hardwired: true }) return (0, null);
+        var breaker = circuit?.Breaker ?? 0;
+        var single = facts is not null || box.Style == ReceptacleStyle.Single;
+        var alone = single && circuit is not null && circuit.Boxes.Count(b => b.Kind is BoxKind.Receptacle or BoxKind.Appliance) == 1;
+        var fits = alone || breaker > 20 ? Ratings.FirstOrDefault(r => r >= breaker, 50) : 15;
+        if (box.Rating is not { } chosen || breaker == 0) return (box.Rating ?? fits, null);
+        var right = alone ? chosen >= breaker : breaker switch
+        {
+            15 => chosen == 15,
+            20 => chosen is 15 or 20,
+            30 => chosen == 30,
+            40 or 50 => chosen == 50,
+            _ => chosen >= breaker,
+        };
+        return (chosen, right ? null : $"is rated {chosen} A on a {breaker} A circuit{(alone ? ", alone on it" : "")}");
+    }
+
+    private static string DeviceOf(HouseShape house, Box box, ApplianceFacts? facts, CircuitAnalysis? circuit, int rating, bool tamper, WeatherNeed weather)
+    {
+        var words = new List<string>();
+        switch (box.Kind)
+        {
+            case BoxKind.Receptacle:
+                words.Add(box.Style switch { ReceptacleStyle.Single => "single receptacle", ReceptacleStyle.Quad => "two duplex receptacles", _ => "duplex receptacle" });
+                if (circuit?.Protection.Devices.Any(d => d.Box == box.Id) == true) words.Add("ground-fault");
+                break;
+            case BoxKind.Switch:
+                words.Add(string.Join(" + ", box.Gangs.Select(g => g.Locations switch { 1 => "single pole", 2 => "three-way", _ => "three- or four-way" }).DefaultIfEmpty("switch")));
+                break;
+            case BoxKind.Light:
+                words.Add(box.Fixture switch { LightStyle.Recessed => "recessed light", LightStyle.Pendant => "pendant", LightStyle.Vanity => "vanity light", LightStyle.Wall => "wall light", LightStyle.Fan => "fan", _ => "fixture" });
+                break;
+            case BoxKind.SmokeAlarm:
+                words.Add(box.CarbonMonoxide ? "smoke and carbon-monoxide alarm" : "smoke alarm");
+                words.Add("interconnected");
+                break;
+            case BoxKind.Provision:
+                words.Add("capped box for later");
+                break;
+            default:
+                words.Add(facts is { Hardwired: true } ? $"{facts.Name}, hardwired" : $"receptacle for {facts?.Name ?? "an appliance"}");
+                break;
+        }
+
+        if (rating > 0) words.Add($"{rating} A");
+        if (tamper) words.Add("tamper-resistant");
+        if (weather != WeatherNeed.None) words.Add(weather == WeatherNeed.Wet ? "weather-resistant, in-use cover" : "weather-resistant, damp cover");
+        return string.Join(", ", words);
+    }
+}

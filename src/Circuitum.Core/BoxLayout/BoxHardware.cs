@@ -1,0 +1,109 @@
+using Circuitum.Core.Codes;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.BoxLayout;
+
+/// <summary>How a box is protected from the weather (406.9).</summary>
+public enum WeatherNeed
+{
+    /// <summary>Not at all: it stands inside.</summary>
+    None,
+
+    /// <summary>Under a roof outdoors: a weather-resistant receptacle with a cover that is tight when closed.</summary>
+    Damp,
+
+    /// <summary>In the open: a weather-resistant receptacle with a cover that is tight while in use.</summary>
+    Wet,
+}
+
+/// <summary>Which stud a box is nailed to.</summary>
+/// <param name="Stud">The stud's middle, from the wall's first corner.</param>
+/// <param name="Side">The side of the stud, seen from the room.</param>
+/// <param name="Off">From the stud's middle to the box's centre.</param>
+/// <param name="Needs">What it takes when the box does not touch the stud: a bar or a block. Empty when it does.</param>
+public sealed record StudNote(Length Stud, StudSide Side, Length Off, string Needs);
+
+/// <summary>The door to what a box has to be, whatever circuit it is on.</summary>
+public static class BoxHardware
+{
+    /// <summary>Gangs of a device box; 0 for one that carries a fixture or an alarm.</summary>
+    public static int Gangs(Job job, Box box) => box.Kind switch
+    {
+        BoxKind.Switch => Math.Max(1, box.Gangs.Length),
+        BoxKind.Receptacle => box.Style == ReceptacleStyle.Quad ? 2 : 1,
+        BoxKind.Provision => 1,
+        BoxKind.Appliance when job.ApplianceById(box.Appliance) is { } a && ApplianceFacts.Of(a) is { Hardwired: false } f => f.Volts == 240 ? 2 : 1,
+        _ => 0,
+    };
+
+    /// <summary>Whether a box has to be listed for a fan (314.27(C)): where one hangs, and from 2020 on where one is likely, over the middle of a habitable room.</summary>
+    public static bool NeedsFanBox(HouseShape house, CodeEdition edition, Box box)
+    {
+        if (box.Fixture == LightStyle.Fan || house.Job.ApplianceById(box.Appliance)?.Type == "ceiling-fan") return true;
+        if (edition.Way("fanBox") != "habitable" || box.Kind != BoxKind.Light || box.Wall is not null || box.Fixture is LightStyle.Recessed or LightStyle.Vanity) return false;
+        var room = house[box.Room];
+        return box.Fixture != LightStyle.Pendant && edition.Traits(room.Room.Kind).WallSpaces && room.Room.Kind != RoomKind.Kitchen && room.InchesToWall(Places.Of(house, box)) >= 30;
+    }
+
+    /// <summary>Whether a receptacle is tamper-resistant (406.12): all but high ones and those in an appliance's own space.</summary>
+    public static bool TamperResistant(Job job, CodeEdition edition, Box box) => box.Kind switch
+    {
+        BoxKind.Receptacle => box.Height <= Length.Inches(edition.Number("requiredHeightMostIn")),
+        _ => false,
+    };
+
+    /// <summary>How a receptacle is protected from the weather.</summary>
+    public static WeatherNeed Weather(Job job, Box box) => job.KindAt(box) switch
+    {
+        RoomKind.Porch => WeatherNeed.Damp,
+        RoomKind.Deck or RoomKind.Outdoors => WeatherNeed.Wet,
+        _ => WeatherNeed.None,
+    };
+
+    /// <summary>The stud that a box on a wall is nailed to, studs being laid out from the wall's first corner; none in a ceiling.</summary>
+    public static StudNote? StudOf(HouseShape house, Box box)
+    {
+        if (box.Wall is not { } wall) return null;
+        var room = house[box.Room];
+        var spacing = WallFactOf(house.Job, box.Room, wall)?.StudSpacing ?? house.Job.Frame.StudSpacing;
+        var length = room.Walls[wall].Length;
+
+        // From outside, right and left change.
+        var rightIsAlong = room.RightIsAlong(wall) != box.Outside;
+        var below = new Length(box.Along.Units / spacing.Units * spacing.Units);
+        var above = Length.Min(below + spacing, length);
+        var useBelow = box.Side switch
+        {
+            // A box to the right of its stud has the stud on its left.
+            StudSide.Right => rightIsAlong,
+            StudSide.Left => !rightIsAlong,
+            _ => box.Along - below <= above - box.Along,
+        };
+        var stud = useBelow ? below : above;
+        var off = (box.Along - stud).Abs();
+        var half = (Math.Max(1, Gangs(house.Job, box)) * 1.8125 / 2) + 0.25;
+        var gap = off.InInches - 0.75 - half;
+        return new(stud, useBelow == rightIsAlong ? StudSide.Right : StudSide.Left, off, Math.Abs(gap) <= 1.25 ? "" : gap < 0 ? "moves beside the stud" : "bar or block");
+    }
+
+    internal static WallFact? WallFactOf(Job job, string room, int wall) => job.Walls.FirstOrDefault(w => w.Room == room && w.Wall == wall);
+
+    /// <summary>What is written on the stud or the floor: what it is, how high, what it feeds.</summary>
+    public static string Mark(HouseShape house, Box box)
+    {
+        var job = house.Job;
+        var what = box.Kind switch
+        {
+            BoxKind.Receptacle => box.Style switch { ReceptacleStyle.Single => "R1", ReceptacleStyle.Quad => "RR", _ => "R" },
+            BoxKind.Switch => box.Gangs.Length == 0 ? "S" : string.Join(' ', box.Gangs.Select(g => g.Locations switch { 1 => "S", 2 => "S3", _ => "S4" })),
+            BoxKind.Light => box.Fixture switch { LightStyle.Recessed => "LR", LightStyle.Pendant => "LP", LightStyle.Vanity => "LV", LightStyle.Wall => "LW", LightStyle.Fan => "F", _ => "L" },
+            BoxKind.SmokeAlarm => box.CarbonMonoxide ? "SA CO" : "SA",
+            BoxKind.Provision => "P",
+            _ => job.ApplianceById(box.Appliance) is { } a ? $"{ApplianceFacts.Of(a).Volts} {ApplianceFacts.Of(a).Name}" : "E",
+        };
+        var held = box.Held is null ? "" : " HOLD";
+        return box.Wall is null ? what + held : $"{what} @{box.Height.InInches:0.#}{held}";
+    }
+}

@@ -1,0 +1,113 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Checks;
+
+/// <summary>210.70: lights and their switches.</summary>
+internal sealed class LightsAndSwitches : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        var switched = a.Job.Decisions.Boxes.SelectMany(b => b.Gangs).SelectMany(g => g.Lights).ToHashSet();
+        foreach (var shape in a.House.Rooms.Where(r => a.Edition.Traits(r.Room.Kind).Light))
+        {
+            // One light over the top of the stairs serves the flights below it.
+            var stairs = shape.Room.Kind == RoomKind.Stairs;
+            var rooms = stairs ? a.House.Rooms.Where(r => r.Room.Kind == RoomKind.Stairs && r.Contains(shape.Centre)).Select(r => r.Room.Id).ToHashSet() : [shape.Room.Id];
+            if (a.Edition.Traits(shape.Room.Kind).Outdoors && !shape.Openings.Any(o => o.IsDoorway)) continue;
+            var lights = a.Job.Decisions.Boxes.Where(b => b.Kind == BoxKind.Light && rooms.Contains(b.Room) && !b.Outside).ToList();
+            if (lights.Count == 0) yield return CheckList.Make(a, "box.light", $"{shape.Room.Name} has no lighting outlet.", $"room:{shape.Room.Id}") with { Fix = BoxFixes.Propose(shape) };
+            else if (!lights.Any(l => switched.Contains(l.Id))) yield return CheckList.Make(a, "box.light", $"The light of {shape.Room.Name} has no wall switch.", $"box:{lights[0].Id}") with { Fix = SwitchAt(a, shape) };
+            else if (stairs && rooms.Count > 1 && (shape.Room.Risers ?? 99) >= a.Edition.Number("stairRisers") && lights.All(l => a.Job.Decisions.Boxes.Count(b => b.Gangs.Any(g => g.Lights.Contains(l.Id))) < 2))
+                yield return CheckList.Make(a, "box.stairs", $"The light of {shape.Room.Name} has a switch at one level only.", $"box:{lights[0].Id}");
+        }
+    }
+
+    private static FindingFix? SwitchAt(JobAnalysis a, RoomShape shape) => SwitchReach.Entries(a.House, shape).FirstOrDefault() is { } door ? Fix(shape, door) : null;
+
+    internal static FindingFix Fix(RoomShape shape, RoomOpening door) => new("Add a switch at the door", "add-switch", [("room", shape.Room.Id), ("opening", door.Opening.Id)]);
+}
+
+/// <summary>Nobody crosses a dark room to the switch.</summary>
+internal sealed class SwitchesInReach : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        foreach (var shape in a.House.Rooms.Where(r => a.Edition.Traits(r.Room.Kind) is { Light: true, Outdoors: false } && r.Room.Kind != RoomKind.Stairs))
+        {
+            foreach (var dark in SwitchReach.Unserved(a.House, shape, a.Job.Decisions.Boxes))
+            {
+                var from = dark.Door.Beyond is { } beyond ? a.House[beyond].Room.Name : "outside";
+                var far = dark.Nearest is { } n ? $"the nearest switch of its light is {LengthText.Show(n.RoundTo(Length.Inches(1)))} away" : "no switch of its light can be walked to";
+                yield return CheckList.Make(a, "box.switchReach", $"{shape.Room.Name}: who comes in from {from} crosses the dark; {far}, the job wants {LengthText.Show(a.Job.Preferences.SwitchReach)}.", $"opening:{dark.Door.Opening.Id}", $"room:{shape.Room.Id}") with { Fix = LightsAndSwitches.Fix(shape, dark.Door) };
+            }
+        }
+    }
+}
+
+/// <summary>Lights outside doors, in closets, and where equipment is served; fan boxes.</summary>
+internal sealed class LightPlaces : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        var boxes = a.Job.Decisions.Boxes;
+        var switched = boxes.SelectMany(b => b.Gangs).SelectMany(g => g.Lights).ToHashSet();
+        var ground = OutdoorRules.Ground(a.House)?.Id;
+        foreach (var shape in a.House.Rooms)
+        {
+            foreach (var door in LightRules.DoorsOut(shape).Where(_ => shape.Room.Storey == ground && !shape.Room.Kind.OpenAir()))
+            {
+                if (!boxes.Any(b => LightRules.Lights(b, shape, door) && switched.Contains(b.Id)))
+                    yield return CheckList.Make(a, "box.outsideDoor", $"{shape.Room.Name}: no switched light outside the door.", $"opening:{door.Opening.Id}") with { Fix = BoxFixes.Propose(shape) };
+            }
+
+            if (LightRules.Serviced(a.Job, shape.Room) || (shape.Room.Kind == RoomKind.Utility && a.Job.Appliances.Any(x => x.Room == shape.Room.Id)))
+            {
+                if (!boxes.Any(b => b.Kind == BoxKind.Light && b.Room == shape.Room.Id && switched.Contains(b.Id)))
+                    yield return CheckList.Make(a, "box.equipmentLight", $"{shape.Room.Name} holds equipment or storage and has no switched light.", $"room:{shape.Room.Id}") with { Fix = BoxFixes.Propose(shape) };
+            }
+        }
+
+        foreach (var light in boxes.Where(b => b.Kind == BoxKind.Light && !b.Outside && a.House[b.Room].Room.Kind == RoomKind.Closet))
+        {
+            var (clear, needed) = (ClosetLight.ClearInches(a.House[light.Room], Places.Of(a.House, light)), ClosetLight.Needed(a.Edition, light));
+            if (clear < needed - 0.01)
+                yield return CheckList.Make(a, "box.closet", $"{a.House[light.Room].Room.Name}: the light {light.Id} is {Math.Max(0, clear):0} in clear of the storage space; a {(light.Fixture == LightStyle.Recessed ? "recessed" : "surface")} one needs {needed:0}.", $"box:{light.Id}") with
+                {
+                    Fix = light.Fixture != LightStyle.Recessed && light.Wall is null && clear >= a.Edition.Number("closetClearRecessedIn") ? BoxFixes.Set("Make it a recessed one", light.Id, "fixture", nameof(LightStyle.Recessed)) : null,
+                };
+        }
+
+        foreach (var box in boxes.Where(b => b.Size is not null && BoxHardware.NeedsFanBox(a.House, a.Edition, b) && Codes.CodeLibrary.Boxes[b.Size].Use != "fan"))
+            yield return CheckList.Make(a, "box.fan", $"{a.House[box.Room].Room.Name}: {box.Id} is a {Codes.CodeLibrary.Boxes[box.Size!].Name}; a fan is likely there.", $"box:{box.Id}") with { Fix = BoxFixes.Set("Use a fan-rated box", box.Id, "size", "") };
+    }
+}
+
+/// <summary>R314, R315: alarms in bedrooms, outside them and on each storey, and clear of what sets them off.</summary>
+internal sealed class Alarms : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        var alarms = a.Job.Decisions.Boxes.Where(b => b.Kind == BoxKind.SmokeAlarm).ToList();
+        foreach (var room in a.House.Rooms.Where(r => r.Room.Kind == RoomKind.Bedroom && !alarms.Any(b => b.Room == r.Room.Id)))
+            yield return CheckList.Make(a, "box.alarm", $"{room.Room.Name} has no smoke alarm.", $"room:{room.Room.Id}") with { Fix = BoxFixes.Propose(room) };
+        foreach (var hall in AlarmRules.OutsideBedrooms(a.House))
+        {
+            var here = alarms.Where(b => b.Room == hall.Room.Id).ToList();
+            if (here.Count == 0) yield return CheckList.Make(a, "box.alarm", $"No smoke alarm outside the bedrooms, in {hall.Room.Name}.", $"room:{hall.Room.Id}") with { Fix = BoxFixes.Propose(hall) };
+            else if (!here.Any(b => b.CarbonMonoxide) && AlarmRules.NeedsCarbonMonoxide(a.Job))
+                yield return CheckList.Make(a, "box.alarm", $"The alarm in {hall.Room.Name} does not sense carbon monoxide; the house has an attached garage or burns fuel.", $"box:{here[0].Id}") with { Fix = BoxFixes.Set("Make it sense carbon monoxide", here[0].Id, "co", "on") };
+        }
+
+        foreach (var storey in a.Job.Storeys.Where(s => a.House.Rooms.Any(r => r.Room.Storey == s.Id && a.Edition.Traits(r.Room.Kind).FloorArea) && !alarms.Any(b => a.House[b.Room].Room.Storey == s.Id)))
+            yield return CheckList.Make(a, "box.alarm", $"{storey.Name} has no smoke alarm.", $"storey:{storey.Id}") with { Fix = new("Propose the boxes of the house", "propose-boxes", []) };
+        foreach (var alarm in alarms)
+        {
+            foreach (var near in AlarmRules.TooNear(a.House, a.Edition, a.Job.Decisions.Boxes, a.House[alarm.Room], Places.Of(a.House, alarm)))
+                yield return CheckList.Make(a, "box.alarmPlace", $"{a.House[alarm.Room].Room.Name}: the alarm {alarm.Id} stands {LengthText.Show(Length.Inches(near.Inches).RoundTo(Length.Inches(1)))} from {near.What}; it wants {LengthText.Show(Length.Inches(near.Needed))}.", $"box:{alarm.Id}");
+        }
+    }
+}

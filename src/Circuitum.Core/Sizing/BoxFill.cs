@@ -1,0 +1,88 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Explain;
+
+namespace Circuitum.Core.Sizing;
+
+/// <summary>Conductors of one size.</summary>
+/// <param name="Size">AWG.</param>
+/// <param name="Count">How many.</param>
+public sealed record WireCount(string Size, int Count);
+
+/// <summary>A device on a yoke.</summary>
+/// <param name="Size">The largest wire that lands on it.</param>
+/// <param name="Wide">Wider than a single gang, as a 50 A receptacle.</param>
+public sealed record DeviceYoke(string Size, bool Wide = false);
+
+/// <summary>What is in a box.</summary>
+public sealed record BoxContents
+{
+    /// <summary>Insulated conductors that end or are spliced in it, and each unbroken one that passes through; pigtails that stay inside do not count.</summary>
+    public ImmutableArray<WireCount> Conductors { get; init; } = [];
+
+    /// <summary>Equipment grounds that enter.</summary>
+    public ImmutableArray<WireCount> Grounds { get; init; } = [];
+
+    /// <summary>Devices.</summary>
+    public ImmutableArray<DeviceYoke> Devices { get; init; } = [];
+
+    /// <summary>Whether clamps inside it hold the cables.</summary>
+    public bool Clamps { get; init; }
+
+    /// <summary>Fixture studs and hickeys.</summary>
+    public int Fittings { get; init; }
+}
+
+/// <summary>The volume that a box needs (314.16(B)).</summary>
+/// <param name="Inches3">Cubic inches.</param>
+/// <param name="Derivation">The sum, line by line.</param>
+public sealed record BoxFill(double Inches3, Derivation Derivation)
+{
+    /// <summary>Works out the volume of what is in a box.</summary>
+    /// <param name="contents">What is in it, in sizes from 14 to 6 AWG.</param>
+    /// <param name="edition">The edition; before 2020 all grounds count as one.</param>
+    /// <exception cref="ArgumentException">A size has no allowance in a box.</exception>
+    public static BoxFill Of(BoxContents contents, CodeEdition edition)
+    {
+        var lines = ImmutableArray.CreateBuilder<Derivation>();
+        var sum = 0.0;
+        foreach (var wire in contents.Conductors.Where(w => w.Count > 0)) Add($"{wire.Count} conductors {wire.Size} AWG", wire.Count * Allowance(wire.Size), $"{wire.Count} x {Allowance(wire.Size):0.00}", "314.16(B)(1)");
+        var largest = Largest(contents.Conductors.Concat(contents.Grounds));
+        if (contents.Clamps && largest is not null) Add("clamps inside, one of the largest conductor", Allowance(largest), $"1 x {Allowance(largest):0.00}", "314.16(B)(2)");
+        if (contents.Fittings > 0 && largest is not null) Add("support fittings", contents.Fittings * Allowance(largest), $"{contents.Fittings} x {Allowance(largest):0.00}", "314.16(B)(3)");
+        foreach (var group in contents.Devices.GroupBy(d => d))
+        {
+            var each = Allowance(group.Key.Size) * (group.Key.Wide ? 4 : 2);
+            Add($"{group.Count()} device{(group.Count() > 1 ? "s" : "")} on {group.Key.Size} AWG{(group.Key.Wide ? ", wider than one gang" : "")}", group.Count() * each, $"{group.Count()} x {(group.Key.Wide ? 4 : 2)} x {Allowance(group.Key.Size):0.00}", "314.16(B)(4)");
+        }
+
+        var grounds = contents.Grounds.Sum(g => g.Count);
+        if (grounds > 0)
+        {
+            var one = Allowance(Largest(contents.Grounds)!);
+            var more = Math.Max(0, grounds - (int)edition.Number("groundsPerAllowance"));
+            Add($"{grounds} ground{(grounds > 1 ? "s" : "")}", one + (more * one / 4), more > 0 ? $"{one:0.00} + {more} x {one / 4:0.00}" : $"1 x {one:0.00}", "314.16(B)(5)");
+        }
+
+        return new(sum, new("Box fill", $"{sum:0.00} in3") { Formula = string.Join(" + ", lines.Select(l => l.Result)), Citation = edition.Cite("box.volume"), Steps = lines.ToImmutable() });
+
+        void Add(string what, double volume, string formula, string cite)
+        {
+            sum += volume;
+            lines.Add(new(what, $"{volume:0.00}") { Formula = formula, Citation = cite });
+        }
+    }
+
+    /// <summary>The smallest generic box that holds a volume, or none when none does.</summary>
+    /// <param name="use"><c>device</c>, <c>fixture</c> or <c>fan</c>.</param>
+    /// <param name="gangs">Gangs, for a device box.</param>
+    /// <param name="needed">Works out the volume needed for a box with or without clamps.</param>
+    public static BoxEntry? Smallest(string use, int gangs, Func<bool, double> needed) => CodeLibrary.Boxes.Values
+        .Where(b => b.Use == use && b.Gangs == gangs).OrderBy(b => b.Metal).ThenBy(b => b.Volume).FirstOrDefault(b => needed(b.Clamps) <= b.Volume + 1e-9);
+
+    /// <summary>Volume of one conductor in a box.</summary>
+    /// <exception cref="ArgumentException">The size has no allowance in a box.</exception>
+    public static double Allowance(string size) => CodeLibrary.Conductors.Copper.FirstOrDefault(r => r.Size == size) is { BoxIn3: > 0 } row ? row.BoxIn3 : throw new ArgumentException($"{size} AWG has no allowance in a box.", nameof(size));
+
+    private static string? Largest(IEnumerable<WireCount> wires) => wires.Where(w => w.Count > 0).MaxBy(w => Allowance(w.Size))?.Size;
+}
