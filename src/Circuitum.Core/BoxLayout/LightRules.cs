@@ -180,7 +180,7 @@ internal static class LightRules
     private static void AtDoor(Draft draft, RoomShape shape)
     {
         if (shape.Openings.FirstOrDefault(o => o.IsDoorway) is { } door)
-            draft.Add(new Box { Kind = BoxKind.Light, Room = shape.Room.Id, Wall = door.Wall, Along = HingeSide(shape, door), Height = Length.Inches(66), Fixture = LightStyle.Wall });
+            draft.Add(BesideDoor(shape, door));
     }
 
     // Where no porch is drawn, the light hangs on the outer face beside the door (210.70(A)(2)).
@@ -188,7 +188,7 @@ internal static class LightRules
     {
         if (OutdoorRules.Ground(draft.House)?.Id != shape.Room.Storey) return;
         foreach (var door in DoorsOut(shape).Where(d => !draft.All.Any(b => Lights(b, shape, d))))
-            draft.Add(new Box { Kind = BoxKind.Light, Room = shape.Room.Id, Wall = door.Wall, Along = HingeSide(shape, door), Height = Length.Inches(66), Fixture = LightStyle.Wall, Outside = true });
+            draft.Add(BesideDoor(shape, door) with { Outside = true });
     }
 
     /// <summary>The doors of a room by which a person steps out where no porch or deck is drawn.</summary>
@@ -198,13 +198,17 @@ internal static class LightRules
     internal static bool Lights(Box box, RoomShape shape, RoomOpening door) =>
         box.Kind == BoxKind.Light && box.Outside && box.Room == shape.Room.Id && box.Wall == door.Wall && box.Along > door.From - Length.Feet(6) && box.Along < door.To + Length.Feet(6);
 
-    // Outdoors the light hangs on the hinge side, across the door from the receptacle.
-    private static Length HingeSide(RoomShape shape, RoomOpening door)
+    // Outdoors the light hangs on the hinge side, across the door from the receptacle; where the wall is too short, over the door.
+    private static Box BesideDoor(RoomShape shape, RoomOpening door)
     {
-        var along = door.Hinge == End.Start ? door.From - Length.Inches(12) : door.To + Length.Inches(12);
-        var most = shape.Walls[door.Wall].Length - Length.Inches(4);
-        if (along < Length.Inches(4) || along > most) along = door.Hinge == End.Start ? door.To + Length.Inches(12) : door.From - Length.Inches(12);
-        return Length.Min(Length.Max(along, Length.Inches(4)), most);
+        var light = new Box { Kind = BoxKind.Light, Room = shape.Room.Id, Wall = door.Wall, Height = Length.Inches(66), Fixture = LightStyle.Wall };
+        var (before, after) = (door.From - Length.Inches(12), door.To + Length.Inches(12));
+        foreach (var along in door.Hinge == End.Start ? new[] { before, after } : [after, before])
+        {
+            if (along >= Length.Inches(4) && along <= shape.Walls[door.Wall].Length - Length.Inches(4) && !ReceptacleRules.InOpening(shape, door.Wall, along, 2)) return light with { Along = along };
+        }
+
+        return light with { Along = door.From + (door.Opening.Width / 2), Height = Length.Min(Length.Inches(90), shape.Room.CeilingHeight - Length.Inches(4)) };
     }
 
     /// <summary>The flight over this one, or none for the top.</summary>
