@@ -21,7 +21,7 @@ internal static class BoxMarks
     {
         foreach (var box in boxes)
         {
-            var at = box.Wall is { } wall ? shape.On(wall, box.Along, 7.5) : Places.Of(a.House, box);
+            var at = box.Wall is { } wall ? shape.On(wall, box.Along, box.Outside ? -a.Job.Frame.OutsideWall.InInches - 7.5 : 7.5) : Places.Of(a.House, box);
             var (x, y) = (at.X.InInches, at.Y.InInches);
             var circuit = a.CircuitOf(box.Id);
             var picked = view.Selected == $"box:{box.Id}" || (circuit is not null && view.Selected == $"circuit:{circuit.Number}");
@@ -40,6 +40,7 @@ internal static class BoxMarks
             Symbol(w, a, box, 0, 0);
             if (view.Stage == PlanStage.Circuits && circuit is not null) Tag(w, box, shape, circuit.Number, 0, 0);
             if (wrong) PlanSvg.Text(w, "tag stop", 7, -5, 9, "!");
+            if (box.Held is not null) PlanSvg.Text(w, "tag held", -8, -5, 8, "H");
             w.WriteEndElement();
             w.WriteEndElement();
         }
@@ -56,12 +57,22 @@ internal static class BoxMarks
         switch (box.Kind)
         {
             case BoxKind.Switch:
-                var ways = box.Gangs.Select(g => g.Locations switch { 1 => "S", 2 => "S3", _ => "S4" }).ToList();
+                var ways = a.Specs[box.Id].Ways.Select(n => n == 1 ? "S" : $"S{n}").ToList();
                 PlanSvg.Text(w, "switch tag", x, y + 3, 8, ways.Count == 0 ? "S" : string.Join(" ", ways.Distinct()) + (ways.Count > 1 ? $" ({ways.Count})" : ""));
                 return;
             case BoxKind.Receptacle:
+                // The standard marks: a bar for each device, one for a single.
                 Circle(4.2);
-                PlanSvg.Shape(w, "path", "box line", ("d", $"M{PlanSvg.N(x - 1.4)} {PlanSvg.N(y - 6)}v12M{PlanSvg.N(x + 1.4)} {PlanSvg.N(y - 6)}v12"));
+                double[] bars = box.Style switch { ReceptacleStyle.Single => [0], ReceptacleStyle.Quad => [-2.7, -0.9, 0.9, 2.7], _ => [-1.4, 1.4] };
+                PlanSvg.Shape(w, "path", "box line", ("d", string.Concat(bars.Select(b => $"M{PlanSvg.N(x + b)} {PlanSvg.N(y - 6)}v12"))));
+                return;
+            case BoxKind.Light when box.Fixture == LightStyle.Recessed:
+                Circle(4.4);
+                PlanSvg.Shape(w, "circle", "box", ("cx", PlanSvg.N(x)), ("cy", PlanSvg.N(y)), ("r", "1.9"));
+                return;
+            case BoxKind.Light when box.Fixture == LightStyle.Fan:
+                Circle(4.6);
+                PlanSvg.Text(w, "small tag", x, y + 2.2, 6, "F");
                 return;
             case BoxKind.Light:
                 Circle(4.6);

@@ -32,7 +32,8 @@ public enum PlanStage
 /// <param name="Selected">What is picked: <c>box:ID</c>, <c>room:ID</c>, <c>wall:ROOM:N</c>, <c>opening:ID</c>, <c>circuit:N</c>, or nothing.</param>
 /// <param name="StandAlone">Carries its own styles, for a file.</param>
 /// <param name="Pictures">Address before a traced picture's name; empty leaves the picture out.</param>
-public sealed record PlanView(string Storey, PlanStage Stage, string Selected = "", bool StandAlone = false, string Pictures = "");
+/// <param name="Only">Shows just this room with what stands right around it; empty shows the storey.</param>
+public sealed record PlanView(string Storey, PlanStage Stage, string Selected = "", bool StandAlone = false, string Pictures = "", string Only = "");
 
 /// <summary>Draws a storey to scale as SVG, one unit an inch. All text from the job is written as text.</summary>
 public static class PlanSvg
@@ -49,9 +50,9 @@ public static class PlanSvg
     {
         var sheet = new PlanSheet();
         var w = sheet.Writer;
-        var rooms = a.House.Rooms.Where(r => r.Room.Storey == view.Storey).ToList();
+        var rooms = a.House.Rooms.Where(r => r.Room.Storey == view.Storey && (view.Only.Length == 0 || Near(r, a.House[view.Only]))).ToList();
         var under = view.Pictures.Length > 0 ? a.Job.Underlays.FirstOrDefault(u => u.Storey == view.Storey) : null;
-        var (x0, y0, x1, y1) = Extent(rooms, under);
+        var (x0, y0, x1, y1) = Extent(view.Only.Length == 0 ? rooms : [a.House[view.Only]], under);
         w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
         w.WriteAttributeString("viewBox", string.Create(CultureInfo.InvariantCulture, $"{x0 - Margin:0.#} {y0 - Margin:0.#} {x1 - x0 + (2 * Margin):0.#} {y1 - y0 + (2 * Margin):0.#}"));
         w.WriteAttributeString("class", $"plan stage-{view.Stage.ToString().ToLowerInvariant()}");
@@ -70,7 +71,9 @@ public static class PlanSvg
         PlanHouse.Draw(sheet, a, view, rooms);
         if (view.Stage is PlanStage.Rooms or PlanStage.Dimensioned) sheet.Part("dimensions", () => PlanDimensions.Draw(w, a, view, rooms));
         if (view.Stage == PlanStage.Circuits) sheet.Part("runs", () => RunsOf(w, a, view));
-        if (view.Stage is PlanStage.Boxes or PlanStage.Circuits) BoxMarks.Draw(sheet, a, view, rooms);
+        if (view.Stage == PlanStage.Boxes) sheet.Part("reach", () => ReachMarks.Draw(w, a, view, rooms, a.Job.Decisions.Boxes));
+        if (view.Stage == PlanStage.Boxes) sheet.Part("switching", () => SwitchLines.Draw(w, a, view));
+        if (view.Stage is PlanStage.Boxes or PlanStage.Circuits) BoxMarks.Draw(sheet, a, view, view.Only.Length == 0 ? rooms : [a.House[view.Only]]);
         return sheet.Done();
     }
 
@@ -98,6 +101,12 @@ public static class PlanSvg
 
     internal static void Line(XmlWriter w, string css, Point a, Point b, params (string, string)[] more) =>
         Shape(w, "line", css, [("x1", N(a.X.InInches)), ("y1", N(a.Y.InInches)), ("x2", N(b.X.InInches)), ("y2", N(b.Y.InInches)), .. more]);
+
+    private static bool Near(RoomShape room, RoomShape to)
+    {
+        var reach = Length.Inches(Margin);
+        return room.MinX <= to.MaxX + reach && room.MaxX >= to.MinX - reach && room.MinY <= to.MaxY + reach && room.MaxY >= to.MinY - reach;
+    }
 
     private static (double X0, double Y0, double X1, double Y1) Extent(List<RoomShape> rooms, Underlay? under)
     {

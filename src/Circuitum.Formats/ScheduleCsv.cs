@@ -31,6 +31,18 @@ public static class ScheduleCsv
         return text.ToString();
     }
 
+    /// <summary>Lines of cells, each cell safe to open.</summary>
+    internal static string Lines(IEnumerable<string[]> lines)
+    {
+        using var text = new StringWriter(CultureInfo.InvariantCulture);
+        using (var csv = new CsvWriter(text, new CsvConfiguration(CultureInfo.InvariantCulture) { NewLine = "\r\n" }))
+        {
+            foreach (var line in lines) Row(csv, line);
+        }
+
+        return text.ToString();
+    }
+
     /// <summary>A cell that no spreadsheet runs: a leading sign, at or control character gets an apostrophe before it.</summary>
     public static string Safe(string cell) => cell.Length > 0 && (cell[0] is '=' or '+' or '-' or '@' or '\t' or '\r' or '\n') ? "'" + cell : cell;
 

@@ -40,6 +40,9 @@ public sealed record BoxSpec
     /// <summary>What is written on the stud or the floor.</summary>
     public required string Mark { get; init; }
 
+    /// <summary>For each gang of a switch box its switch: 1 a single pole, 3 a three-way, 4 a four-way.</summary>
+    public ImmutableArray<int> Ways { get; init; } = [];
+
     /// <summary>The device in words, such as "duplex, 15 A, tamper-resistant".</summary>
     public required string Device { get; init; }
 }
@@ -49,10 +52,21 @@ internal static class BoxSpecs
 {
     private static readonly int[] Ratings = [15, 20, 30, 50];
 
-    internal static ImmutableDictionary<string, BoxSpec> Of(HouseShape house, CodeEdition edition, IReadOnlyDictionary<string, CircuitAnalysis> byBox) =>
-        house.Job.Decisions.Boxes.ToImmutableDictionary(b => b.Id, b => Of(house, edition, b, byBox.GetValueOrDefault(b.Id)));
+    internal static ImmutableDictionary<string, BoxSpec> Of(HouseShape house, CodeEdition edition, IReadOnlyDictionary<string, CircuitAnalysis> byBox)
+    {
+        // The switches of a light in the job's order: a three-way at either end, four-ways between.
+        var places = house.Job.Decisions.Boxes.SelectMany(b => b.Gangs.Where(g => g.Lights.Length > 0).Select(g => (g.Lights[0], b.Id))).ToLookup(p => p.Item1, p => p.Id);
+        return house.Job.Decisions.Boxes.ToImmutableDictionary(b => b.Id, b => Of(house, edition, b, byBox.GetValueOrDefault(b.Id), [.. b.Gangs.Select(g => WaysOf(g, b.Id))]));
 
-    private static BoxSpec Of(HouseShape house, CodeEdition edition, Box box, CircuitAnalysis? circuit)
+        int WaysOf(SwitchGang gang, string box)
+        {
+            if (gang.Lights.Length == 0) return 1;
+            var all = places[gang.Lights[0]].ToList();
+            return all.Count < 2 ? 1 : all[0] == box || all[^1] == box ? 3 : 4;
+        }
+    }
+
+    private static BoxSpec Of(HouseShape house, CodeEdition edition, Box box, CircuitAnalysis? circuit, ImmutableArray<int> ways)
     {
         var job = house.Job;
         var gangs = BoxHardware.Gangs(job, box);
@@ -79,8 +93,9 @@ internal static class BoxSpecs
             Weather = weather,
             FanRated = fan,
             Stud = BoxHardware.StudOf(house, box),
-            Mark = BoxHardware.Mark(house, box) + (circuit is null ? "" : $" #{circuit.Number}"),
-            Device = DeviceOf(house, box, facts, circuit, rating, tamper, weather),
+            Ways = ways,
+            Mark = BoxHardware.Mark(house, box, ways) + (circuit is null ? "" : $" #{circuit.Number}"),
+            Device = DeviceOf(box, facts, circuit, ways, rating, tamper, weather),
         };
     }
 
@@ -137,7 +152,10 @@ internal static class BoxSpecs
         return (chosen, right ? null : $"is rated {chosen} A on a {breaker} A circuit{(alone ? ", alone on it" : "")}");
     }
 
-    private static string DeviceOf(HouseShape house, Box box, ApplianceFacts? facts, CircuitAnalysis? circuit, int rating, bool tamper, WeatherNeed weather)
+    /// <summary>What a switch of so many ways is called.</summary>
+    internal static string SwitchWord(int ways) => ways switch { 1 => "single pole", 3 => "three-way", _ => "four-way" };
+
+    private static string DeviceOf(Box box, ApplianceFacts? facts, CircuitAnalysis? circuit, ImmutableArray<int> ways, int rating, bool tamper, WeatherNeed weather)
     {
         var words = new List<string>();
         switch (box.Kind)
@@ -147,7 +165,7 @@ internal static class BoxSpecs
                 if (circuit?.Protection.Devices.Any(d => d.Box == box.Id) == true) words.Add("ground-fault");
                 break;
             case BoxKind.Switch:
-                words.Add(string.Join(" + ", box.Gangs.Select(g => g.Locations switch { 1 => "single pole", 2 => "three-way", _ => "three- or four-way" }).DefaultIfEmpty("switch")));
+                words.Add(string.Join(" + ", ways.Select(SwitchWord).DefaultIfEmpty("switch")));
                 break;
             case BoxKind.Light:
                 words.Add(box.Fixture switch { LightStyle.Recessed => "recessed light", LightStyle.Pendant => "pendant", LightStyle.Vanity => "vanity light", LightStyle.Wall => "wall light", LightStyle.Fan => "fan", _ => "fixture" });

@@ -18,7 +18,7 @@ internal static class ApplianceOutlets
             var height = overhead ? shape.Room.CeilingHeight : Length.Inches(type.OutletHeightIn);
             var box = new Box { Kind = BoxKind.Appliance, Room = appliance.Room, Appliance = appliance.Id, Height = height };
             draft.Add(!overhead && appliance.Spot.Wall is { } wall
-                ? box with { Wall = wall, Along = appliance.Spot.From + (appliance.Spot.Width / 2) }
+                ? box with { Wall = wall, Along = Length.Min((appliance.Spot.From + (appliance.Spot.Width / 2)).RoundTo(Length.Inches(1)), shape.Walls[wall].Length) }
                 : box with { At = Places.Of(shape, appliance.Spot, overhead ? Math.Max(12, appliance.Spot.Depth.InInches / 2) : 0) });
         }
     }

@@ -91,13 +91,16 @@ public static class BoxHardware
     internal static WallFact? WallFactOf(Job job, string room, int wall) => job.Walls.FirstOrDefault(w => w.Room == room && w.Wall == wall);
 
     /// <summary>What is written on the stud or the floor: what it is, how high, what it feeds.</summary>
-    public static string Mark(HouseShape house, Box box)
+    /// <param name="house">The house.</param>
+    /// <param name="box">The box.</param>
+    /// <param name="ways">For each gang of a switch box its switch: 1, 3 or 4.</param>
+    public static string Mark(HouseShape house, Box box, IReadOnlyList<int> ways)
     {
         var job = house.Job;
         var what = box.Kind switch
         {
             BoxKind.Receptacle => box.Style switch { ReceptacleStyle.Single => "R1", ReceptacleStyle.Quad => "RR", _ => "R" },
-            BoxKind.Switch => box.Gangs.Length == 0 ? "S" : string.Join(' ', box.Gangs.Select(g => g.Locations switch { 1 => "S", 2 => "S3", _ => "S4" })),
+            BoxKind.Switch => ways.Count == 0 ? "S" : string.Join(' ', ways.Select(w => w == 1 ? "S" : $"S{w}")),
             BoxKind.Light => box.Fixture switch { LightStyle.Recessed => "LR", LightStyle.Pendant => "LP", LightStyle.Vanity => "LV", LightStyle.Wall => "LW", LightStyle.Fan => "F", _ => "L" },
             BoxKind.SmokeAlarm => box.CarbonMonoxide ? "SA CO" : "SA",
             BoxKind.Provision => "P",

@@ -15,11 +15,20 @@ public static class Cover
     /// <param name="held">Points that are there already; they are kept and count.</param>
     /// <param name="cost">How much a place is disliked; 0 is best, 1000 and over only when nothing else keeps the count.</param>
     /// <param name="step">Spacing of the ordinary candidates.</param>
-    public static ImmutableArray<Length> Fewest(Length length, Length reach, IReadOnlyList<Length> held, Func<Length, int> cost, Length step)
+    public static ImmutableArray<Length> Fewest(Length length, Length reach, IReadOnlyList<Length> held, Func<Length, int> cost, Length step) =>
+        Fewest(length, reach, held, cost, Enumerable.Range(0, (int)(length.Units / step.Units) + 1).Select(i => step * i));
+
+    /// <inheritdoc cref="Fewest(Length, Length, IReadOnlyList{Length}, Func{Length, int}, Length)"/>
+    /// <param name="length">Length of the line.</param>
+    /// <param name="reach">Farthest that any place may be from a point.</param>
+    /// <param name="held">Points that are there already; they are kept and count.</param>
+    /// <param name="cost">How much a place is disliked.</param>
+    /// <param name="ordinary">The ordinary candidates.</param>
+    public static ImmutableArray<Length> Fewest(Length length, Length reach, IReadOnlyList<Length> held, Func<Length, int> cost, IEnumerable<Length> ordinary)
     {
         var kept = held.Select(h => h.Units).ToHashSet();
         var candidates = new SortedSet<long>(kept);
-        for (long u = 0; u <= length.Units; u += step.Units) candidates.Add(u);
+        foreach (var place in ordinary) candidates.Add(place.Units);
         for (var u = reach.Units; u < length.Units; u += 2 * reach.Units) candidates.Add(u);
         for (var u = length.Units - reach.Units; u > 0; u -= 2 * reach.Units) candidates.Add(u);
         candidates.Add(length.Units / 2);

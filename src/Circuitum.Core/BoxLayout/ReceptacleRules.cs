@@ -65,7 +65,27 @@ internal static class ReceptacleRules
     {
         var held = Held(boxes, job, edition, shape, space, overCounter).ToList();
         var behind = Behind(job, shape);
-        return Cover.Fewest(space.Length, reach, held, o => Dislike(shape, space, o, job.Frame.StudSpacing, overCounter, behind), Length.Inches(2));
+        return Cover.Fewest(space.Length, reach, held, o => Dislike(shape, space, o, job.Frame.StudSpacing, overCounter, behind), WholeInches(shape, space));
+    }
+
+    // Places a whole number of inches from a corner of the room, which is what a tape finds.
+    private static IEnumerable<Length> WholeInches(RoomShape shape, WallSpace space)
+    {
+        var at = Length.Zero;
+        while (at <= space.Length)
+        {
+            var (wall, along) = shape.FromPerimeter(space.Start + at);
+            var next = new Length((along.Units + Length.UnitsPerInch - 1) / Length.UnitsPerInch * Length.UnitsPerInch);
+            if (next > shape.Walls[wall].Length)
+            {
+                at += shape.Walls[wall].Length - along + new Length(1);
+                continue;
+            }
+
+            at += next - along;
+            if (at <= space.Length) yield return at;
+            at += Length.Inches(1);
+        }
     }
 
     /// <summary>
@@ -106,6 +126,8 @@ internal static class ReceptacleRules
         var pitch = along.Units % stud.Units;
         var fromStud = Math.Min(pitch, stud.Units - pitch) / (double)Length.UnitsPerInch;
         var dislike = (int)Math.Round(Math.Abs(fromStud - 2) * 2);
+        if (fromStud < 1.5) dislike += 8;
+        if (along.Units % Length.UnitsPerInch != 0) dislike += 2;
         if (corner < Length.Inches(4)) dislike += 400;
         else if (corner < Length.Inches(10)) dislike += 40;
         if (Length.Min(offset, space.Length - offset) < Length.Inches(4)) dislike += 120;
@@ -186,7 +208,7 @@ internal static class ReceptacleRules
 
     private static void PlaceIn(Draft draft, RoomShape shape, WallSpace space, Length height)
     {
-        var offset = Cover.Fewest(space.Length, space.Length, [], o => Dislike(shape, space, o, draft.Job.Frame.StudSpacing, false, Behind(draft.Job, shape)) + (int)((o - (space.Length / 2)).Abs().InInches / 4), Length.Inches(2))[0];
+        var offset = Cover.Fewest(space.Length, space.Length, [], o => Dislike(shape, space, o, draft.Job.Frame.StudSpacing, false, Behind(draft.Job, shape)) + (int)((o - (space.Length / 2)).Abs().InInches / 4), WholeInches(shape, space))[0];
         var (wall, along) = shape.FromPerimeter(space.Start + offset);
         draft.Add(new Box { Kind = BoxKind.Receptacle, Room = shape.Room.Id, Wall = wall, Along = along, Height = height });
     }

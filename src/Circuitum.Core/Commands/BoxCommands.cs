@@ -64,6 +64,7 @@ public sealed record AddBox(BoxKind Kind, string Room, int? Wall, Length Along, 
     {
         if (job.RoomById(Room) is not { } room) return CommandResult.Refuse("Pick a room first.");
         if (Kind == BoxKind.Appliance) return CommandResult.Refuse("An appliance brings its own outlet: add the appliance to the room.");
+        if (Kind == BoxKind.Switch && Wall is null) return CommandResult.Refuse("A switch hangs on a wall: choose one.");
         var n = 1;
         while (job.Decisions.Boxes.Any(b => b.Id == $"{Room}.x{n}")) n++;
         var p = job.Preferences;
@@ -71,6 +72,7 @@ public sealed record AddBox(BoxKind Kind, string Room, int? Wall, Length Along, 
         var height = Kind switch
         {
             BoxKind.Switch => p.SwitchCentre,
+            BoxKind.Receptacle when Wall is null => Length.Zero,
             BoxKind.Receptacle => counter || room.Kind == RoomKind.Bathroom ? p.CounterCentre : p.ReceptacleBottom + Length.Inches(2),
             BoxKind.Light when Wall is not null => Length.Inches(78),
             _ => Wall is null ? room.CeilingHeight : Length.Inches(18),

@@ -39,5 +39,11 @@ public sealed partial class EditForm
         return change is null ? null : new EditBox(Text("box"), change);
     }
 
+    private EditJob RoomReach()
+    {
+        var (room, reach) = (Text("room"), OptionalLength("reach", "Receptacle reach"));
+        return new(job => job with { Rooms = [.. job.Rooms.Select(r => r.Id == room ? r with { ReceptacleReach = reach } : r)] }, "set receptacle reach");
+    }
+
     private bool Has(string name) => Text(name).Length > 0;
 }

@@ -42,6 +42,7 @@ public sealed partial class EditForm(IFormCollection form)
         "set-box" => SetBox(Text("field"), Text("value")),
         "hold-box" => new HoldBox(Text("box"), new HeldFor { WaitsFor = Text("waits").Trim(), Ask = Text("ask").Trim(), Slack = Length("slack", "Slack") }),
         "release-box" => new HoldBox(Text("box"), null),
+        "room-reach" => RoomReach(),
         "add-switch" => new AddSwitch(Text("room"), Text("opening")),
         "assign-box" => new AssignBox(Text("box"), Text("circuit") == "new" ? null : Number("circuit", "Circuit")),
         "remove-circuit" => new RemoveCircuit(Number("circuit", "Circuit") ?? 0),
@@ -53,7 +54,7 @@ public sealed partial class EditForm(IFormCollection form)
         "add-storey" => new AddStorey(Text("name"), Signed("floor", "Floor height")),
         "put" => new PutOnWall(Text("what"), Text("room"), Number("wall", "Wall") ?? 0, Length("from", "From"), Text("what") == "panel" ? Core.Measure.Length.Zero : Length("width", "Width"), Text("to").Length == 0 ? Opening.Outside : Text("to"), Text("hinge") == "finish"),
         "remove-thing" => new RemoveThing(Text("thing")),
-        "nameplate" => new SetNameplate(Text("appliance"), new Nameplate { Volts = Number("volts", "Volts"), VoltAmperes = Number("va", "Load"), MinimumCircuitAmpacity = Decimal("mca", "Minimum circuit ampacity"), MaximumBreaker = Number("most", "Maximum breaker"), Hardwired = Text("hardwired") switch { "yes" => true, "no" => false, _ => null }, Confirmed = Text("confirmed") == "on" }, Text("name")),
+        "nameplate" => new SetNameplate(Text("appliance"), new Nameplate { Volts = Number("volts", "Volts"), VoltAmperes = Decimal("va", "Load"), Amperes = Decimal("amps", "Rated current"), Continuous = YesNo("continuous"), OwnCircuit = YesNo("own"), MinimumCircuitAmpacity = Decimal("mca", "Minimum circuit ampacity"), MaximumBreaker = Number("most", "Maximum breaker"), Hardwired = YesNo("hardwired"), Confirmed = Text("confirmed") == "on" }, Text("name")),
         "edit-job" => EditJob(),
         "edit-panel" => EditPanel(),
         _ => MakePlan(),
@@ -83,6 +84,14 @@ public sealed partial class EditForm(IFormCollection form)
         var method = Word<ServiceMethod>("method", "Service method");
         var order = Word<PanelOrder>("order", "Panel order");
         var run = Word<RunBy>("run", "Run cable by");
+        var edition = Text("edition");
+        var reach = OptionalLength("reach", "Receptacle reach");
+        var switchReach = Length("switchReach", "Switch reach");
+        var ceilings = Word<CeilingLights>("ceilings", "Ceiling lights");
+        var spacing = Length("spacing", "Recessed lights apart");
+        var bottom = Length("bottom", "Bottom of receptacles");
+        var switches = Length("switches", "Switch height");
+        var counters = Length("counters", "Counter receptacles");
         var rooms = Number("rooms", "Rooms on a circuit") ?? 2;
         var per20 = Number("per20", "Receptacles on 20 A") ?? 13;
         var spare = Number("spare", "Spare spaces") ?? 20;
@@ -91,8 +100,9 @@ public sealed partial class EditForm(IFormCollection form)
             Name = name,
             Place = place,
             PermitDate = permit,
+            CodeEdition = edition,
             Frame = job.Frame with { Front = front, Under = under },
-            Preferences = job.Preferences with { GeneralWire = wire, LightsAndReceptacles = lights, GroundFault = ground, ServiceMethod = method, PanelOrder = order, RunBy = run, RoomsPerCircuit = rooms, ReceptaclesPer20 = per20, SparePercent = spare },
+            Preferences = job.Preferences with { GeneralWire = wire, LightsAndReceptacles = lights, GroundFault = ground, ServiceMethod = method, PanelOrder = order, RunBy = run, RoomsPerCircuit = rooms, ReceptaclesPer20 = per20, SparePercent = spare, ReceptacleReach = reach, SwitchReach = switchReach, CeilingLights = ceilings, RecessedSpacing = spacing, ReceptacleBottom = bottom, SwitchCentre = switches, CounterCentre = counters },
         }, "edit the job");
     }
 
@@ -107,6 +117,8 @@ public sealed partial class EditForm(IFormCollection form)
             Decisions = job.Decisions with { Spaces = [.. job.Decisions.Spaces.Where(s => s.Space <= spaces)] },
         }), "edit the panel");
     }
+
+    private bool? YesNo(string name) => Text(name) switch { "yes" => true, "no" => false, _ => null };
 
     private string? Optional(string name) => Text(name) is { Length: > 0 } text ? text : null;
 

@@ -1,7 +1,9 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Formats;
 using Circuitum.Web.Work;
 using Htmx;
@@ -119,9 +121,23 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
     public async Task<IActionResult> OnGetWhyAsync(string key, CancellationToken cancel) =>
         await Load(cancel) && A.Why(key ?? "") is { } why ? Partial("_Why", why) : NotFound();
 
+    /// <summary>
+    /// While a hand drags a box: the reach of the room's receptacles as it would be with the box where the hand is. Nothing
+    /// is changed. 422 with a sentence when the box cannot stand there.
+    /// </summary>
+    public async Task<IActionResult> OnGetReachAsync(string box, double x, double y, CancellationToken cancel)
+    {
+        if (!await Load(cancel) || !double.IsFinite(x) || !double.IsFinite(y) || Math.Abs(x) > 12_000 || Math.Abs(y) > 12_000) return NotFound();
+        var moved = new MoveBox(box ?? "", null, null, new Point(Length.Inches(x), Length.Inches(y))).Apply(Job);
+        if (moved.Job is null) return StatusCode(StatusCodes.Status422UnprocessableEntity, moved.Problem);
+        var (svg, worst) = ReachMarks.Of(A, new PlanView(Storey, PlanStage.Boxes, $"box:{box}"), moved.Job.Decisions.Boxes);
+        Response.Headers["X-Worst"] = Uri.EscapeDataString(worst);
+        return Content(svg, "image/svg+xml");
+    }
+
     /// <summary>A typed length in inches, for the hand that draws; 422 with a sentence when it is none.</summary>
     public IActionResult OnGetLength(string text) =>
-        Circuitum.Core.Measure.LengthText.TryParse(text, out var length, out var problem) ? Content(length.InInches.ToString("R", System.Globalization.CultureInfo.InvariantCulture)) : StatusCode(StatusCodes.Status422UnprocessableEntity, problem);
+        LengthText.TryParse(text, out var length, out var problem) ? Content(length.InInches.ToString("R", System.Globalization.CultureInfo.InvariantCulture)) : StatusCode(StatusCodes.Status422UnprocessableEntity, problem);
 
     /// <summary>Makes an edit and shows the stage as it then stands.</summary>
     public async Task<IActionResult> OnPostAsync(int stamp, CancellationToken cancel)

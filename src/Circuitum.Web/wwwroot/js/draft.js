@@ -190,6 +190,31 @@ function follow(e, dx, dy) {
   }
   mark.classList.add('dragged');
   mark.style.translate = `${x}px ${y}px`;
+  if (mark.dataset.box) showReach(mark.dataset.box, place(e));
+}
+
+// While a box is dragged the program says how far the receptacles of its room would reach; one question at a time, and
+// only the newest place is asked for.
+let asking = false, wanted = null;
+async function showReach(box, at) {
+  wanted = at;
+  if (asking) return;
+  asking = true;
+  while (wanted && drag?.mark?.dataset.box === box) {
+    const [x, y] = wanted;
+    wanted = null;
+    const { job, storey } = work().dataset;
+    const answer = await fetch(`/jobs/${job}/boxes?handler=reach&storey=${encodeURIComponent(storey)}&box=${encodeURIComponent(box)}&x=${x.toFixed(2)}&y=${y.toFixed(2)}`);
+    if (!drag) break;
+    if (!answer.ok) continue;
+    const drawn = new DOMParser().parseFromString(await answer.text(), 'image/svg+xml').getElementById('part-reach');
+    if (!drag || !drawn) break;
+    document.getElementById('part-reach')?.replaceWith(document.adoptNode(drawn));
+    const worst = decodeURIComponent(answer.headers.get('X-Worst') ?? '');
+    const unit = perPixel();
+    sketch(...worst ? [label(x, y - 16 * unit, worst)] : []);
+  }
+  asking = false;
 }
 
 document.addEventListener('pointerup', e => {

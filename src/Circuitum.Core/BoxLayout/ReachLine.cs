@@ -1,0 +1,69 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.BoxLayout;
+
+/// <summary>How well a piece of a wall or a counter is served.</summary>
+public enum ReachState
+{
+    /// <summary>A receptacle is near enough.</summary>
+    Served,
+
+    /// <summary>Near enough for the code, farther than the job or the room wants.</summary>
+    CloserWanted,
+
+    /// <summary>Farther than the code allows.</summary>
+    TooFar,
+}
+
+/// <summary>A piece of a room's floor line, or of a counter's wall line.</summary>
+/// <param name="From">Where it begins on the room's perimeter; a line that goes round the first corner passes its end.</param>
+/// <param name="To">Where it ends.</param>
+/// <param name="Counter">Along a counter.</param>
+/// <param name="State">How well it is served.</param>
+public sealed record ReachPiece(Length From, Length To, bool Counter, ReachState State);
+
+/// <summary>The reach of the receptacles of a room, along its floor line and its counters: what is served and where it fails.</summary>
+public static class ReachLine
+{
+    /// <summary>The pieces of all wall spaces and counter spaces of a room, in order.</summary>
+    public static ImmutableArray<ReachPiece> Of(Job job, CodeEdition edition, RoomShape shape, IReadOnlyCollection<Box> boxes)
+    {
+        var pieces = ImmutableArray.CreateBuilder<ReachPiece>();
+        if (edition.Traits(shape.Room.Kind).WallSpaces || shape.Room.ReceptacleReach is not null)
+        {
+            var code = Length.Inches(edition.Number("wallReachIn"));
+            var wanted = ReceptacleRules.Reach(job, edition, shape.Room);
+            foreach (var space in WallSpaces.Of(shape, job, Length.Inches(edition.Number("wallSpaceLeastIn")))) Add(space, false, code, wanted);
+        }
+
+        var counter = Length.Inches(edition.Number("counterReachIn"));
+        foreach (var space in WallSpaces.Counters(shape, job, Length.Inches(edition.Number("counterLeastIn")))) Add(space, true, counter, counter);
+        return pieces.ToImmutable();
+
+        void Add(WallSpace space, bool overCounter, Length code, Length wanted)
+        {
+            var held = ReceptacleRules.Held(boxes, job, edition, shape, space, overCounter).Order().ToList();
+            var cuts = new SortedSet<Length> { Length.Zero, space.Length };
+            foreach (var cut in held.SelectMany(h => new[] { h - code, h + code, h - wanted, h + wanted }).Where(c => c > Length.Zero && c < space.Length)) cuts.Add(cut);
+            var at = cuts.ToList();
+            ReachPiece? last = null;
+            for (var i = 1; i < at.Count; i++)
+            {
+                var middle = new Length((at[i - 1].Units + at[i].Units) / 2);
+                var nearest = held.Count == 0 ? new Length(long.MaxValue / 4) : held.Min(h => (h - middle).Abs());
+                var state = nearest > code ? ReachState.TooFar : nearest > wanted ? ReachState.CloserWanted : ReachState.Served;
+                if (last is not null && last.State == state) pieces[^1] = last = last with { To = space.Start + at[i] };
+                else pieces.Add(last = new(space.Start + at[i - 1], space.Start + at[i], overCounter, state));
+            }
+        }
+    }
+
+    /// <summary>In a sentence, the longest piece that is not served as the code wants, or empty.</summary>
+    public static string Worst(IEnumerable<ReachPiece> pieces) => pieces.Where(p => p.State == ReachState.TooFar).MaxBy(p => p.To - p.From) is { } worst
+        ? $"{LengthText.Show(worst.To - worst.From)} of the {(worst.Counter ? "counter" : "wall")} is out of reach"
+        : "";
+}

@@ -1,0 +1,47 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Formats;
+using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Circuitum.Web.Pages.Jobs;
+
+/// <summary>The box schedule on paper: room by room what is set where, with the room's plan and its walls in studs.</summary>
+public sealed class BoxSchedulePageModel(JobDesk desk) : PageModel
+{
+    /// <summary>The job's id.</summary>
+    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+
+    /// <summary>The analysis.</summary>
+    public JobAnalysis A { get; private set; } = null!;
+
+    /// <summary>Which change of the job it shows.</summary>
+    public int Stamp { get; private set; }
+
+    /// <summary>The rooms with their boxes.</summary>
+    public ImmutableArray<RoomBoxes> Rooms { get; private set; } = [];
+
+    /// <summary>The boxes that wait for something.</summary>
+    public ImmutableArray<Box> Held { get; private set; } = [];
+
+    /// <summary>How many of each box to load on the truck.</summary>
+    public IEnumerable<(string What, int Count)> Totals => Rooms.SelectMany(r => r.Lines).Where(l => l.Spec.Entry is not null).GroupBy(l => l.Spec.Entry!.Name).OrderByDescending(g => g.Count()).Select(g => (g.Key, g.Count()));
+
+    /// <summary>A room's plan.</summary>
+    public string Plan(RoomShape room) => PlanSvg.Draw(A, new PlanView(room.Room.Storey, PlanStage.Boxes, Only: room.Room.Id));
+
+    /// <summary>A wall in studs.</summary>
+    public string Strip(RoomShape room, int wall) => WallStripSvg.Draw(A, room, wall);
+
+    /// <summary>Shows it.</summary>
+    public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
+    {
+        if (await desk.OpenAsync(Id, cancel) is not { } job) return NotFound();
+        (A, Stamp) = (job.Analysis, job.Stored.Stamp);
+        (Rooms, Held) = (BoxSchedule.Of(A), BoxSchedule.Held(A.Job));
+        return Page();
+    }
+}

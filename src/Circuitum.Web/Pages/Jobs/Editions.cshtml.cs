@@ -1,0 +1,39 @@
+using System.Collections.Immutable;
+using Circuitum.Core;
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
+using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Circuitum.Web.Pages.Jobs;
+
+/// <summary>What two editions ask for differently in one house.</summary>
+public sealed class EditionsModel(JobDesk desk) : PageModel
+{
+    /// <summary>The job's id.</summary>
+    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+
+    /// <summary>One edition; none takes the job's.</summary>
+    [BindProperty(SupportsGet = true)] public string? One { get; set; }
+
+    /// <summary>The other; none takes the next older one.</summary>
+    [BindProperty(SupportsGet = true)] public string? Other { get; set; }
+
+    /// <summary>The analysis.</summary>
+    public JobAnalysis A { get; private set; } = null!;
+
+    /// <summary>The differences.</summary>
+    public ImmutableArray<EditionDifference> Differences { get; private set; } = [];
+
+    /// <summary>Shows them.</summary>
+    public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
+    {
+        if (await desk.OpenAsync(Id, cancel) is not { } job) return NotFound();
+        A = job.Analysis;
+        if (One is null || !CodeLibrary.Editions.ContainsKey(One)) One = A.Job.CodeEdition;
+        if (Other is null || !CodeLibrary.Editions.ContainsKey(Other)) Other = CodeLibrary.EditionIds.First(e => e != One);
+        Differences = EditionCompare.Of(A.Job, One, Other);
+        return Page();
+    }
+}
