@@ -16,6 +16,14 @@ internal static class Bend
 
     internal static Job Slide(this Job job, string room, int wall, Length along) => job.Change(b => b.Room == room && b.Kind == BoxKind.Receptacle, b => b with { Wall = wall, Along = along });
 
+    /// <summary>A closet 8 ft by 2 ft beside the house with a door in its long side and a light at a place.</summary>
+    internal static Job WithCloset(this Job job, Point light, LightStyle fixture) => job with
+    {
+        Rooms = job.Rooms.Add(Sample.Rect("closet", RoomKind.Closet, 60, 0, 8, 2.5)),
+        Openings = job.Openings.Add(Sample.Door("closet", 2, 3)),
+        Decisions = job.Decisions with { Boxes = job.Decisions.Boxes.Add(new Box { Id = "closet.l1", Kind = BoxKind.Light, Room = "closet", At = light, Height = Length.Feet(8), Fixture = fixture }) },
+    };
+
     internal static Job Circuits(this Job job, Func<Circuit, bool> which, Func<Circuit, Circuit> to) =>
         job with { Decisions = job.Decisions with { Circuits = [.. job.Decisions.Circuits.Select(c => which(c) ? to(c) : c)] } };
 

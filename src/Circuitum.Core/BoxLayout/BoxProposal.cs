@@ -24,8 +24,10 @@ public static class BoxProposal
         var kept = job.Decisions.Boxes.Where(b => !oldIds.Contains(b.Id)).ToList();
         var draft = new Draft(job, house, edition, kept, room);
         WishRules.Add(draft);
-        ReceptacleRules.Add(draft);
+
+        // The plug of a refrigerator serves the wall that it stands at, so it is there before the walls are walked.
         ApplianceOutlets.Add(draft);
+        ReceptacleRules.Add(draft);
         LightRules.Add(draft);
         AlarmRules.Add(draft);
         var added = draft.Named(old);
