@@ -167,6 +167,17 @@ public class JobFileTests
             Fixtures = job.Fixtures.Add(new Fixture { Id = "beam", Kind = FixtureKind.Beam, Room = room.Id, Spot = new Spot { Wall = 0, From = Length.Feet(1), Width = Length.Feet(4), Depth = Length.Inches(6) }, Bottom = Length.Feet(7) }),
             Wishes = [new Wish { Id = "tv", Kind = WishKind.Television, Room = room.Id, At = new Point(Length.Feet(3), Length.Feet(3)), Note = "the big one" }],
             Underlays = [new Underlay { Storey = job.Storeys[0].Id, Picture = new string('a', 64), Width = Length.Feet(40), Height = Length.Feet(30) }],
+            Preferences = job.Preferences with { ReceptacleReach = Length.Feet(4), CeilingLights = CeilingLights.RecessedThroughout },
+            Counters = job.Counters.Add(new Counter { Id = "bar", Room = room.Id, Peninsula = true, Spot = new Spot { Wall = 0, From = Length.Feet(1), Width = Length.Feet(2), Depth = Length.Feet(4) } }),
+            Appliances = job.Appliances.Add(new Appliance { Id = "pump", Type = "well-pump", Room = room.Id, Spot = new Spot { At = new Point(Length.Feet(2), Length.Feet(2)), Width = Length.Feet(1), Depth = Length.Feet(1) }, Nameplate = new Nameplate { Amperes = 9.5, Continuous = false, OwnCircuit = true } }),
+            Decisions = new Decisions
+            {
+                Boxes =
+                [
+                    new Box { Id = "b1", Kind = BoxKind.Receptacle, Room = room.Id, Wall = 0, Along = Length.Feet(1), Height = Length.Inches(16), Style = ReceptacleStyle.Quad, Size = "nm-2g-34", Rating = 20, Side = StudSide.Left, State = BoxState.RoughedIn, Held = new HeldFor { WaitsFor = "cabinet drawing", Ask = "owner", Slack = Length.Feet(2) } },
+                    new Box { Id = "b2", Kind = BoxKind.Light, Room = room.Id, Wall = 0, Along = Length.Feet(2), Height = Length.Feet(6), Fixture = LightStyle.Wall, Outside = true },
+                ],
+            },
         };
     }
 
@@ -181,8 +192,18 @@ public class JobFileTests
         JobFile.Write(reading.Job!).ShouldBe(text);
     }
 
+    private static Job Boxed(Job job, Func<Box, Box> to) => job with { Decisions = job.Decisions with { Boxes = job.Decisions.Boxes.SetItem(0, to(job.Decisions.Boxes[0])) } };
+
     public static TheoryData<string, Func<Job, Job>> Wrong => new()
     {
+        { "rooms[0].receptacleReach", j => j with { Rooms = [j.Rooms[0] with { ReceptacleReach = Length.Feet(9) }, .. j.Rooms.Skip(1)] } },
+        { "preferences.switchReach", j => j with { Preferences = j.Preferences with { SwitchReach = Length.Zero } } },
+        { "decisions.boxes[0].size", j => Boxed(j, b => b with { Size = "a bucket" }) },
+        { "decisions.boxes[0].rating", j => Boxed(j, b => b with { Rating = 17 }) },
+        { "decisions.boxes[0].held.waitsFor", j => Boxed(j, b => b with { Held = b.Held! with { WaitsFor = "" } }) },
+        { "decisions.boxes[0].held.slack", j => Boxed(j, b => b with { Held = b.Held! with { Slack = Length.Feet(90) } }) },
+        { "decisions.boxes[0].state", j => Boxed(j, b => b with { State = BoxState.Final }) },
+        { "decisions.boxes[0].outside", j => Boxed(j, b => b with { Outside = true, Wall = null, At = new Point(Length.Feet(3), Length.Feet(3)) }) },
         { "walls[0].wall", j => j with { Walls = [j.Walls[0] with { Wall = 9 }] } },
         { "walls[0].room", j => j with { Walls = [j.Walls[0] with { Room = "none" }] } },
         { "walls[1]", j => j with { Walls = [j.Walls[0], j.Walls[0]] } },
