@@ -1,31 +1,6 @@
 import { test, expect } from './house.mjs';
 import { bigHouse } from './bighouse.mjs';
-
-// Where a place of the plan lies on the screen.
-const at = (page, x, y) => page.locator('.plan').evaluate((svg, [x, y]) => {
-  const m = svg.getScreenCTM();
-  return [x * m.a + m.e, y * m.d + m.f];
-}, [x, y]);
-
-async function dragTo(page, from, to) {
-  const [x, y] = await at(page, ...from), [u, v] = await at(page, ...to);
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  await page.mouse.move((x + u) / 2, (y + v) / 2, { steps: 3 });
-  await page.mouse.move(u, v, { steps: 2 });
-  await page.mouse.up();
-}
-
-async function clickAt(page, x, y) {
-  await page.mouse.click(...await at(page, x, y));
-}
-
-// After an edit the whole page part is a new one with the next stamp.
-async function edited(page, act) {
-  const stamp = Number(await page.locator('#work').getAttribute('data-stamp'));
-  await act();
-  await expect.poll(async () => Number(await page.locator('#work').getAttribute('data-stamp'))).toBeGreaterThan(stamp);
-}
+import { clickAt, dragTo, edited, measure } from './hand.mjs';
 
 async function start(page, house, name) {
   await page.goto(house.url);
@@ -177,30 +152,6 @@ test('a picture is laid under, scaled by two points and traced', async ({ page, 
   await edited(page, () => page.getByRole('button', { name: 'Remove the picture' }).click());
   await expect(page.locator('.under')).toHaveCount(0);
 });
-
-// From pointer up to the next frame that shows the answer.
-async function measure(page, moves) {
-  const times = [];
-  for (const [from, to] of moves) {
-    await page.evaluate(() => {
-      const stamp = document.getElementById('work').dataset.stamp;
-      window.took = new Promise((done, fail) => document.addEventListener('pointerup', () => {
-        setTimeout(() => fail(new Error(document.querySelector('[role=alert]')?.textContent ?? 'no answer')), 5000);
-        const began = performance.now();
-        const changed = new MutationObserver(() => {
-          if (document.getElementById('work')?.dataset.stamp === stamp) return;
-          changed.disconnect();
-          requestAnimationFrame(() => done(performance.now() - began));
-        });
-        changed.observe(document.body, { childList: true, subtree: true, attributes: true, attributeFilter: ['data-stamp'] });
-      }, { once: true }));
-    });
-    await dragTo(page, from, to);
-    times.push(await page.evaluate(() => window.took));
-  }
-  times.sort((a, b) => a - b);
-  return { median: times[times.length >> 1], most: times[Math.ceil(times.length * 0.95) - 1] };
-}
 
 async function frames(page) {
   const box = await page.locator('.canvas').boundingBox();

@@ -29,9 +29,20 @@ internal static class SwitchReach
 
     private static bool DeadEnd(RoomShape room, RoomShape from) => !room.Room.Kind.OpenAir() && room.Room.Kind != RoomKind.Stairs && room.Openings.Where(o => o.IsDoorway || o.Opening.Kind == OpeningKind.GarageDoor).All(o => o.Beyond == from.Room.Id);
 
-    /// <summary>How far a person walks inside a room from the middle of a doorway to a place on its walls, in inches.</summary>
-    internal static double Walk(RoomShape shape, RoomOpening door, Point place) =>
-        WalkRoute.Between(shape, shape.On(door.Wall, door.From + (door.Opening.Width / 2)), place) is { } way ? way.Length.InInches : double.MaxValue;
+    // A person passes a jamb at half a shoulder's width and a little more.
+    private static readonly Length FromJamb = Length.Inches(18);
+
+    /// <summary>
+    /// How far a person walks inside a room from a doorway to a place on its walls, in inches: from the middle of a door,
+    /// through a wide opening from where one passes nearest to the place.
+    /// </summary>
+    internal static double Walk(RoomShape shape, RoomOpening door, Point place)
+    {
+        var middle = door.From + (door.Opening.Width / 2);
+        var (least, most) = (Length.Min(door.From + FromJamb, middle), Length.Max(door.To - FromJamb, middle));
+        var from = Length.Max(least, Length.Min(most, shape.Walls[door.Wall].Along(place)));
+        return WalkRoute.Between(shape, shape.On(door.Wall, from), place) is { } way ? way.Length.InInches : double.MaxValue;
+    }
 
     /// <summary>The ways into a room from which no switch of its main light is within the job's reach, on either side of the doorway.</summary>
     internal static IEnumerable<DarkEntry> Unserved(HouseShape house, RoomShape shape, IReadOnlyList<Box> boxes)

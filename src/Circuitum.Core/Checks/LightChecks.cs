@@ -42,9 +42,16 @@ internal sealed class SwitchesInReach : ICheck
             {
                 var from = dark.Door.Beyond is { } beyond ? a.House[beyond].Room.Name : "outside";
                 var far = dark.Nearest is { } n ? $"the nearest switch of its light is {LengthText.Show(n.RoundTo(Length.Inches(1)))} away" : "no switch of its light can be walked to";
-                yield return CheckList.Make(a, "box.switchReach", $"{shape.Room.Name}: who comes in from {from} crosses the dark; {far}, the job wants {LengthText.Show(a.Job.Preferences.SwitchReach)}.", $"opening:{dark.Door.Opening.Id}", $"room:{shape.Room.Id}") with { Fix = LightsAndSwitches.Fix(shape, dark.Door) };
+                yield return CheckList.Make(a, "box.switchReach", $"{shape.Room.Name}: who comes in from {from} crosses the dark; {far}, the job wants {LengthText.Show(a.Job.Preferences.SwitchReach)}.", $"opening:{dark.Door.Opening.Id}", $"room:{shape.Room.Id}") with { Fix = Serves(a, shape, dark.Door) ? LightsAndSwitches.Fix(shape, dark.Door) : null };
             }
         }
+    }
+
+    // Where the wall beside the door is too short, the nearest place may be too far as well.
+    private static bool Serves(JobAnalysis a, RoomShape shape, RoomOpening door)
+    {
+        var (wall, along) = SwitchRules.LatchSide(shape, door);
+        return SwitchReach.Walk(shape, door, shape.On(wall, along)) <= a.Job.Preferences.SwitchReach.InInches;
     }
 }
 

@@ -96,10 +96,12 @@ internal static class Spaces
         return far > reach ? (far, $"a point {LengthText.Show(far)} from a receptacle") : null;
     }
 
-    internal static FindingFix? Add(JobAnalysis a, RoomShape shape, WallSpace space, Length reach, bool counter)
+    internal static FindingFix Add(JobAnalysis a, RoomShape shape, WallSpace space, Length reach, bool counter)
     {
-        if (ReceptacleRules.Missing(a.Job, a.Edition, a.Job.Decisions.Boxes, shape, space, reach, counter) is not [var first, ..]) return null;
-        var (wall, along) = shape.FromPerimeter(space.Start + first);
+        // One that is missing is added where it serves best; for more the room is proposed, as for a room without any.
+        if (!a.Job.Decisions.Boxes.Any(b => b.Kind == BoxKind.Receptacle && b.Room == shape.Room.Id)) return BoxFixes.Propose(shape);
+        if (ReceptacleRules.Missing(a.Job, a.Edition, a.Job.Decisions.Boxes, shape, space, reach, counter) is not [var only]) return BoxFixes.Propose(shape);
+        var (wall, along) = shape.FromPerimeter(space.Start + only);
         return BoxFixes.AddReceptacle(shape, wall, along);
     }
 }

@@ -80,7 +80,7 @@ public static partial class JobRules
         Range("preferences.sparePercent", p.SparePercent, 0, 80, problems);
         if (p.TerminationC is not (60 or 75)) problems.Add(new("preferences.terminationC", "Terminals are rated 60 or 75 C."));
         if (p.ReceptacleReach is { } reach) Range("preferences.receptacleReach", reach, Length.Feet(1), Length.Feet(6), problems);
-        Range("preferences.switchReach", p.SwitchReach, Length.Feet(2), Length.Feet(30), problems);
+        Range("preferences.switchReach", p.SwitchReach, Length.Feet(3), Length.Feet(30), problems);
         Range("preferences.recessedSpacing", p.RecessedSpacing, Length.Feet(2), Length.Feet(12), problems);
         Range("preferences.receptacleBottom", p.ReceptacleBottom, Length.Zero, Length.Feet(5), problems);
         Range("preferences.switchCentre", p.SwitchCentre, Length.Feet(2), Length.Feet(6), problems);

@@ -1,0 +1,195 @@
+using System.Net;
+using AngleSharp.Html.Dom;
+using Circuitum.Core;
+using Circuitum.Core.Analysis;
+using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using Circuitum.Formats;
+using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Http;
+using Microsoft.Extensions.Primitives;
+
+namespace Circuitum.Web.Tests;
+
+/// <summary>The Boxes stage over the web: edits, reach while dragging, papers, changed parts only, fixes of findings.</summary>
+public sealed class BoxWebTests : WebHouse
+{
+    private const string Boxes = "/jobs/gull-cottage/boxes?storey=ground";
+
+    private async Task<IHtmlDocument> Edit(string act, params (string Name, string Value)[] fields) => Parse(await (await Post(Boxes, [("do", act), .. fields])).Content.ReadAsStringAsync());
+
+    private static string Alert(IHtmlDocument page) => page.QuerySelector("[role=alert]")?.TextContent ?? "";
+
+    private async Task<Job> Stored() => JobFile.Read(await Web.GetStringAsync("/jobs/gull-cottage/files/job.json")).Job.ShouldNotBeNull();
+
+    private async Task<Job> Proposed()
+    {
+        Alert(await Edit("propose-boxes")).ShouldBe("");
+        return await Stored();
+    }
+
+    public static TheoryData<string, string, string> Edits => new()
+    {
+        { "accept-boxes", "room=living", "Undo accept boxes" },
+        { "edit-box", "box=living.r1&kind=Receptacle&style=Quad&height=30 in&side=Left&size=&rating=20", "Undo edit box" },
+        { "hold-box", "box=living.r1&waits=cabinet drawing&ask=owner&slack=3'", "Undo hold box" },
+        { "set-box", "box=living.r1&field=state&value=RoughedIn", "Undo edit box" },
+        { "room-reach", "room=living&reach=4'", "Undo set receptacle reach" },
+        { "add-box", "room=living&kind=Receptacle&wall=0&along=3'", "Undo add box" },
+        { "add-box", "room=living&kind=SmokeAlarm&wall=&along=", "Undo add box" },
+    };
+
+    [Theory]
+    [MemberData(nameof(Edits))]
+    public async Task A_box_edit_is_made_stored_and_can_be_undone(string act, string fields, string sign)
+    {
+        await Proposed();
+        var before = await Web.GetStringAsync("/jobs/gull-cottage/files/job.json");
+        var page = await Edit(act, [.. fields.Split('&').Select(f => (f[..f.IndexOf('=', StringComparison.Ordinal)], f[(f.IndexOf('=', StringComparison.Ordinal) + 1)..]))]);
+        Alert(page).ShouldBe("");
+        page.Body!.TextContent.ShouldContain(sign);
+        (await Web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldNotBe(before);
+        Alert(await Edit("undo")).ShouldBe("");
+        (await Web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldBe(before);
+    }
+
+    [Theory]
+    [InlineData("edit-box", "box=none&height=3'", "not there any more")]
+    [InlineData("edit-box", "box=living.r1&height=tall", "Height")]
+    [InlineData("edit-box", "box=living.r1&height=90'", "outside")]
+    [InlineData("edit-box", "box=living.r1&size=bucket", "catalogue")]
+    [InlineData("edit-box", "box=living.r1&rating=17", "rated")]
+    [InlineData("edit-box", "box=living.r1&kind=Rocket", "Kind")]
+    [InlineData("hold-box", "box=living.r1&waits=&ask=&slack=2'", "waits for")]
+    [InlineData("hold-box", "box=living.r1&waits=x&ask=&slack=a lot", "Slack")]
+    [InlineData("room-reach", "room=living&reach=20'", "outside")]
+    [InlineData("add-box", "room=living&kind=Switch&wall=&along=", "hangs on a wall")]
+    [InlineData("set-box", "box=living.r1&field=colour&value=red", "not something")]
+    [InlineData("add-switch", "room=living&opening=none", "not there any more")]
+    public async Task A_wrong_box_edit_is_told_and_changes_nothing(string act, string fields, string sentence)
+    {
+        await Proposed();
+        var before = await Web.GetStringAsync("/jobs/gull-cottage/files/job.json");
+        Alert(await Edit(act, [.. fields.Split('&').Select(f => (f[..f.IndexOf('=', StringComparison.Ordinal)], f[(f.IndexOf('=', StringComparison.Ordinal) + 1)..]))])).ShouldContain(sentence);
+        (await Web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldBe(before);
+    }
+
+    [Fact]
+    public async Task The_reach_is_told_while_a_box_is_dragged_and_nothing_is_changed()
+    {
+        var job = await Proposed();
+        var box = job.Decisions.Boxes.First(b => b.Kind == BoxKind.Receptacle && b.Room == "living");
+        var here = Places.Of(Circuitum.Core.Geometry.HouseShape.Of(job), box);
+        string Ask(double x, double y, string id) => $"/jobs/gull-cottage/boxes?handler=reach&storey=ground&box={id}&x={x:0.##}&y={y:0.##}";
+        var still = await Web.GetAsync(Ask(here.X.InInches, here.Y.InInches, box.Id));
+        still.Headers.GetValues("X-Worst").Single().ShouldBe("");
+        (await still.Content.ReadAsStringAsync()).ShouldContain("part-reach");
+        var other = job.Decisions.Boxes.Last(b => b.Kind == BoxKind.Receptacle && b.Room == "living" && b.Wall != box.Wall);
+        var there = Places.Of(Circuitum.Core.Geometry.HouseShape.Of(job), other);
+        var moved = await Web.GetAsync(Ask(there.X.InInches, there.Y.InInches, box.Id));
+        Uri.UnescapeDataString(moved.Headers.GetValues("X-Worst").Single()).ShouldContain("out of reach");
+        (await moved.Content.ReadAsStringAsync()).ShouldContain("reach far");
+        (await Web.GetAsync(Ask(1e9, 0, box.Id))).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Web.GetAsync(Ask(1, 1, "none"))).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        JobFile.Write(await Stored()).ShouldBe(JobFile.Write(job));
+    }
+
+    [Fact]
+    public async Task The_papers_of_the_boxes_are_there_and_empty_ones_say_so()
+    {
+        Parse(await Web.GetStringAsync("/jobs/gull-cottage/box-schedule")).Body!.TextContent.ShouldContain("No boxes yet");
+        var job = await Proposed();
+        Alert(await Edit("hold-box", ("box", "bath.l1"), ("waits", "mirror <height>"), ("ask", "owner"), ("slack", "2'"))).ShouldBe("");
+        var page = Parse(await Web.GetStringAsync("/jobs/gull-cottage/box-schedule"));
+        page.QuerySelectorAll(".room-sheet").Length.ShouldBe(job.Decisions.Boxes.Select(b => b.Room).Distinct().Count());
+        page.QuerySelectorAll(".strip-drawing").Length.ShouldBeGreaterThan(10);
+        page.Body!.TextContent.ShouldContain("mirror <height>");
+        page.Body.TextContent.ShouldContain("from the left corner");
+        page.Body.TextContent.ShouldContain("planning aid");
+        (await Web.GetStringAsync("/jobs/gull-cottage/files/boxes.csv")).ShouldContain("mirror <height>");
+        Parse(await Web.GetStringAsync("/jobs/gull-cottage/editions?one=us-2023&other=us-2017")).QuerySelectorAll("tbody tr").Length.ShouldBeGreaterThan(3);
+        (await Web.GetAsync("/jobs/none/box-schedule")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Web.GetAsync("/jobs/none/editions")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task Another_edition_is_chosen_on_the_job()
+    {
+        var form = Parse(await Web.GetStringAsync("/jobs/gull-cottage/job")).QuerySelectorAll("form").Single(f => f.QuerySelector("[name=edition]") is not null);
+        var fields = form.QuerySelectorAll("input[name], select[name]").ToDictionary(e => e.GetAttribute("name")!, e => e is IHtmlSelectElement s ? s.Value : e.GetAttribute("value") ?? "");
+        fields["edition"] = "us-2017";
+        fields["reach"] = "4'";
+        var page = Parse(await (await Web.PostAsync("/jobs/gull-cottage/job", new FormUrlEncodedContent(fields))).Content.ReadAsStringAsync());
+        Alert(page).ShouldBe("");
+        var job = await Stored();
+        (job.CodeEdition, job.Preferences.ReceptacleReach).ShouldBe(("us-2017", Length.Feet(4)));
+        fields["edition"] = "us-1999";
+        fields["stamp"] = "2";
+        Alert(Parse(await (await Web.PostAsync("/jobs/gull-cottage/job", new FormUrlEncodedContent(fields))).Content.ReadAsStringAsync())).ShouldContain("us-1999");
+    }
+
+    [Fact]
+    public async Task A_page_that_shows_the_last_drawing_gets_only_what_changed()
+    {
+        await Proposed();
+        var whole = await Web.GetStringAsync(Boxes);
+        var stamp = Parse(whole).QuerySelector("#work")!.GetAttribute("data-stamp");
+        async Task<HttpResponseMessage> Ask(string shown)
+        {
+            var fields = await Fields(Boxes);
+            var request = new HttpRequestMessage(HttpMethod.Post, Boxes) { Content = new FormUrlEncodedContent(new Dictionary<string, string>(fields) { ["do"] = "accept-box", ["box"] = "living.r1" }) };
+            request.Headers.Add("HX-Request", "true");
+            request.Headers.Add("X-Drawn", Uri.EscapeDataString(shown));
+            return await Web.SendAsync(request);
+        }
+
+        var part = await Ask($"{stamp}|boxes|ground|");
+        part.Headers.GetValues("X-Plan").Single().ShouldBe("part");
+        var groups = Parse(await part.Content.ReadAsStringAsync()).QuerySelectorAll(".plan > g").Select(g => g.Id).ToList();
+        groups.ShouldBe(["part-marks-living"]);
+        var other = await Ask("99|boxes|ground|");
+        other.Headers.Contains("X-Plan").ShouldBeFalse("the page shows something else");
+        Parse(await other.Content.ReadAsStringAsync()).QuerySelectorAll(".plan > g").Length.ShouldBeGreaterThan(20);
+    }
+
+    // A house without a box, and then one bent in many ways: press each fix that is offered until none is left.
+    [Theory]
+    [InlineData("us-2023")]
+    [InlineData("us-2020")]
+    [InlineData("us-2017")]
+    public async Task Every_fix_clears_the_finding_that_offers_it(string edition)
+    {
+        var job = (await Stored()) with { CodeEdition = edition };
+        var kinds = new HashSet<string>();
+        Clear(job);
+        var planned = Planner.PlanAll(job);
+        Clear(Bend(planned, b => b.Kind == BoxKind.Receptacle && b.Room == "living" && b.Wall == 0 ? null : b));
+        Clear(Bend(planned, b => b.Kind == BoxKind.Switch && b.Room == "living" ? null : b));
+        Clear(Bend(planned, b => b.Kind == BoxKind.SmokeAlarm ? b with { CarbonMonoxide = false } : b));
+        Clear(Bend(planned, b => b.Kind == BoxKind.Receptacle ? b with { Rating = 30, Size = "nm-1g-18" } : b));
+        Clear(Bend(planned, b => b.Kind == BoxKind.Light && b.Wall is null ? b with { Size = "nm-round-20" } : b));
+        Clear(Bend(planned, b => b.Appliance == "range" ? b with { Wall = 2, Along = Length.Feet(1) } : b));
+        Clear(planned with { Preferences = planned.Preferences with { ReceptacleReach = Length.Feet(3), SwitchReach = Length.Feet(3) } });
+        kinds.Count.ShouldBeGreaterThanOrEqualTo(7, string.Join(" ", kinds));
+
+        static Job Bend(Job job, Func<Box, Box?> to) => job with { Decisions = BoxProposal.DropLost(job.Decisions with { Boxes = [.. job.Decisions.Boxes.Select(to).OfType<Box>()] }) };
+
+        void Clear(Job bent)
+        {
+            for (var pressed = 0; pressed < 80; pressed++)
+            {
+                if (Analyzer.Analyze(bent).Findings.FirstOrDefault(f => f.RuleId.StartsWith("box.", StringComparison.Ordinal) && f.Fix is not null) is not { } finding) return;
+                var fields = finding.Fix!.Fields.Append((Name: "do", Value: finding.Fix.Do)).ToDictionary(f => f.Name, f => new StringValues(f.Value));
+                var (command, problem) = new EditForm(new FormCollection(fields)).Read();
+                command.ShouldNotBeNull($"{finding.RuleId}: {problem}");
+                var result = command.Apply(bent);
+                bent = result.Job.ShouldNotBeNull($"{finding.Sentence} {finding.Fix.Title}: {result.Problem}");
+                Analyzer.Analyze(bent).Findings.ShouldNotContain(f => f.RuleId == finding.RuleId && f.Sentence == finding.Sentence, $"{finding.RuleId} {finding.Fix.Title}");
+                kinds.Add(finding.RuleId);
+            }
+
+            Analyzer.Analyze(bent).Findings.Where(f => f.RuleId.StartsWith("box.", StringComparison.Ordinal) && f.Fix is not null).ShouldBeEmpty();
+        }
+    }
+}

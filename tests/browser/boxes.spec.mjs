@@ -1,0 +1,113 @@
+import { test, expect } from './house.mjs';
+import { dragTo, edited, measure } from './hand.mjs';
+
+const job = 'tamarack-row';
+
+// Where a box stands, in inches of the plan.
+const place = (page, box) => page.locator(`[data-box="${box}"]`).evaluate(e => e.getAttribute('transform').match(/-?[\d.]+/g).map(Number));
+
+// How far the stage is that is open.
+const stage = page => page.locator('.stages a[aria-current]');
+
+async function propose(page, house) {
+  await page.goto(`${house.url}/jobs/${job}/boxes`);
+  await edited(page, () => page.getByRole('button', { name: 'Propose boxes for the house' }).click());
+  await expect(stage(page)).toContainText('proposed');
+}
+
+test('boxes are proposed, one is moved to break the rule, it is seen, the fix is pressed', async ({ page, house }) => {
+  await propose(page, house);
+  await page.locator('h2 a', { hasText: 'Living room' }).click();
+  await expect(page.locator('.ticket h2')).toHaveText('Living room');
+  await expect(page.locator('.reach.far')).toHaveCount(0);
+  await expect(page.locator('.reach').first()).toBeVisible();
+  const from = await place(page, 'living.r1'), to = await place(page, 'living.r3');
+
+  // While the hand still holds it, the wall that it leaves is shown out of reach.
+  const svg = page.locator('.plan');
+  const screen = p => svg.evaluate((s, [x, y]) => { const m = s.getScreenCTM(); return [x * m.a + m.e, y * m.d + m.f]; }, p);
+  const [x, y] = await screen(from), [u, v] = await screen(to);
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move((x + u) / 2, (y + v) / 2, { steps: 4 });
+  await page.mouse.move(u + 6, v + 6, { steps: 4 });
+  await expect(page.locator('.reach.far').first()).toBeVisible();
+  await expect(page.locator('.sketch-text')).toContainText('out of reach');
+  await edited(page, () => page.mouse.up());
+  await expect(stage(page)).toContainText('1 to mend');
+  const finding = page.locator('.ticket .finding.must');
+  await expect(finding).toContainText("the limit is 6'-0\"");
+  await expect(finding).toContainText('210.52(A)');
+  await edited(page, () => finding.getByRole('button').click());
+  await expect(page.locator('.ticket .finding.must')).toHaveCount(0);
+  await expect(page.locator('.reach.far')).toHaveCount(0);
+
+  // The person's box stays where it is when the room is proposed again.
+  const moved = await place(page, 'living.r1');
+  await page.keyboard.press('Escape');
+  await edited(page, () => page.locator('.ticket').getByRole('button', { name: 'Propose boxes for Living room' }).click());
+  expect(await place(page, 'living.r1')).toEqual(moved);
+});
+
+test('a box is changed, held, listed and scheduled on paper; the edition is changed and compared', async ({ page, house }) => {
+  await propose(page, house);
+  await page.locator('.chips a', { hasText: 'light l1' }).first().click();
+  await page.locator('summary', { hasText: 'Hold it' }).click();
+  await page.getByLabel('Waits for').fill('fixture not chosen');
+  await page.getByLabel('Ask', { exact: true }).fill('owner');
+  await edited(page, () => page.getByRole('button', { name: 'Hold', exact: true }).click());
+  await expect(page.locator('.ticket .finding.held')).toContainText('fixture not chosen');
+  await edited(page, () => page.getByRole('button', { name: 'Roughed in' }).click());
+  await page.getByRole('button', { name: 'Final' }).click();
+  await expect(page.getByRole('alert')).toContainText('it can be roughed in with slack, but not called final');
+  await page.goto(`${house.url}/jobs/${job}/boxes?pick=box:living.r2`);
+  await page.locator('summary', { hasText: 'Change it' }).click();
+  await page.locator('select[name=style]').selectOption('Quad');
+  await edited(page, () => page.locator('.ticket').getByRole('button', { name: 'Save' }).click());
+  await expect(page.locator('.facts')).toContainText('two duplex receptacles');
+  await expect(page.locator('.facts')).toContainText('two-gang nail-on');
+  await expect(page.locator('.strip-drawing .strip-box.picked')).toBeVisible();
+  await page.getByRole('link', { name: 'Box schedule on paper' }).click();
+  await expect(page.getByRole('heading', { name: 'Held boxes' })).toBeVisible();
+  await expect(page.locator('.room-sheet').first().locator('.strip-drawing').first()).toBeVisible();
+  const pdf = (await page.pdf({ format: 'Letter' })).toString('latin1');
+  expect(pdf.match(/\/Type \/Page\b/g).length).toBeLessThan(45);
+  await page.goto(`${house.url}/jobs/${job}/job`);
+  await page.getByLabel('Code edition').selectOption('us-2020');
+  await edited(page, () => page.getByRole('button', { name: 'Save' }).click());
+  await page.locator('.stages a', { hasText: 'Boxes' }).click();
+  await expect(stage(page)).toContainText('to mend');
+  await edited(page, () => page.getByRole('button', { name: 'Propose boxes for the house' }).click());
+  await expect(stage(page)).not.toContainText('to mend');
+  await page.goto(`${house.url}/jobs/${job}/editions`);
+  await expect(page.locator('tbody')).toContainText('receptacles on an island');
+});
+
+test('the drag of one box is answered at once', async ({ page, house }) => {
+  await propose(page, house);
+  const from = await place(page, 'living.r1');
+  const wall = Math.abs(from[0] - (await page.locator('.floor[data-pick="room:living"]').evaluate(e => e.getBBox().x))) < 20 ? [0, 24] : [24, 0];
+  const there = [from[0] + wall[0], from[1] + wall[1]];
+  const moves = Array.from({ length: 16 }, (_, i) => i % 2 ? [there, from] : [from, there]);
+  const { median, most } = await measure(page, moves);
+  console.log(`a box: median ${median.toFixed(0)} ms, 95th ${most.toFixed(0)} ms`);
+  expect(median).toBeLessThan(150);
+});
+
+test('a light is put on another switch place by keyboard, on a phone', async ({ page, house }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await propose(page, house);
+  await page.goto(`${house.url}/jobs/${job}/boxes?pick=room:living`);
+  const form = page.locator('form', { has: page.getByRole('button', { name: 'Add', exact: true }) });
+  await form.locator('select[name=kind]').focus();
+  await page.keyboard.type('switch');
+  await form.locator('select[name=wall]').focus();
+  await page.keyboard.type('west');
+  await form.getByLabel('at', { exact: true }).focus();
+  await page.keyboard.type("2'");
+  await edited(page, () => page.keyboard.press('Enter'));
+  await expect(page.locator('[data-box="living.x1"]')).toHaveCount(1);
+  await page.goto(`${house.url}/jobs/${job}/boxes?pick=box:living.x1`);
+  await expect(page.locator('.gangs')).toContainText('ceiling light');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
