@@ -20,8 +20,11 @@ function focused() {
 
 function patchPlan(from) {
   const to = plan();
-  for (const { name, value } of from.attributes) if (name !== 'style') to.setAttribute(name, value);
-  to.dataset.home = from.getAttribute('viewBox');
+  // The view box is the view's own: touching it, or anything else that is the same, would lay the whole drawing out anew.
+  for (const { name, value } of from.attributes) {
+    if (!['style', 'class', 'viewBox'].includes(name) && to.getAttribute(name) !== value) to.setAttribute(name, value);
+  }
+  if (to.dataset.home !== from.getAttribute('viewBox')) to.dataset.home = from.getAttribute('viewBox');
   to.querySelector('.sketch')?.remove();
   for (const mark of to.querySelectorAll('.dragged')) {
     mark.classList.remove('dragged');
@@ -49,7 +52,7 @@ document.addEventListener('htmx:beforeSwap', e => {
     htmx.process(part);
   }
   here.querySelector('.strip').after(...next.querySelectorAll(':scope > .notice'));
-  if (same) here.querySelector('.side').scrollTop = scrolled;
+  if (same && scrolled > 0) here.querySelector('.side').scrollTop = scrolled;
   if (again) here.querySelector(again)?.focus({ preventScroll: true });
   document.dispatchEvent(new CustomEvent('circuitum:patched'));
 });

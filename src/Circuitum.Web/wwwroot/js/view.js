@@ -24,13 +24,19 @@ export function settleView() {
   clearTimeout(resting);
   resting = 0;
   const [x, y, w, h] = home(svg);
-  svg.setAttribute('viewBox', `${x + memory.x} ${y + memory.y} ${w / memory.zoom} ${h / memory.zoom}`);
-  svg.style.transform = '';
+  // What is the same is left alone: a set attribute makes the browser lay out the whole drawing.
+  const box = `${x + memory.x} ${y + memory.y} ${w / memory.zoom} ${h / memory.zoom}`;
+  if (svg.getAttribute('viewBox') !== box) svg.setAttribute('viewBox', box);
+  if (svg.style.transform) svg.style.transform = '';
   Object.assign(shown, { zoom: memory.zoom, x: memory.x, y: memory.y });
   // Symbols and words keep a readable size when the plan is drawn small.
   const pixels = memory.zoom / scale(svg);
-  svg.style.setProperty('--glyph', Math.min(2.2, Math.max(1, 1.55 / pixels)).toFixed(3));
-  svg.style.setProperty('--words', Math.min(1.5, Math.max(0.8, 1.25 / pixels)).toFixed(3));
+  keep(svg, '--glyph', Math.min(2.2, Math.max(1, 1.55 / pixels)).toFixed(3));
+  keep(svg, '--words', Math.min(1.5, Math.max(0.8, 1.25 / pixels)).toFixed(3));
+}
+
+function keep(svg, name, value) {
+  if (svg.style.getPropertyValue(name) !== value) svg.style.setProperty(name, value);
 }
 
 function move() {
