@@ -101,4 +101,35 @@ public class LightTests
                 house[box.Room].Openings.ShouldNotContain(o => o.Wall == box.Wall && o.Opening.Kind != OpeningKind.Window && box.Along > o.From && box.Along < o.To, box.Id);
         }
     }
+
+    [Fact]
+    public void A_garage_is_lit_and_switched_at_each_of_its_personnel_doors()
+    {
+        var job = Sample.House(Sample.Rect("garage", RoomKind.Garage, 0, 0, 14, 24), Sample.Rect("mud", RoomKind.Utility, 14.375, 0, 8, 10)) with
+        {
+            Openings = [Sample.Door("garage", 2, 2, 9, kind: OpeningKind.GarageDoor), Sample.Door("garage", 1, 2, to: "mud"), Sample.Door("garage", 3, 20), Sample.Door("mud", 0, 2)],
+        };
+        var planned = Planner.PlanAll(job);
+        var lights = planned.Decisions.Boxes.Where(b => b.Kind == BoxKind.Light && b.Room == "garage" && !b.Outside).Select(b => b.Id).ToHashSet();
+        planned.Decisions.Boxes.Count(b => b.Room == "garage" && b.Gangs.Any(g => g.Lights.Any(lights.Contains))).ShouldBe(2, "one at the house door, one at the outside door");
+        planned.Decisions.Boxes.Count(b => b.Kind == BoxKind.Light && b.Outside).ShouldBe(2, "outside the personnel door and outside the mud room; the vehicle door needs none");
+        Analyzer.Analyze(planned).Findings.ShouldNotContain(f => f.RuleId == "box.switchReach" || f.RuleId == "box.outsideDoor");
+    }
+
+    [Fact]
+    public void An_attic_with_an_air_handler_has_a_light_a_switch_and_a_receptacle()
+    {
+        var job = Sample.House(Sample.Rect("hall", RoomKind.Hallway, 0, 0, 12, 5), Sample.Rect("attic", RoomKind.Attic, 0, 0, 20, 12, "up")) with
+        {
+            Storeys = [new Storey { Id = "first", Name = "First" }, new Storey { Id = "up", Name = "Attic", Floor = Length.Feet(9) }],
+            Openings = [Sample.Door("hall", 2, 1)],
+            Appliances = [new Appliance { Id = "ah", Type = "air-handler", Room = "attic", Spot = new Spot { At = Sample.P(4, 4), Width = Length.Feet(3), Depth = Length.Feet(2) } }],
+        };
+        var planned = Planner.PlanAll(job);
+        var light = planned.Decisions.Boxes.First(b => b.Kind == BoxKind.Light && b.Room == "attic");
+        planned.Decisions.Boxes.ShouldContain(b => b.Room == "hall" && b.Gangs.Any(g => g.Lights.Contains(light.Id)));
+        planned.Decisions.Boxes.ShouldContain(b => b.Kind == BoxKind.Receptacle && b.Room == "attic");
+        Analyzer.Analyze(planned).Findings.ShouldNotContain(f => f.RuleId == "box.equipmentLight" || f.RuleId == "box.hvac");
+        BoxProposal.Propose(job with { Appliances = [] }).Decisions.Boxes.ShouldNotContain(b => b.Room == "attic");
+    }
 }

@@ -170,6 +170,8 @@ public sealed class BoxWebTests : WebHouse
         Clear(Bend(planned, b => b.Kind == BoxKind.Receptacle ? b with { Rating = 30, Size = "nm-1g-18" } : b));
         Clear(Bend(planned, b => b.Kind == BoxKind.Light && b.Wall is null ? b with { Size = "nm-round-20" } : b));
         Clear(Bend(planned, b => b.Appliance == "range" ? b with { Wall = 2, Along = Length.Feet(1) } : b));
+        Clear(Bend(planned, b => b.Kind == BoxKind.Receptacle && b.Room == "bath" ? b with { Wall = 1, Along = Length.Inches(20) } : b));
+        Clear(Bend(planned, b => b.Kind == BoxKind.SmokeAlarm ? b with { At = Places.Of(Circuitum.Core.Geometry.HouseShape.Of(planned)["bedroom"], new Spot { Wall = 0, From = Length.Feet(1), Width = Length.Feet(1) }, 2) } : b));
         Clear(planned with { Preferences = planned.Preferences with { ReceptacleReach = Length.Feet(3), SwitchReach = Length.Feet(3) } });
         kinds.Count.ShouldBeGreaterThanOrEqualTo(7, string.Join(" ", kinds));
 

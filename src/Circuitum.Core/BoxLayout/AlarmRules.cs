@@ -45,7 +45,14 @@ internal static class AlarmRules
     private static void Place(Draft draft, RoomShape shape, bool carbonMonoxide)
     {
         if (draft.All.Any(b => b.Kind == BoxKind.SmokeAlarm && b.Room == shape.Room.Id)) return;
-        var lights = draft.All.Where(b => b.Kind == BoxKind.Light && b.Room == shape.Room.Id).Select(b => Places.Of(draft.House, b)).ToList();
+        var best = BestPlace(draft.House, draft.Edition, [.. draft.All], shape);
+        draft.Add(new Box { Kind = BoxKind.SmokeAlarm, Room = shape.Room.Id, At = best, Height = shape.Room.CeilingHeight, CarbonMonoxide = carbonMonoxide });
+    }
+
+    /// <summary>The place in a room's ceiling that is clear of everything an alarm keeps away from, and among those the nearest to its middle.</summary>
+    internal static Point BestPlace(HouseShape house, Codes.CodeEdition edition, IReadOnlyList<Box> boxes, RoomShape shape)
+    {
+        var lights = boxes.Where(b => b.Kind == BoxKind.Light && b.Room == shape.Room.Id).Select(b => Places.Of(house, b)).ToList();
         var best = shape.Centre;
         var lowest = double.MaxValue;
         foreach (var p in Places.Spread(shape, 12))
@@ -53,11 +60,11 @@ internal static class AlarmRules
             var cost = p.InchesTo(shape.Centre);
             if (shape.InchesToWall(p) < 12) cost += 200;
             if (lights.Any(l => l.InchesTo(p) < 24)) cost += 100;
-            cost += TooNear(draft.House, draft.Edition, draft.All, shape, p).Sum(n => 1000 + (n.Needed - n.Inches));
+            cost += TooNear(house, edition, boxes, shape, p).Sum(n => 1000 + (n.Needed - n.Inches));
             if (cost < lowest) (best, lowest) = (p, cost);
         }
 
-        draft.Add(new Box { Kind = BoxKind.SmokeAlarm, Room = shape.Room.Id, At = best, Height = shape.Room.CeilingHeight, CarbonMonoxide = carbonMonoxide });
+        return best;
     }
 
     // Half the sweep of a common ceiling fan.

@@ -22,7 +22,7 @@ internal sealed class LightsAndSwitches : ICheck
             if (lights.Count == 0) yield return CheckList.Make(a, "box.light", $"{shape.Room.Name} has no lighting outlet.", $"room:{shape.Room.Id}") with { Fix = BoxFixes.Propose(shape) };
             else if (!lights.Any(l => switched.Contains(l.Id))) yield return CheckList.Make(a, "box.light", $"The light of {shape.Room.Name} has no wall switch.", $"box:{lights[0].Id}") with { Fix = SwitchAt(a, shape) };
             else if (stairs && rooms.Count > 1 && (shape.Room.Risers ?? 99) >= a.Edition.Number("stairRisers") && lights.All(l => a.Job.Decisions.Boxes.Count(b => b.Gangs.Any(g => g.Lights.Contains(l.Id))) < 2))
-                yield return CheckList.Make(a, "box.stairs", $"The light of {shape.Room.Name} has a switch at one level only.", $"box:{lights[0].Id}");
+                yield return CheckList.Make(a, "box.stairs", $"The light of {shape.Room.Name} has a switch at one level only.", $"box:{lights[0].Id}") with { Fix = rooms.Select(r => a.House[r]).FirstOrDefault(r => !a.Job.Decisions.Boxes.Any(b => b.Room == r.Room.Id && b.Gangs.Any(g => g.Lights.Contains(lights[0].Id)))) is { } flight ? SwitchAt(a, flight) : null };
         }
     }
 
@@ -84,12 +84,22 @@ internal sealed class LightPlaces : ICheck
             if (clear < needed - 0.01)
                 yield return CheckList.Make(a, "box.closet", $"{a.House[light.Room].Room.Name}: the light {light.Id} is {Math.Max(0, clear):0} in clear of the storage space; a {(light.Fixture == LightStyle.Recessed ? "recessed" : "surface")} one needs {needed:0}.", $"box:{light.Id}") with
                 {
-                    Fix = light.Fixture != LightStyle.Recessed && light.Wall is null && clear >= a.Edition.Number("closetClearRecessedIn") ? BoxFixes.Set("Make it a recessed one", light.Id, "fixture", nameof(LightStyle.Recessed)) : null,
+                    Fix = ClosetFix(a, light, clear),
                 };
         }
 
         foreach (var box in boxes.Where(b => b.Size is not null && BoxHardware.NeedsFanBox(a.House, a.Edition, b) && Codes.CodeLibrary.Boxes[b.Size].Use != "fan"))
             yield return CheckList.Make(a, "box.fan", $"{a.House[box.Room].Room.Name}: {box.Id} is a {Codes.CodeLibrary.Boxes[box.Size!].Name}; a fan is likely there.", $"box:{box.Id}") with { Fix = BoxFixes.Set("Use a fan-rated box", box.Id, "size", "") };
+    }
+
+    // A recessed one needs less room; else it moves to the clearest place, if that is clear enough.
+    private static FindingFix? ClosetFix(JobAnalysis a, Box light, double clear)
+    {
+        if (light.Wall is not null) return null;
+        if (light.Fixture != LightStyle.Recessed && clear >= a.Edition.Number("closetClearRecessedIn")) return BoxFixes.Set("Make it a recessed one", light.Id, "fixture", nameof(LightStyle.Recessed));
+        var closet = a.House[light.Room];
+        var best = Places.Spread(closet, 16).MaxBy(p => ClosetLight.ClearInches(closet, p));
+        return ClosetLight.ClearInches(closet, best) >= ClosetLight.Needed(a.Edition, light) + 0.5 ? BoxFixes.MoveTo("Move it clear of the shelves", light.Id, best) : null;
     }
 }
 
@@ -114,7 +124,14 @@ internal sealed class Alarms : ICheck
         foreach (var alarm in alarms)
         {
             foreach (var near in AlarmRules.TooNear(a.House, a.Edition, a.Job.Decisions.Boxes, a.House[alarm.Room], Places.Of(a.House, alarm)))
-                yield return CheckList.Make(a, "box.alarmPlace", $"{a.House[alarm.Room].Room.Name}: the alarm {alarm.Id} stands {LengthText.Show(Length.Inches(near.Inches).RoundTo(Length.Inches(1)))} from {near.What}; it wants {LengthText.Show(Length.Inches(near.Needed))}.", $"box:{alarm.Id}");
+                yield return CheckList.Make(a, "box.alarmPlace", $"{a.House[alarm.Room].Room.Name}: the alarm {alarm.Id} stands {LengthText.Show(Length.Inches(near.Inches).RoundTo(Length.Inches(1)))} from {near.What}; it wants {LengthText.Show(Length.Inches(near.Needed))}.", $"box:{alarm.Id}") with { Fix = Clear(a, alarm) };
         }
+    }
+
+    private static FindingFix? Clear(JobAnalysis a, Box alarm)
+    {
+        var room = a.House[alarm.Room];
+        var place = AlarmRules.BestPlace(a.House, a.Edition, a.Job.Decisions.Boxes, room);
+        return AlarmRules.TooNear(a.House, a.Edition, a.Job.Decisions.Boxes, room, place).Any() ? null : BoxFixes.MoveTo("Move it clear", alarm.Id, place);
     }
 }
