@@ -24,10 +24,10 @@ internal static class PlanHouse
         Each("walls", room => Walls(w, room, view));
         Each("openings", room => Openings(w, room, a, view));
         Each("name", room => Name(w, room, view.Stage == PlanStage.Rooms));
-        if (a.Panel is { } panel && a.House[panel.Room].Room.Storey == view.Storey) sheet.Part("panel", () => PanelMark(w, a.House[panel.Room], panel));
+        if (a.Panel is { } panel && rooms.Contains(a.House[panel.Room])) sheet.Part("panel", () => PanelMark(w, a.House[panel.Room], panel));
         sheet.Part("wishes", () =>
         {
-            foreach (var wish in a.Job.Wishes.Where(x => a.House[x.Room].Room.Storey == view.Storey)) WishMark(w, wish, view);
+            foreach (var wish in a.Job.Wishes.Where(x => rooms.Contains(a.House[x.Room]))) WishMark(w, wish, view);
         });
 
         void Each(string layer, Action<RoomShape> draw)

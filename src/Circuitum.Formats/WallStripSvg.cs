@@ -19,7 +19,7 @@ public static class WallStripSvg
     private const double Side = 22;
 
     // Readable at arm's length on the screen, two walls beside each other on paper.
-    private const double ScreenPixelsPerInch = 2, PaperPixelsPerInch = 1.5;
+    private const double ScreenPixelsPerInch = 2, PaperPixelsPerInch = 1.35;
 
     /// <summary>Draws a wall.</summary>
     /// <param name="a">The analysis.</param>
