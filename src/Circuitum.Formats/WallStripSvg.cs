@@ -15,8 +15,8 @@ namespace Circuitum.Formats;
 public static class WallStripSvg
 {
     private const double Plate = 1.5;
-    private const double Under = 26;
-    private const double Side = 22;
+    private const double Under = 34;
+    private const double Side = 30;
 
     // Readable at arm's length on the screen, two walls beside each other on paper.
     private const double ScreenPixelsPerInch = 2, PaperPixelsPerInch = 1.35;
