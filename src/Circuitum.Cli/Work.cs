@@ -12,7 +12,7 @@ namespace Circuitum.Cli;
 internal static class Work
 {
     internal static async Task<int> Plan(FileInfo file, FileInfo? output, CancellationToken cancel) =>
-        await Read(file, cancel) is { } job ? await Write(output, JobFile.Write(Planner.PlanAll(job)), cancel) : 2;
+        await Read(file, cancel) is { } job ? await Write(output, JobFile.Write(Planner.PlanAll(job, Core.Circuits.PlanEffort.Full)), cancel) : 2;
 
     internal static async Task<int> Analyze(FileInfo file, FileInfo? output, CancellationToken cancel) =>
         await Read(file, cancel) is { } job ? await Write(output, AnalysisJson.Write(Analyzer.Analyze(job)), cancel) : 2;

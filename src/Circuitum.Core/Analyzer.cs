@@ -22,10 +22,14 @@ public static class Analyzer
 public static class Planner
 {
     /// <summary>Boxes, circuits and spaces: everything that no one has decided.</summary>
-    public static Job PlanAll(Job job) => PlanSpaces(CircuitPlanning.Fill(BoxProposal.Propose(job)));
+    /// <param name="job">The job.</param>
+    /// <param name="effort">How long the circuit planner looks.</param>
+    public static Job PlanAll(Job job, PlanEffort effort = PlanEffort.First) => PlanCircuits(BoxProposal.Propose(job), effort);
 
     /// <summary>Circuits for loose boxes, and spaces for new circuits.</summary>
-    public static Job PlanCircuits(Job job) => PlanSpaces(CircuitPlanning.Fill(job));
+    /// <param name="job">The job.</param>
+    /// <param name="effort">How long the circuit planner looks.</param>
+    public static Job PlanCircuits(Job job, PlanEffort effort = PlanEffort.First) => PlanSpaces(CircuitPlanning.Fill(job, new SearchCircuitPlanner(effort)));
 
     /// <summary>Spaces for breakers that have none; places that stand are kept while they are possible.</summary>
     /// <param name="job">The job.</param>

@@ -4,35 +4,49 @@ using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
+using Circuitum.Core.Routing;
 
 namespace Circuitum.Core.Circuits;
 
-/// <summary>Divides boxes into branch circuits. A better planner takes the place of the greedy one behind this.</summary>
+/// <summary>How long the planner looks.</summary>
+public enum PlanEffort
+{
+    /// <summary>A good plan at once.</summary>
+    First,
+
+    /// <summary>The best that its rounds find.</summary>
+    Full,
+}
+
+/// <summary>Divides boxes into branch circuits.</summary>
 public interface ICircuitPlanner
 {
-    /// <summary>The job's circuits with every loose box assigned. What is assigned already stays.</summary>
+    /// <summary>The job's circuits with every loose box assigned. What a person assigned or locked stays.</summary>
     ImmutableArray<Circuit> Plan(HouseShape house, CodeEdition edition);
 }
 
 /// <summary>The door to circuit planning.</summary>
 public static class CircuitPlanning
 {
-    /// <summary>Fills what is undecided and leaves the rest.</summary>
+    /// <summary>Fills what is undecided; what stands is moved only where that saves more than it costs to move it.</summary>
     public static Job Fill(Job job, ICircuitPlanner? planner = null)
     {
         var house = HouseShape.Of(job);
-        var circuits = (planner ?? new GreedyCircuitPlanner()).Plan(house, CodeLibrary.Edition(job.CodeEdition));
-        return job with { Decisions = job.Decisions with { Circuits = circuits } };
+        var circuits = (planner ?? new SearchCircuitPlanner(PlanEffort.First)).Plan(house, CodeLibrary.Edition(job.CodeEdition));
+
+        // A circuit that lost its last box is gone, and its breaker with it.
+        var left = circuits.Select(c => c.Number).ToHashSet();
+        return job with { Decisions = job.Decisions with { Circuits = circuits, Spaces = [.. job.Decisions.Spaces.Where(s => left.Contains(s.Circuit))] } };
     }
 
-    /// <summary>Takes back the planner's own assignments and plans afresh; a person's circuits and assignments stay.</summary>
+    /// <summary>Takes back the planner's own assignments and plans afresh; a person's circuits, assignments and locks stay.</summary>
     public static Job Afresh(Job job, ICircuitPlanner? planner = null)
     {
         var kept = job.Decisions.Circuits
-            .Select(c => c with { Boxes = [.. c.Boxes.Where(b => b.By == Maker.Person)] })
+            .Select(c => c.Locked ? c : c with { Boxes = [.. c.Boxes.Where(b => b.By == Maker.Person)] })
             .Where(c => c.Boxes.Length > 0 || c.By == Maker.Person).ToImmutableArray();
         var numbers = kept.Select(c => c.Number).ToHashSet();
-        return Fill(job with { Decisions = job.Decisions with { Circuits = kept, Spaces = [.. job.Decisions.Spaces.Where(s => numbers.Contains(s.Circuit))] } }, planner);
+        return Fill(job with { Decisions = job.Decisions with { Circuits = kept, Spaces = [.. job.Decisions.Spaces.Where(s => numbers.Contains(s.Circuit))] } }, planner ?? new SearchCircuitPlanner(PlanEffort.Full));
     }
 
     /// <summary>The breaker rating that the preferences give a general circuit.</summary>
@@ -45,11 +59,15 @@ public static class CircuitPlanning
 }
 
 /// <summary>
-/// A quick planner: required circuits, then one for each appliance that wants its own, then lights by neighbourhood and
-/// receptacles by rooms side by side. Deterministic, and stable because it only ever adds loose boxes.
+/// Required circuits first, then one for each appliance that wants its own, then general lights and receptacles by search.
+/// Deterministic, and stable: what stands is moved only where it pays.
 /// </summary>
-public sealed class GreedyCircuitPlanner : ICircuitPlanner
+/// <param name="effort">How long it looks.</param>
+public sealed class SearchCircuitPlanner(PlanEffort effort) : ICircuitPlanner
 {
+    // With something standing, few rounds are enough: the rest of the house shall not be reshuffled.
+    private const int RoundsWhenStanding = 300;
+
     /// <inheritdoc/>
     public ImmutableArray<Circuit> Plan(HouseShape house, CodeEdition edition)
     {
@@ -60,9 +78,19 @@ public sealed class GreedyCircuitPlanner : ICircuitPlanner
         work.Bathrooms();
         work.Simple(CircuitPurpose.Garage, work.Loose(CircuitPurpose.Garage), 10);
         work.Simple(CircuitPurpose.Outdoor, work.Loose(CircuitPurpose.Outdoor), 8);
-        var mixed = house.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Mixed;
-        if (!mixed) GeneralGroups.Lights(work);
-        GeneralGroups.Receptacles(work, mixed);
+        var runs = new Runs(house);
+        foreach (var groups in GeneralGroups.Of(work, runs).ToList())
+        {
+            var problem = groups.Problem;
+            if (problem.Count == 0) continue;
+            var search = new GroupSearch(problem);
+            var plan = search.First();
+            var standing = problem.Standing.Any(s => s >= 0);
+            if (effort == PlanEffort.Full) plan = search.Improve(plan, standing ? RoundsWhenStanding : GroupSearch.Rounds(problem.Count));
+            groups.Take(plan);
+        }
+
+        GeneralGroups.Alarms(work);
         return work.Result();
     }
 }
@@ -95,6 +123,9 @@ internal sealed class CircuitDraft
 
     internal List<int> Existing(CircuitPurpose purpose) => [.. circuits.Where(c => c.Circuit.Purpose == purpose).Select(c => c.Circuit.Number)];
 
+    /// <summary>The circuits of a purpose that may take more: a person locked none of them.</summary>
+    internal List<int> Free(CircuitPurpose purpose) => [.. Existing(purpose).Where(n => !Locked(n))];
+
     internal List<Box> On(int number) => [.. circuits.First(c => c.Circuit.Number == number).Boxes.Select(m => Job.Decisions.Boxes.First(b => b.Id == m.Box))];
 
     internal int New(CircuitPurpose purpose, IEnumerable<Box> boxes)
@@ -105,6 +136,29 @@ internal sealed class CircuitDraft
         circuits.Add((new Circuit { Number = number, Purpose = purpose, By = Maker.Planner }, []));
         foreach (var box in boxes) Put(number, box);
         return number;
+    }
+
+    /// <summary>The circuit that a box is on, who put it there and whether that circuit is locked; none when it is loose.</summary>
+    internal (int Number, Maker By, bool Locked)? Member(string box)
+    {
+        if (!assigned.Contains(box)) return null;
+        var (circuit, boxes) = circuits.First(c => c.Boxes.Any(b => b.Box == box));
+        return (circuit.Number, boxes.First(b => b.Box == box).By, circuit.Locked);
+    }
+
+    internal bool Locked(int number) => circuits.First(c => c.Circuit.Number == number).Circuit.Locked;
+
+    /// <summary>Puts a box on a circuit, or moves one that the planner put elsewhere.</summary>
+    internal void Move(Box box, int number)
+    {
+        if (Member(box.Id) is { } member)
+        {
+            if (member.Number == number || member.By == Maker.Person || member.Locked) return;
+            circuits.First(c => c.Circuit.Number == member.Number).Boxes.RemoveAll(b => b.Box == box.Id);
+            assigned.Remove(box.Id);
+        }
+
+        Put(number, box);
     }
 
     internal void Put(int number, Box box)
@@ -118,7 +172,7 @@ internal sealed class CircuitDraft
     {
         foreach (var box in boxes)
         {
-            var room = Existing(purpose).Where(n => On(n).Count < most).ToList();
+            var room = Free(purpose).Where(n => On(n).Count < most).ToList();
             if (room.Count > 0) Put(room[0], box);
             else New(purpose, [box]);
         }
@@ -148,7 +202,7 @@ internal sealed class CircuitDraft
         if (loose.Count == 0) return;
         var counter = loose.Where(b => b.Kind == BoxKind.Receptacle && b.Height >= Measure.Length.Inches(36)).OrderBy(b => b.Room, StringComparer.Ordinal).ThenBy(b => b.Wall).ThenBy(b => b.Along).ToList();
         var rest = loose.Except(counter).ToList();
-        var there = Existing(CircuitPurpose.SmallAppliance);
+        var there = Free(CircuitPurpose.SmallAppliance);
         while (there.Count < 2) there.Add(New(CircuitPurpose.SmallAppliance, []));
         var fresh = there.All(n => On(n).Count == 0);
         var half = (counter.Count + 1) / 2;
@@ -163,7 +217,7 @@ internal sealed class CircuitDraft
         foreach (var room in Loose(CircuitPurpose.Bathroom).GroupBy(b => b.Room))
         {
             var storey = House[room.Key].Room.Storey;
-            var join = Existing(CircuitPurpose.Bathroom).FirstOrDefault(n => On(n).Select(b => b.Room).Append(room.Key).Distinct().Count() <= 2 && On(n).All(b => House[b.Room].Room.Storey == storey));
+            var join = Free(CircuitPurpose.Bathroom).FirstOrDefault(n => On(n).Select(b => b.Room).Append(room.Key).Distinct().Count() <= 2 && On(n).All(b => House[b.Room].Room.Storey == storey));
             if (join == 0) join = New(CircuitPurpose.Bathroom, []);
             foreach (var box in room) Put(join, box);
         }

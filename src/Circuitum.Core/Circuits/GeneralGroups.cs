@@ -1,98 +1,147 @@
+using System.Collections.Immutable;
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
-using Circuitum.Core.Measure;
+using Circuitum.Core.Routing;
 
 namespace Circuitum.Core.Circuits;
 
-/// <summary>Groups general lights and receptacles by neighbourhood.</summary>
-internal static class GeneralGroups
+/// <summary>The general lights or receptacles of a house as a problem for the search, and what its answer means for the job.</summary>
+internal sealed class GeneralGroups
 {
     private const int MostLights = 14;
 
-    // A bath or a closet between two rooms, in feet: they are neighbours all the same.
-    private const double Neighbourhood = 9;
+    private readonly CircuitDraft work;
+    private readonly ImmutableArray<ImmutableArray<Box>> things;
+    private readonly ImmutableArray<int> numbers;
 
-    internal static void Lights(CircuitDraft work)
+    private GeneralGroups(CircuitDraft work, CircuitPurpose purpose, ImmutableArray<ImmutableArray<Box>> things, ImmutableArray<int> numbers, GroupProblem problem)
     {
-        var loose = work.Loose(CircuitPurpose.Lighting);
-        if (loose.Count == 0) return;
-        var clusters = Clusters(work.Job, loose);
+        this.work = work;
+        Purpose = purpose;
+        this.things = things;
+        this.numbers = numbers;
+        Problem = problem;
+    }
 
-        // A cluster that touches a switch or light already on a circuit follows it.
-        foreach (var cluster in clusters.ToList())
+    internal CircuitPurpose Purpose { get; }
+
+    internal GroupProblem Problem { get; }
+
+    /// <summary>The boxes of each thing: one receptacle, or lights with the switches that control them.</summary>
+    internal ImmutableArray<ImmutableArray<Box>> Things => things;
+
+    /// <summary>The numbers of the circuits that are there already, in the problem's order.</summary>
+    internal ImmutableArray<int> Numbers => numbers;
+
+    /// <summary>The general groups of a job: lights and receptacles apart, or together where the job mixes them.</summary>
+    internal static IEnumerable<GeneralGroups> Of(CircuitDraft work, Runs runs)
+    {
+        if (work.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Mixed) yield return Make(work, runs, CircuitPurpose.Mixed, [CircuitPurpose.Lighting, CircuitPurpose.Receptacles]);
+        else
         {
-            var lights = cluster.SelectMany(b => b.Gangs).SelectMany(g => g.Lights).Concat(cluster.Select(b => b.Id)).ToHashSet();
-            var home = work.Existing(CircuitPurpose.Lighting).FirstOrDefault(n => work.On(n).Any(b => lights.Contains(b.Id) || b.Gangs.Any(g => g.Lights.Any(lights.Contains))));
-            if (home == 0) continue;
-            foreach (var box in cluster) work.Put(home, box);
-            clusters.Remove(cluster);
-        }
-
-        var rating = CircuitPlanning.GeneralRating(work.Job.Preferences, CircuitPurpose.Lighting);
-        var capacity = rating * 120 * 0.8;
-        var alarms = clusters.Where(c => c.All(b => b.Kind == BoxKind.SmokeAlarm)).SelectMany(c => c).ToList();
-        foreach (var storey in work.Job.Storeys)
-        {
-            var here = clusters.Where(c => c.Any(b => b.Kind != BoxKind.SmokeAlarm) && work.House[c[0].Room].Room.Storey == storey.Id).ToList();
-            if (here.Count == 0) continue;
-            var existing = work.Existing(CircuitPurpose.Lighting).Where(n => work.On(n).Any(b => work.House[b.Room].Room.Storey == storey.Id)).ToList();
-            if (existing.Count > 0)
-            {
-                foreach (var cluster in here)
-                {
-                    var near = existing.Where(n => Sum(work, work.On(n)) + Sum(work, cluster) <= capacity).OrderBy(n => work.On(n).Min(b => Distance(work, b, cluster[0]))).FirstOrDefault();
-                    if (near == 0) existing.Add(near = work.New(CircuitPurpose.Lighting, []));
-                    foreach (var box in cluster) work.Put(near, box);
-                }
-
-                continue;
-            }
-
-            Split(work, here, capacity);
-        }
-
-        foreach (var alarm in alarms)
-        {
-            // All alarms interconnect on one circuit, that of a bedroom's lights, where people notice when it is dead.
-            var withAlarms = work.Existing(CircuitPurpose.Lighting).FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.SmokeAlarm));
-            var bedroom = work.Existing(CircuitPurpose.Lighting).FirstOrDefault(n => work.On(n).Any(b => work.House[b.Room].Room.Kind == RoomKind.Bedroom));
-            var any = work.Existing(CircuitPurpose.Lighting).FirstOrDefault();
-            var to = withAlarms > 0 ? withAlarms : bedroom > 0 ? bedroom : any > 0 ? any : work.New(CircuitPurpose.Lighting, []);
-            work.Put(to, alarm);
+            yield return Make(work, runs, CircuitPurpose.Lighting, [CircuitPurpose.Lighting]);
+            yield return Make(work, runs, CircuitPurpose.Receptacles, [CircuitPurpose.Receptacles]);
         }
     }
 
-    // At least two circuits a storey once it has many lights, so that one trip never darkens a whole floor.
-    private static void Split(CircuitDraft work, List<List<Box>> clusters, double capacity)
+    private static GeneralGroups Make(CircuitDraft work, Runs runs, CircuitPurpose purpose, CircuitPurpose[] own)
     {
-        var lights = clusters.Sum(c => c.Count(b => b.Kind == BoxKind.Light));
-        var load = clusters.Sum(c => Sum(work, c));
-        var count = Math.Min(clusters.Count, Math.Max(lights > 6 ? 2 : 1, Math.Max((int)Math.Ceiling(load / capacity), (int)Math.Ceiling(lights / (double)MostLights))));
-        var points = clusters.Select(c => Places.Of(work.House, c[0])).ToList();
-        var wide = points.Max(p => p.X) - points.Min(p => p.X) >= points.Max(p => p.Y) - points.Min(p => p.Y);
-        var ordered = clusters.OrderBy(c => wide ? Places.Of(work.House, c[0]).X : Places.Of(work.House, c[0]).Y).ThenBy(c => c[0].Id, StringComparer.Ordinal).ToList();
-        var number = 0;
-        double done = 0, on = 0;
-        var made = 0;
-        foreach (var cluster in ordered)
-        {
-            var own = Sum(work, cluster);
-            if (number == 0 || on + own > capacity || (made < count && done + (own / 2) > load * made / count && on > 0))
-            {
-                number = work.New(CircuitPurpose.Lighting, []);
-                made++;
-                on = 0;
-            }
+        var numbers = work.Existing(purpose).ToImmutableArray();
+        var index = numbers.Select((n, i) => (n, i)).ToDictionary(x => x.n, x => x.i);
 
-            foreach (var box in cluster) work.Put(number, box);
-            on += own;
-            done += own;
+        // What sits on a circuit of another purpose was put there by somebody and stays out of this.
+        var boxes = work.Job.Decisions.Boxes
+            .Where(b => own.Contains(BoxPurpose.Of(work.Job, work.Edition, b)) && b.Kind != BoxKind.SmokeAlarm && (work.Member(b.Id) is not { } m || index.ContainsKey(m.Number))).ToList();
+        ImmutableArray<ImmutableArray<Box>> things = [.. Clusters(boxes)];
+        var lighting = purpose == CircuitPurpose.Lighting;
+        var p = work.Job.Preferences;
+        var rating = CircuitPlanning.GeneralRating(p, purpose);
+        var weights = lighting ? p.Weights with { Room = 0, RoomTooMany = 0 } : p.Weights;
+        var rooms = work.Job.Rooms.Select((r, i) => (r.Id, i)).ToDictionary(r => r.Id, r => r.i);
+        var storeys = work.Job.Storeys.Select((s, i) => (s.Id, i)).ToDictionary(s => s.Id, s => s.i);
+        var members = things.Select(t => t.Select(b => work.Member(b.Id)).OfType<(int Number, Maker By, bool Locked)>().ToList()).ToList();
+        return new(work, purpose, things, numbers, new GroupProblem
+        {
+            Between = Between(work, runs, things, weights),
+            Home = [.. things.Select(t => (int)((t.Min(b => runs.FromPanel(b.Id)) + p.PanelMakeUp + p.BoxMakeUp).InFeet * weights.CableFoot))],
+            Load = [.. things.Select(t => (int)t.Sum(b => BoxLoad.Of(work.Job, b).Load.Value))],
+            Size = [.. things.Select(t => Math.Max(lighting ? 1 : 0, t.Count(b => lighting ? b.Kind == BoxKind.Light : b.Kind == BoxKind.Receptacle)))],
+            Room = [.. things.Select(t => rooms[t[0].Room])],
+            Storey = [.. things.Select(t => storeys[work.House[t[0].Room].Room.Storey])],
+            Fixed = [.. members.Select(m => m.Where(x => x.By == Maker.Person || x.Locked).Select(x => index[x.Number]).FirstOrDefault(-1))],
+            Standing = [.. members.Select(m => m.Select(x => index[x.Number]).FirstOrDefault(-1))],
+            Existing = numbers.Length,
+            Closed = [.. numbers.Where(work.Locked).Select(n => index[n])],
+            MostSize = lighting ? MostLights : rating == 15 ? p.ReceptaclesPer15 : p.ReceptaclesPer20,
+            MostLoad = lighting ? (int)(rating * 120 * 0.8) : rating * 120,
+            Rooms = p.RoomsPerCircuit,
+            Dark = lighting || purpose == CircuitPurpose.Mixed,
+            Weights = weights,
+        });
+    }
+
+    private static int[][] Between(CircuitDraft work, Runs runs, ImmutableArray<ImmutableArray<Box>> things, PlanWeights weights)
+    {
+        var makeUp = work.Job.Preferences.BoxMakeUp * 2;
+        var all = things.Select(_ => new int[things.Length]).ToArray();
+        for (var i = 0; i < things.Length; i++)
+        {
+            for (var j = i + 1; j < things.Length; j++)
+            {
+                var way = things[i].SelectMany(a => things[j].Select(b => runs.Between(a.Id, b.Id))).Min();
+                all[i][j] = all[j][i] = (int)((way + makeUp).InFeet * weights.CableFoot);
+            }
+        }
+
+        return all;
+    }
+
+    /// <summary>The division as the job has it now; what is loose is on none.</summary>
+    internal GroupPlan Now()
+    {
+        var plan = new GroupPlan(Problem);
+        for (var t = 0; t < Problem.Count; t++)
+        {
+            if (plan.Of(t) < 0 && Problem.Standing[t] >= 0) plan.Put(t, Problem.Standing[t]);
+        }
+
+        return plan;
+    }
+
+    /// <summary>Carries a division into the job's circuits; a person's boxes stay where they are.</summary>
+    internal void Take(GroupPlan plan)
+    {
+        for (var c = 0; c < numbers.Length; c++) Put(plan.Circuits[c], numbers[c]);
+
+        // New circuits are numbered storey by storey, from the west.
+        foreach (var group in plan.Circuits.Skip(numbers.Length).Where(g => g.Count > 0)
+            .OrderBy(g => g.Min(t => Problem.Storey[t])).ThenBy(g => g.Average(t => Places.Of(work.House, things[t][0]).X.InInches)).ThenBy(g => things[g[0]][0].Id, StringComparer.Ordinal).ToList())
+            Put(group, work.New(Purpose, []));
+    }
+
+    private void Put(List<int> group, int number)
+    {
+        foreach (var box in group.Order().SelectMany(t => things[t])) work.Move(box, number);
+    }
+
+    /// <summary>Alarms interconnect on one circuit, that of a bedroom's lights, where people notice when it is dead.</summary>
+    internal static void Alarms(CircuitDraft work)
+    {
+        var purpose = work.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Mixed ? CircuitPurpose.Mixed : CircuitPurpose.Lighting;
+        foreach (var alarm in work.Loose(CircuitPurpose.Lighting).Where(b => b.Kind == BoxKind.SmokeAlarm))
+        {
+            var circuits = work.Existing(purpose).Where(n => !work.Locked(n)).ToList();
+            var withAlarms = circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.SmokeAlarm));
+            var bedroom = circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.Light && work.House[b.Room].Room.Kind == RoomKind.Bedroom));
+            var any = circuits.FirstOrDefault();
+            work.Put(withAlarms > 0 ? withAlarms : bedroom > 0 ? bedroom : any > 0 ? any : work.New(purpose, []), alarm);
         }
     }
 
-    /// <summary>Lights and the switches that control them belong together, and so do all lights of one switch box.</summary>
-    private static List<List<Box>> Clusters(Job job, List<Box> boxes)
+    // Lights and the switches that control them belong together, and so do all lights of one switch box. A receptacle is by itself.
+    private static IEnumerable<ImmutableArray<Box>> Clusters(List<Box> boxes)
     {
         var root = boxes.ToDictionary(b => b.Id, b => b.Id);
         foreach (var box in boxes)
@@ -101,13 +150,13 @@ internal static class GeneralGroups
         }
 
         // A fan or a light without a switch goes with its room.
-        foreach (var group in boxes.Where(b => b.Kind != BoxKind.SmokeAlarm).GroupBy(b => b.Room))
+        foreach (var group in boxes.Where(b => b.Kind is not (BoxKind.Receptacle or BoxKind.Provision)).GroupBy(b => b.Room))
         {
             var first = group.First().Id;
             foreach (var box in group.Skip(1).Where(b => b.Kind != BoxKind.Switch)) root[Find(box.Id)] = Find(first);
         }
 
-        return [.. boxes.GroupBy(b => Find(b.Id)).Select(g => g.OrderBy(b => b.Kind == BoxKind.Light ? 0 : 1).ThenBy(b => b.Id, StringComparer.Ordinal).ToList()).OrderBy(g => g[0].Id, StringComparer.Ordinal)];
+        return boxes.GroupBy(b => Find(b.Id)).Select(g => g.OrderBy(b => b.Kind == BoxKind.Light ? 0 : 1).ThenBy(b => b.Id, StringComparer.Ordinal).ToImmutableArray()).OrderBy(g => g[0].Id, StringComparer.Ordinal);
 
         string Find(string id)
         {
@@ -115,80 +164,4 @@ internal static class GeneralGroups
             return id;
         }
     }
-
-    private static double Sum(CircuitDraft work, IEnumerable<Box> boxes) => boxes.Sum(b => BoxLoad.Of(work.Job, b).Load.Value);
-
-    private static double Distance(CircuitDraft work, Box a, Box b) => Places.Of(work.House, a).InchesTo(Places.Of(work.House, b));
-
-    internal static void Receptacles(CircuitDraft work, bool mixed)
-    {
-        var purpose = mixed ? CircuitPurpose.Mixed : CircuitPurpose.Receptacles;
-        var loose = work.Loose(CircuitPurpose.Receptacles);
-        var rating = CircuitPlanning.GeneralRating(work.Job.Preferences, purpose);
-        var most = rating == 15 ? work.Job.Preferences.ReceptaclesPer15 : work.Job.Preferences.ReceptaclesPer20;
-        var lights = mixed ? work.Loose(CircuitPurpose.Lighting) : [];
-        var rooms = loose.Concat(lights).GroupBy(b => b.Room).Select(g => g.ToList()).ToList();
-
-        // Loose boxes beside a circuit that has room join it: adding one never reshuffles the rest.
-        var standing = work.Existing(purpose);
-        foreach (var room in rooms.ToList())
-        {
-            var home = standing.FirstOrDefault(n => work.On(n).Any(b => b.Room == room[0].Room) && Fits(work, n, room, most, rating));
-            if (home == 0) continue;
-            foreach (var box in room) work.Put(home, box);
-            rooms.Remove(room);
-        }
-
-        foreach (var storey in work.Job.Storeys)
-        {
-            var here = rooms.Where(r => work.House[r[0].Room].Room.Storey == storey.Id).OrderByDescending(r => Minor(work, r) ? 0 : 1)
-                .ThenBy(r => work.House[r[0].Room].Centre.X).ThenBy(r => r[0].Room, StringComparer.Ordinal).ToList();
-            while (here.Count > 0)
-            {
-                var room = here[0];
-                here.RemoveAt(0);
-                if (Minor(work, room) && Nearest(work, purpose, room, most, rating) is > 0 and var join)
-                {
-                    foreach (var box in room) work.Put(join, box);
-                    continue;
-                }
-
-                var number = 0;
-                foreach (var part in room.Chunk(most))
-                {
-                    number = work.New(purpose, []);
-                    foreach (var box in part) work.Put(number, box);
-                }
-
-                for (var joined = 1; joined < work.Job.Preferences.RoomsPerCircuit; joined++)
-                {
-                    var next = here.Where(r => !Minor(work, r) && Fits(work, number, r, most, rating) && Adjoins(work, number, r)).MinBy(r => Distance(work, r[0], room[0]));
-                    if (next is null) break;
-                    here.Remove(next);
-                    foreach (var box in next) work.Put(number, box);
-                }
-            }
-        }
-    }
-
-    private static bool Minor(CircuitDraft work, List<Box> room) => room.Count <= 2 && work.House[room[0].Room].Room.Kind is RoomKind.Hallway or RoomKind.Stairs or RoomKind.Closet or RoomKind.Utility or RoomKind.Foyer;
-
-    private static int Nearest(CircuitDraft work, CircuitPurpose purpose, List<Box> room, int most, int rating) => work.Existing(purpose)
-        .Where(n => Fits(work, n, room, most, rating) && work.On(n).Any(b => work.House[b.Room].Room.Storey == work.House[room[0].Room].Room.Storey))
-        .OrderBy(n => work.On(n).Min(b => Distance(work, b, room[0]))).FirstOrDefault();
-
-    private static bool Fits(CircuitDraft work, int number, List<Box> more, int most, int rating)
-    {
-        var all = work.On(number).Concat(more).ToList();
-        return all.Count(b => b.Kind == BoxKind.Receptacle) <= most && Sum(work, all) <= rating * 120;
-    }
-
-    private static bool Adjoins(CircuitDraft work, int number, List<Box> room)
-    {
-        var shape = work.House[room[0].Room];
-        return work.On(number).Select(b => work.House[b.Room]).Distinct().Any(o => o.Room.Storey == shape.Room.Storey
-            && Gap(o.MinX, o.MaxX, shape.MinX, shape.MaxX) <= Length.Feet(Neighbourhood) && Gap(o.MinY, o.MaxY, shape.MinY, shape.MaxY) <= Length.Feet(Neighbourhood));
-    }
-
-    private static Length Gap(Length aFrom, Length aTo, Length bFrom, Length bTo) => Length.Max(Length.Zero, Length.Max(aFrom - bTo, bFrom - aTo));
 }

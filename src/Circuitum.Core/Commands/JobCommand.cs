@@ -39,7 +39,7 @@ public sealed record ProposeBoxes(string? Room) : JobCommand("propose boxes")
 public sealed record PlanCircuits(bool Afresh) : JobCommand("plan circuits")
 {
     /// <inheritdoc/>
-    public override CommandResult Apply(Job job) => CommandResult.Checked(Afresh ? Planner.PlanSpaces(CircuitPlanning.Afresh(job)) : Planner.PlanCircuits(job));
+    public override CommandResult Apply(Job job) => CommandResult.Checked(Afresh ? Planner.PlanSpaces(CircuitPlanning.Afresh(job)) : Planner.PlanCircuits(job, PlanEffort.Full));
 }
 
 /// <summary>Lays the planner's breakers out again.</summary>

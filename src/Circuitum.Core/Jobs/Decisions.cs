@@ -250,6 +250,9 @@ public sealed record Circuit
     /// <summary>A person's text for the schedule; none lets the label writer find one.</summary>
     public string? Label { get; init; }
 
+    /// <summary>Locked by a person: the planner adds nothing to it and takes nothing away.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool Locked { get; init; }
+
     /// <summary>A person's breaker rating in amperes; none lets the sizing choose.</summary>
     public int? Breaker { get; init; }
 

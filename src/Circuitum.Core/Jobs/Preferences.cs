@@ -22,6 +22,9 @@ public sealed record Preferences
     /// <summary>How many rooms a general receptacle circuit may take in; closets, halls and stairs with one or two do not count.</summary>
     public int RoomsPerCircuit { get; init; } = 2;
 
+    /// <summary>What the circuit planner weighs.</summary>
+    public PlanWeights Weights { get; init; } = new();
+
     /// <summary>Where ground-fault protection sits when the circuit needs no arc-fault protection.</summary>
     public ProtectionPlace GroundFault { get; init; } = ProtectionPlace.FirstReceptacle;
 

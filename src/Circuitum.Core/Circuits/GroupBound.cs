@@ -1,0 +1,78 @@
+namespace Circuitum.Core.Circuits;
+
+/// <summary>What no division into circuits can be cheaper than.</summary>
+internal static class GroupBound
+{
+    /// <summary>The least number of circuits by count and by load.</summary>
+    internal static int LeastCircuits(GroupProblem p) => p.Count == 0 ? 0 : Math.Max(
+        (p.Size.Sum() + p.MostSize - 1) / p.MostSize,
+        (int)((p.Load.Sum(l => (long)l) + p.MostLoad - 1) / p.MostLoad));
+
+    /// <summary>
+    /// A lower bound on the cost, in cents. The cables of all circuits with the panel form one tree that spans everything and
+    /// meets the panel as often as there are circuits; no such tree is shorter than the shortest one whose panel degree is
+    /// at least the least number of circuits. Home runs are made cheaper by a price until enough of them are taken: the
+    /// price times the number is given back, and the best price is looked for.
+    /// </summary>
+    internal static long Cost(GroupProblem p)
+    {
+        if (p.Count == 0) return 0;
+        var least = LeastCircuits(p);
+        long best = 0;
+        for (var k = least; k <= Math.Min(p.Count, least + 6); k++)
+        {
+            var with = ((long)p.Weights.Circuit * k) + Cable(p, k);
+            best = k == least ? with : Math.Min(best, with);
+        }
+
+        // More circuits than looked at cost at least their fixed part and the plain spanning tree.
+        return Math.Min(best, ((long)p.Weights.Circuit * (least + 7)) + Tree(p, 0).Cost);
+    }
+
+    private static long Cable(GroupProblem p, int degree)
+    {
+        long low = 0, high = p.Home.Max() + 1L;
+        long best = 0;
+        for (var step = 0; step < 40 && low <= high; step++)
+        {
+            var price = (low + high) / 2;
+            var (cost, taken) = Tree(p, price);
+            best = Math.Max(best, cost + (price * degree));
+            if (taken < degree) low = price + 1;
+            else high = price - 1;
+        }
+
+        return Math.Max(best, Tree(p, 0).Cost);
+    }
+
+    // The shortest tree that spans the panel and all things, home runs being cheaper by a price. Cost is with the price off.
+    private static (long Cost, int HomeRuns) Tree(GroupProblem p, long price)
+    {
+        var n = p.Count;
+        var near = new long[n];
+        var fromPanel = new bool[n];
+        var hung = new bool[n];
+        for (var i = 0; i < n; i++) (near[i], fromPanel[i]) = (p.Home[i] - price, true);
+        long cost = 0;
+        var runs = 0;
+        for (var k = 0; k < n; k++)
+        {
+            var next = -1;
+            for (var i = 0; i < n; i++)
+            {
+                if (!hung[i] && (next < 0 || near[i] < near[next])) next = i;
+            }
+
+            hung[next] = true;
+            cost += near[next];
+            if (fromPanel[next]) runs++;
+            var row = p.Between[next];
+            for (var i = 0; i < n; i++)
+            {
+                if (!hung[i] && row[i] < near[i]) (near[i], fromPanel[i]) = (row[i], false);
+            }
+        }
+
+        return (cost, runs);
+    }
+}

@@ -1,0 +1,120 @@
+namespace Circuitum.Core.Circuits;
+
+/// <summary>A division into circuits while it is searched for, with what it costs.</summary>
+internal sealed class GroupPlan
+{
+    private readonly GroupProblem problem;
+    private readonly List<List<int>> circuits = [];
+    private readonly List<int> costs = [];
+    private readonly int[] on;
+
+    internal GroupPlan(GroupProblem problem)
+    {
+        this.problem = problem;
+        on = [.. Enumerable.Repeat(-1, problem.Count)];
+        for (var i = 0; i < problem.Existing; i++) Open();
+        for (var t = 0; t < problem.Count; t++)
+        {
+            if (problem.Fixed[t] >= 0) Put(t, problem.Fixed[t]);
+        }
+    }
+
+    private GroupPlan(GroupPlan other)
+    {
+        problem = other.problem;
+        circuits = [.. other.circuits.Select(c => new List<int>(c))];
+        costs = [.. other.costs];
+        on = [.. other.on];
+        Moves = other.Moves;
+    }
+
+    /// <summary>The circuits, empty ones among them.</summary>
+    internal IReadOnlyList<List<int>> Circuits => circuits;
+
+    /// <summary>Cost of outlets that left their circuit.</summary>
+    internal int Moves { get; private set; }
+
+    internal GroupPlan Copy() => new(this);
+
+    /// <summary>The circuit of a thing, or -1.</summary>
+    internal int Of(int thing) => on[thing];
+
+    /// <summary>Everything it costs: circuits, moves, dark storeys.</summary>
+    internal long Cost()
+    {
+        long sum = Moves;
+        foreach (var c in costs) sum += c;
+        return sum + DarkCost();
+    }
+
+    internal long DarkCost()
+    {
+        if (!problem.Dark) return 0;
+        long cost = 0;
+        Span<int> first = stackalloc int[64], count = stackalloc int[64];
+        Span<bool> several = stackalloc bool[64];
+        first.Fill(-1);
+        for (var t = 0; t < problem.Count; t++)
+        {
+            if (on[t] < 0) continue;
+            var s = problem.Storey[t] & 63;
+            count[s] += problem.Size[t];
+            if (first[s] < 0) first[s] = on[t];
+            else if (first[s] != on[t]) several[s] = true;
+        }
+
+        for (var s = 0; s < 64; s++)
+        {
+            if (count[s] >= GroupProblem.DarkFrom && !several[s]) cost += problem.Weights.Dark;
+        }
+
+        return cost;
+    }
+
+    internal int Open()
+    {
+        // An empty circuit that is not one of the job's own can be used again.
+        for (var i = problem.Existing; i < circuits.Count; i++)
+        {
+            if (circuits[i].Count == 0) return i;
+        }
+
+        circuits.Add([]);
+        costs.Add(0);
+        return circuits.Count - 1;
+    }
+
+    /// <summary>What it would cost more to have a thing on a circuit; none when it does not fit.</summary>
+    internal int? Extra(int thing, int circuit)
+    {
+        if (problem.Closed.Contains(circuit)) return null;
+        var there = circuits[circuit];
+        Span<int> with = stackalloc int[there.Count + 1];
+        for (var i = 0; i < there.Count; i++) with[i] = there[i];
+        with[^1] = thing;
+        if (!problem.Fits(with)) return null;
+        return problem.Cost(with) - costs[circuit] + MoveCost(thing, circuit);
+    }
+
+    /// <summary>What a thing on a circuit of its own costs.</summary>
+    internal int Alone(int thing) => problem.Cost([thing]) + MoveCost(thing, -1);
+
+    internal void Put(int thing, int circuit)
+    {
+        circuits[circuit].Add(thing);
+        on[thing] = circuit;
+        costs[circuit] = problem.Cost(System.Runtime.InteropServices.CollectionsMarshal.AsSpan(circuits[circuit]));
+        Moves += MoveCost(thing, circuit);
+    }
+
+    internal void Take(int thing)
+    {
+        var circuit = on[thing];
+        Moves -= MoveCost(thing, circuit);
+        circuits[circuit].Remove(thing);
+        on[thing] = -1;
+        costs[circuit] = problem.Cost(System.Runtime.InteropServices.CollectionsMarshal.AsSpan(circuits[circuit]));
+    }
+
+    private int MoveCost(int thing, int circuit) => problem.Standing[thing] >= 0 && problem.Standing[thing] != circuit ? problem.Weights.Moved : 0;
+}

@@ -1,0 +1,156 @@
+using System.Collections.Immutable;
+
+namespace Circuitum.Core.Circuits;
+
+/// <summary>
+/// What has to be grouped into circuits: outlets, or lights with their switches, that may share. Hard are the most outlets
+/// and the most load of a circuit; everything else is a cost in cents.
+/// </summary>
+internal sealed record GroupProblem
+{
+    /// <summary>Number of things.</summary>
+    public int Count => Load.Length;
+
+    /// <summary>Cost of cable between two things, make-up at both ends included.</summary>
+    public required int[][] Between { get; init; }
+
+    /// <summary>Cost of cable from the panel to a thing.</summary>
+    public required int[] Home { get; init; }
+
+    /// <summary>Load of each in volt-amperes.</summary>
+    public required int[] Load { get; init; }
+
+    /// <summary>How many outlets each counts for against the most on a circuit.</summary>
+    public required int[] Size { get; init; }
+
+    /// <summary>Room of each.</summary>
+    public required int[] Room { get; init; }
+
+    /// <summary>Storey of each.</summary>
+    public required int[] Storey { get; init; }
+
+    /// <summary>The circuit that each must stay on, or -1.</summary>
+    public required int[] Fixed { get; init; }
+
+    /// <summary>The circuit that each stands on now, or -1; to leave it costs.</summary>
+    public required int[] Standing { get; init; }
+
+    /// <summary>Circuits that are there already; they keep their numbers.</summary>
+    public int Existing { get; init; }
+
+    /// <summary>Circuits that take nothing more, because a person locked them.</summary>
+    public ImmutableHashSet<int> Closed { get; init; } = [];
+
+    /// <summary>Most outlets on a circuit.</summary>
+    public required int MostSize { get; init; }
+
+    /// <summary>Most load on a circuit in volt-amperes.</summary>
+    public required int MostLoad { get; init; }
+
+    /// <summary>How many rooms a circuit may take in before it costs much.</summary>
+    public required int Rooms { get; init; }
+
+    /// <summary>Whether all things of a storey on one circuit make it dark.</summary>
+    public bool Dark { get; init; }
+
+    /// <summary>The weights.</summary>
+    public required Jobs.PlanWeights Weights { get; init; }
+
+    /// <summary>Cost of the things of a storey all hanging on one circuit counts from this many on.</summary>
+    public const int DarkFrom = 5;
+
+    // A box with three cables is full enough, as in the run that is drawn later.
+    private const int MostCables = 3;
+
+    /// <summary>What one circuit costs, its moved outlets apart.</summary>
+    public int Cost(ReadOnlySpan<int> things)
+    {
+        if (things.Length == 0) return 0;
+        return Weights.Circuit + Tree(things) + Mixed(things);
+    }
+
+    /// <summary>Whether a circuit keeps the hard limits.</summary>
+    public bool Fits(ReadOnlySpan<int> things)
+    {
+        int size = 0, load = 0;
+        foreach (var t in things)
+        {
+            size += Size[t];
+            load += Load[t];
+        }
+
+        return size <= MostSize && load <= MostLoad;
+    }
+
+    private int Mixed(ReadOnlySpan<int> things)
+    {
+        ulong rooms = 0, storeys = 0;
+        int size = 0, load = 0;
+        Span<int> seen = stackalloc int[Math.Min(things.Length, 64)];
+        var distinct = 0;
+        foreach (var t in things)
+        {
+            size += Size[t];
+            load += Load[t];
+            storeys |= 1UL << (Storey[t] & 63);
+            if (Room[t] < 64) rooms |= 1UL << Room[t];
+            else if (distinct < seen.Length && !seen[..distinct].Contains(Room[t])) seen[distinct++] = Room[t];
+        }
+
+        var count = System.Numerics.BitOperations.PopCount(rooms) + distinct;
+        var cost = ((count - 1) * Weights.Room) + (Math.Max(0, count - Rooms) * Weights.RoomTooMany) + ((System.Numerics.BitOperations.PopCount(storeys) - 1) * Weights.Storey);
+        var over = Math.Max(size - (MostSize * 4 / 5), 0) + (Math.Max(0, load - (MostLoad * 4 / 5)) / 180);
+        return cost + (over * Weights.Margin);
+    }
+
+    // The home run to the nearest thing, each further one hung on the nearest that can take another cable.
+    private int Tree(ReadOnlySpan<int> things)
+    {
+        var n = things.Length;
+        var head = 0;
+        for (var i = 1; i < n; i++)
+        {
+            if (Home[things[i]] < Home[things[head]]) head = i;
+        }
+
+        var cost = Home[things[head]];
+        if (n == 1) return cost;
+        Span<int> near = stackalloc int[n], from = stackalloc int[n], cables = stackalloc int[n];
+        Span<bool> hung = stackalloc bool[n];
+        hung[head] = true;
+        cables[head] = 1;
+        for (var i = 0; i < n; i++) (near[i], from[i]) = (Between[things[head]][things[i]], head);
+        for (var k = 1; k < n; k++)
+        {
+            var next = -1;
+            for (var i = 0; i < n; i++)
+            {
+                if (!hung[i] && (next < 0 || near[i] < near[next])) next = i;
+            }
+
+            cost += near[next];
+            hung[next] = true;
+            cables[next] = 1;
+            var feeder = from[next];
+            cables[feeder]++;
+            var full = cables[feeder] >= MostCables;
+            var row = Between[things[next]];
+            for (var i = 0; i < n; i++)
+            {
+                if (hung[i]) continue;
+                if (full && from[i] == feeder)
+                {
+                    near[i] = int.MaxValue;
+                    for (var j = 0; j < n; j++)
+                    {
+                        if (hung[j] && cables[j] < MostCables && Between[things[j]][things[i]] < near[i]) (near[i], from[i]) = (Between[things[j]][things[i]], j);
+                    }
+                }
+
+                if (row[things[i]] < near[i]) (near[i], from[i]) = (row[things[i]], next);
+            }
+        }
+
+        return cost;
+    }
+}

@@ -1,0 +1,47 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+
+namespace Circuitum.Core.Jobs;
+
+/// <summary>
+/// What the circuit planner weighs, in cents of labour and material, so that every term can be read and held against a
+/// price. They are estimates that a job may change; none of them is a rule.
+/// </summary>
+public sealed record PlanWeights
+{
+    /// <summary>A foot of cable, pulled and stapled.</summary>
+    public int CableFoot { get; init; } = 140;
+
+    /// <summary>A circuit: its breaker, its space, landing it.</summary>
+    public int Circuit { get; init; } = 5500;
+
+    /// <summary>Each room of a circuit beyond the first.</summary>
+    public int Room { get; init; } = 900;
+
+    /// <summary>Each room beyond the number that the job wants on a circuit.</summary>
+    public int RoomTooMany { get; init; } = 6000;
+
+    /// <summary>Each storey of a circuit beyond the first.</summary>
+    public int Storey { get; init; } = 4000;
+
+    /// <summary>A storey whose lights all hang on one breaker, or a room with all its lights and receptacles on one.</summary>
+    public int Dark { get; init; } = 4000;
+
+    /// <summary>Each outlet by which a circuit passes four fifths of what it may hold: spare capacity for later.</summary>
+    public int Margin { get; init; } = 600;
+
+    /// <summary>Moving an outlet that stands on a circuit already, about 15 ft of cable.</summary>
+    public int Moved { get; init; } = 2100;
+
+    /// <summary>Fields not known to this version.</summary>
+    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+
+    /// <summary>Fewest breakers: a circuit weighs much.</summary>
+    public static PlanWeights FewestBreakers { get; } = new() { Circuit = 30_000, Room = 200, RoomTooMany = 200, Storey = 1500, Dark = 500, Margin = 0 };
+
+    /// <summary>Least wire: only cable and the breaker itself count.</summary>
+    public static PlanWeights LeastWire { get; } = new() { CableFoot = 400, Room = 0, RoomTooMany = 0, Storey = 0, Dark = 0, Margin = 0 };
+
+    /// <summary>Least darkness: small circuits, one room each.</summary>
+    public static PlanWeights LeastDarkness { get; } = new() { Circuit = 2500, Room = 6000, RoomTooMany = 6000, Storey = 12_000, Dark = 20_000, Margin = 600 };
+}
