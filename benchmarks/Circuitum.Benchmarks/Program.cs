@@ -8,6 +8,7 @@ using Circuitum.Core.Jobs;
 using Circuitum.Formats;
 
 if (args is ["quick", ..]) House.Quick();
+else if (args is ["planner", ..]) Circuitum.Benchmarks.PlannerCurve.Run();
 else BenchmarkSwitcher.FromTypes([typeof(House)]).Run(args);
 
 /// <summary>The demo house: analysis, box proposal and circuit plan.</summary>

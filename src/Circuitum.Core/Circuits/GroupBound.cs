@@ -12,22 +12,29 @@ internal static class GroupBound
     /// A lower bound on the cost, in cents. The cables of all circuits with the panel form one tree that spans everything and
     /// meets the panel as often as there are circuits; no such tree is shorter than the shortest one whose panel degree is
     /// at least the least number of circuits. Home runs are made cheaper by a price until enough of them are taken: the
-    /// price times the number is given back, and the best price is looked for.
+    /// price times the number is given back, and the best price is looked for. Rooms that circuits must share come on top.
     /// </summary>
     internal static long Cost(GroupProblem p)
     {
         if (p.Count == 0) return 0;
         var least = LeastCircuits(p);
-        long best = 0;
-        for (var k = least; k <= Math.Min(p.Count, least + 6); k++)
+        var rooms = p.Room.Distinct().Count();
+        var plain = Tree(p, 0).Cost;
+        var best = long.MaxValue;
+        for (var k = least; k <= p.Count; k++)
         {
-            var with = ((long)p.Weights.Circuit * k) + Cable(p, k);
-            best = k == least ? with : Math.Min(best, with);
+            // Home runs are priced only for the numbers of circuits that come into question; beyond, the plain tree does.
+            var cable = k <= least + 8 ? Cable(p, k) : plain;
+            best = Math.Min(best, ((long)p.Weights.Circuit * k) + cable + Rooms(p, rooms, k));
         }
 
-        // More circuits than looked at cost at least their fixed part and the plain spanning tree.
-        return Math.Min(best, ((long)p.Weights.Circuit * (least + 7)) + Tree(p, 0).Cost);
+        return best;
     }
+
+    // However rooms are shared out, all circuits together take in each room at least once; what passes four fifths is spread at best.
+    private static long Rooms(GroupProblem p, int rooms, int circuits) =>
+        ((long)p.Weights.Room * Math.Max(0, rooms - circuits)) + ((long)p.Weights.RoomTooMany * Math.Max(0, rooms - (circuits * p.Rooms)))
+        + ((long)p.Weights.Margin * Math.Max(0, p.Size.Sum() - (circuits * (p.MostSize * 4 / 5))));
 
     private static long Cable(GroupProblem p, int degree)
     {

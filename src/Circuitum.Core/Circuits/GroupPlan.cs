@@ -96,6 +96,48 @@ internal sealed class GroupPlan
         return problem.Cost(with) - costs[circuit] + MoveCost(thing, circuit);
     }
 
+    /// <summary>
+    /// About what it would cost more, without working the cable out anew: the thing hangs on its nearest neighbour, or
+    /// becomes the first one. Quick, and near enough to choose by; what counts is worked out when it is put.
+    /// </summary>
+    internal int? Guess(int thing, int circuit)
+    {
+        if (problem.Closed.Contains(circuit)) return null;
+        var there = System.Runtime.InteropServices.CollectionsMarshal.AsSpan(circuits[circuit]);
+        if (there.Length == 0) return Extra(thing, circuit);
+        var row = problem.Between[thing];
+        int size = problem.Size[thing], load = problem.Load[thing], nearest = int.MaxValue, head = there[0];
+        Span<int> with = stackalloc int[there.Length + 1];
+        for (var i = 0; i < there.Length; i++)
+        {
+            var t = there[i];
+            with[i] = t;
+            size += problem.Size[t];
+            load += problem.Load[t];
+            if (row[t] < nearest) nearest = row[t];
+            if (problem.Home[t] < problem.Home[head]) head = t;
+        }
+
+        if (size > problem.MostSize || load > problem.MostLoad) return null;
+        with[^1] = thing;
+        var first = problem.Home[thing] < problem.Home[head] ? problem.Home[thing] - problem.Home[head] + row[head] : int.MaxValue;
+        return Math.Min(nearest, first) + problem.Mixed(with) - problem.Mixed(there) + MoveCost(thing, circuit);
+    }
+
+    /// <summary>What it would cost more to have several things together on a circuit; none when they do not fit.</summary>
+    internal int? Extra(int[] block, int circuit)
+    {
+        if (problem.Closed.Contains(circuit)) return null;
+        var there = circuits[circuit];
+        Span<int> with = stackalloc int[there.Count + block.Length];
+        for (var i = 0; i < there.Count; i++) with[i] = there[i];
+        block.CopyTo(with[there.Count..]);
+        return problem.Fits(with) ? problem.Cost(with) - costs[circuit] + block.Sum(t => MoveCost(t, circuit)) : null;
+    }
+
+    /// <summary>What several things on a circuit of their own cost; none when they are too many for one.</summary>
+    internal int? Alone(int[] block) => problem.Fits(block) ? problem.Cost(block) + block.Sum(t => MoveCost(t, -1)) : null;
+
     /// <summary>What a thing on a circuit of its own costs.</summary>
     internal int Alone(int thing) => problem.Cost([thing]) + MoveCost(thing, -1);
 

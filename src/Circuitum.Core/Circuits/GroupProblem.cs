@@ -82,8 +82,10 @@ internal sealed record GroupProblem
         return size <= MostSize && load <= MostLoad;
     }
 
-    private int Mixed(ReadOnlySpan<int> things)
+    /// <summary>The part of a circuit's cost that does not hang on its cable: rooms, storeys, spare capacity.</summary>
+    public int Mixed(ReadOnlySpan<int> things)
     {
+        if (things.Length == 0) return 0;
         ulong rooms = 0, storeys = 0;
         int size = 0, load = 0;
         Span<int> seen = stackalloc int[Math.Min(things.Length, 64)];

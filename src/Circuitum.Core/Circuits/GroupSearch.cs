@@ -8,6 +8,9 @@ namespace Circuitum.Core.Circuits;
 internal sealed class GroupSearch
 {
     private const int Nearest = 14;
+
+    // Up to here the first plan is tried outlet by outlet as well.
+    private const int FewEnough = 150;
     private readonly GroupProblem problem;
     private readonly int[][] near;
     private uint seed;
@@ -24,7 +27,7 @@ internal sealed class GroupSearch
     }
 
     /// <summary>Rounds of search that are worth while for a number of things.</summary>
-    internal static int Rounds(int count) => count switch { <= 1 => 0, <= 30 => 4000, <= 150 => 9000, <= 300 => 14_000, _ => 12_000 };
+    internal static int Rounds(int count) => count switch { <= 1 => 0, <= 30 => 3000, <= 150 => 12_000, <= 300 => 24_000, _ => 30_000 };
 
     /// <summary>A good plan at once: everything that is loose, the one first that would regret most to wait.</summary>
     internal GroupPlan First()
@@ -35,8 +38,12 @@ internal sealed class GroupSearch
             if (plan.Of(t) < 0 && problem.Standing[t] >= 0 && plan.Extra(t, problem.Standing[t]) is not null) plan.Put(t, problem.Standing[t]);
         }
 
-        Fill(plan, [.. Enumerable.Range(0, problem.Count).Where(t => plan.Of(t) < 0)], regret: problem.Count <= 300);
-        return plan;
+        var loose = Enumerable.Range(0, problem.Count).Where(t => plan.Of(t) < 0).ToList();
+        var byRoom = plan.Copy();
+        Fill(byRoom, [.. loose], regret: true, rooms: true);
+        if (loose.Count > FewEnough) return byRoom;
+        Fill(plan, loose, regret: true);
+        return byRoom.Cost() < plan.Cost() ? byRoom : plan;
     }
 
     /// <summary>A better plan within a number of rounds.</summary>
@@ -48,28 +55,102 @@ internal sealed class GroupSearch
         if (movable.Length < 2) return best;
         var now = start.Copy();
         var nowCost = bestCost;
+        var stale = 0;
         for (var round = 0; round < rounds && !cancel.IsCancellationRequested; round++)
         {
             var next = now.Copy();
             var loose = TakeOut(next, movable);
-            Fill(next, loose, regret: (Random() & 1) == 0, noise: (Random() & 3) == 0);
+            Fill(next, loose, regret: (Random() & 1) == 0, noise: (Random() & 3) == 0, rooms: loose.Count > 3 && (Random() & 1) == 0);
             var cost = next.Cost();
 
             // A plan a little dearer is taken for a while, less and less so.
             var slack = bestCost * (rounds - round) / rounds / 60;
             if (cost < nowCost || cost <= bestCost + slack) (now, nowCost) = (next, cost);
-            if (cost < bestCost) (best, bestCost) = (next.Copy(), cost);
-            else if (nowCost > bestCost + slack) (now, nowCost) = (best.Copy(), bestCost);
+            if (cost < bestCost)
+            {
+                (best, bestCost) = (next.Copy(), cost);
+                stale = 0;
+            }
+            else if (nowCost > bestCost + slack || ++stale == rounds / 6)
+            {
+                // Stuck: from the best again, by single moves and swaps first.
+                best = Polish(best, movable);
+                (bestCost, stale) = (best.Cost(), 0);
+                (now, nowCost) = (best.Copy(), bestCost);
+            }
         }
 
-        return best;
+        return Polish(best, movable);
+    }
+
+    // Single moves to another circuit or a new one, swaps of neighbours, and two circuits made one, while any of it saves.
+    private GroupPlan Polish(GroupPlan start, int[] movable)
+    {
+        var plan = start.Copy();
+        var cost = plan.Cost();
+        for (var better = true; better;)
+        {
+            better = false;
+            foreach (var t in movable)
+            {
+                var home = plan.Of(t);
+                foreach (var to in Candidates(plan, t).Append(-1).ToList())
+                {
+                    if (to == home) continue;
+                    plan.Take(t);
+                    var circuit = to < 0 ? plan.Open() : to;
+                    if (plan.Extra(t, circuit) is not null)
+                    {
+                        plan.Put(t, circuit);
+                        if (plan.Cost() is var now && now < cost)
+                        {
+                            (cost, home, better) = (now, circuit, true);
+                            continue;
+                        }
+
+                        plan.Take(t);
+                    }
+
+                    plan.Put(t, home);
+                }
+
+                foreach (var other in near[t].Where(o => problem.Fixed[o] < 0 && plan.Of(o) != plan.Of(t) && !problem.Closed.Contains(plan.Of(o))))
+                {
+                    var (a, b) = (plan.Of(t), plan.Of(other));
+                    plan.Take(t);
+                    plan.Take(other);
+                    if (plan.Extra(t, b) is not null)
+                    {
+                        plan.Put(t, b);
+                        if (plan.Extra(other, a) is not null)
+                        {
+                            plan.Put(other, a);
+                            if (plan.Cost() is var now && now < cost)
+                            {
+                                (cost, better) = (now, true);
+                                continue;
+                            }
+
+                            plan.Take(other);
+                        }
+
+                        plan.Take(t);
+                    }
+
+                    plan.Put(t, a);
+                    plan.Put(other, b);
+                }
+            }
+        }
+
+        return plan;
     }
 
     private List<int> TakeOut(GroupPlan plan, int[] movable)
     {
         var loose = new List<int>();
         var centre = movable[Random() % (uint)movable.Length];
-        switch (Random() % 5)
+        switch (Random() % 6)
         {
             case 0:
                 AddCircuit(plan.Of(centre));
@@ -82,6 +163,11 @@ internal sealed class GroupSearch
                 AddCircuit(plan.Of(centre));
                 var other = near[centre].Select(plan.Of).FirstOrDefault(c => c >= 0 && c != plan.Of(centre), -1);
                 if (other >= 0) AddCircuit(other);
+                break;
+            case 3:
+                // A room and the rooms beside it.
+                var rooms = near[centre].Select(t => problem.Room[t]).Distinct().Take(3).Append(problem.Room[centre]).ToHashSet();
+                foreach (var t in movable.Where(t => rooms.Contains(problem.Room[t]))) loose.Add(t);
                 break;
             default:
                 var most = 2 + (int)(Random() % 9);
@@ -100,67 +186,94 @@ internal sealed class GroupSearch
         }
     }
 
-    // Puts loose things on circuits, each where it costs least; with regret the one first whose second choice is worst.
-    private void Fill(GroupPlan plan, List<int> loose, bool regret, bool noise = false)
+    // Puts loose things on circuits, each where it costs least; with regret the one first whose second choice is worst. By
+    // rooms, what is loose of a room goes together: a room's first outlet alone would shy from the price of a further room.
+    private void Fill(GroupPlan plan, List<int> loose, bool regret, bool noise = false, bool rooms = false)
     {
         loose.Sort();
-        var choices = loose.ToDictionary(t => t, t => Best(plan, t, noise));
-        while (loose.Count > 0)
+        var waiting = Blocks(loose, rooms).Select(block => new Wish(block, plan.Alone(block) ?? int.MaxValue, Candidates(plan, block).Select(c => (c, Cost(plan, block, c, noise))).ToList())).ToList();
+        while (waiting.Count > 0)
         {
-            var next = loose[0];
-            if (regret)
+            var next = waiting[0];
+            foreach (var w in waiting)
             {
-                foreach (var t in loose)
-                {
-                    if (choices[t].Regret > choices[next].Regret) next = t;
-                }
-            }
-            else
-            {
-                foreach (var t in loose)
-                {
-                    if (choices[t].Cost < choices[next].Cost) next = t;
-                }
+                if (regret ? w.Regret > next.Regret : w.Cost < next.Cost) next = w;
             }
 
-            var to = choices[next].Circuit;
+            var to = next.Circuit;
             if (to < 0) to = plan.Open();
-            plan.Put(next, to);
-            loose.Remove(next);
+            foreach (var t in next.Things) plan.Put(t, to);
+            waiting.Remove(next);
 
-            // Only what looked at this circuit, or is near enough to want it now, looks again.
-            foreach (var t in loose)
-            {
-                var (circuit, second, _, _) = choices[t];
-                if (circuit == to || second == to || near[t].Contains(next)) choices[t] = Best(plan, t, noise);
-            }
+            // Only the circuit that just grew looks different now.
+            foreach (var w in waiting) w.Look(to, Cost(plan, w.Things, to, noise), near[w.Things[0]].Contains(next.Things[0]));
         }
     }
 
-    private (int Circuit, int Second, int Cost, int Regret) Best(GroupPlan plan, int thing, bool noise)
+    private IEnumerable<int[]> Blocks(List<int> loose, bool rooms) => !rooms
+        ? loose.Select(t => new[] { t })
+        : loose.GroupBy(t => problem.Room[t]).SelectMany(g => problem.Fits(g.ToArray()) ? [g.ToArray()] : g.Chunk(Math.Max(1, problem.MostSize)).ToArray());
+
+    private int Cost(GroupPlan plan, int[] block, int circuit, bool noise) =>
+        (block.Length == 1 ? plan.Guess(block[0], circuit) : plan.Extra(block, circuit)) is { } cost ? cost + (noise ? (int)(Random() % 400) : 0) : int.MaxValue;
+
+    // A loose thing with the circuits that come into question and what each would cost.
+    private sealed class Wish
     {
-        var alone = plan.Alone(thing);
-        var (circuit, second, cost, other) = (-1, -1, alone, int.MaxValue);
-        foreach (var c in Candidates(plan, thing))
+        private readonly List<(int Circuit, int Cost)> choices;
+        private readonly int alone;
+
+        internal Wish(int[] things, int alone, List<(int, int)> choices)
         {
-            if (plan.Extra(thing, c) is not { } extra) continue;
-            if (noise) extra += (int)(Random() % 400);
-            if (extra < cost) (circuit, second, other, cost) = (c, circuit, cost, extra);
-            else if (extra < other) (second, other) = (c, extra);
+            Things = things;
+            this.alone = alone;
+            this.choices = choices;
+            Settle();
         }
 
-        return (circuit, second, cost, other == int.MaxValue ? 0 : other - cost);
+        internal int[] Things { get; }
+
+        internal int Circuit { get; private set; }
+
+        internal int Cost { get; private set; }
+
+        internal int Regret { get; private set; }
+
+        internal void Look(int circuit, int cost, bool isNear)
+        {
+            var at = choices.FindIndex(c => c.Circuit == circuit);
+            if (at >= 0) choices[at] = (circuit, cost);
+            else if (isNear) choices.Add((circuit, cost));
+            else return;
+            Settle();
+        }
+
+        private void Settle()
+        {
+            var second = int.MaxValue;
+            (Circuit, Cost) = (-1, alone);
+            foreach (var (circuit, cost) in choices)
+            {
+                if (cost < Cost) (Circuit, Cost, second) = (circuit, cost, Cost);
+                else if (cost < second) second = cost;
+            }
+
+            Regret = second == int.MaxValue ? 0 : second - Cost;
+        }
     }
 
     // The circuits of its neighbours, and those of the job that are still empty or that it stood on.
-    private List<int> Candidates(GroupPlan plan, int thing)
+    private List<int> Candidates(GroupPlan plan, params int[] things)
     {
         var found = new List<int>(8);
-        if (problem.Standing[thing] >= 0) found.Add(problem.Standing[thing]);
-        foreach (var t in near[thing])
+        foreach (var thing in things)
         {
-            var c = plan.Of(t);
-            if (c >= 0 && !found.Contains(c)) found.Add(c);
+            if (problem.Standing[thing] >= 0 && !found.Contains(problem.Standing[thing])) found.Add(problem.Standing[thing]);
+            foreach (var t in near[thing])
+            {
+                var c = plan.Of(t);
+                if (c >= 0 && !found.Contains(c)) found.Add(c);
+            }
         }
 
         if (plan.Circuits.Count <= 12)
