@@ -27,7 +27,7 @@ internal static class BoxMarks
             var picked = view.Selected == $"box:{box.Id}" || (circuit is not null && view.Selected == $"circuit:{circuit.Number}");
             var wrong = subjects.Contains($"box:{box.Id}");
             w.WriteStartElement("g");
-            w.WriteAttributeString("class", $"mark by-{box.By.ToString().ToLowerInvariant()}{(picked ? " picked" : "")}{(wrong ? " wrong" : "")}");
+            w.WriteAttributeString("class", $"mark by-{box.By.ToString().ToLowerInvariant()}{(picked ? " picked" : "")}{(wrong ? " wrong" : "")}{(view.Without?.Dead.Contains(box.Id) == true ? " dead" : "")}");
             w.WriteAttributeString("data-pick", $"box:{box.Id}");
             w.WriteAttributeString("data-box", box.Id);
             w.WriteAttributeString("transform", $"translate({PlanSvg.N(x)} {PlanSvg.N(y)})");
@@ -37,8 +37,10 @@ internal static class BoxMarks
             w.WriteStartElement("g");
             w.WriteAttributeString("class", "glyph");
             PlanSvg.Shape(w, "circle", "hit", ("r", "9"));
+            if (view.Changed?.Contains(box.Id) == true) PlanSvg.Shape(w, "circle", "changed", ("r", "10"));
             Symbol(w, a, box, 0, 0);
             if (view.Stage == PlanStage.Circuits && circuit is not null) Tag(w, box, shape, circuit.Number, 0, 0);
+            if (view.Without?.Dead.Contains(box.Id) == true) PlanSvg.Shape(w, "path", "off", ("d", "M-7 -7L7 7M7 -7L-7 7"));
             if (wrong) PlanSvg.Text(w, "tag stop", 7, -5, 9, "!");
             if (box.Held is not null) PlanSvg.Text(w, "tag held", -8, -5, 8, "H");
             w.WriteEndElement();

@@ -45,7 +45,8 @@ internal static class PlanHouse
         var key = $"room:{room.Room.Id}";
         var open = room.Room.Kind.OpenAir();
         var traced = view.Pictures.Length > 0 && a.Job.Underlays.Any(u => u.Storey == view.Storey) ? " traced" : "";
-        Shape(w, "polygon", $"floor{(open ? " outdoors rail" : "")}{traced}{Picked(view, key)}", ("points", Points(room)), ("data-pick", key));
+        var dark = view.Without is not { } without ? "" : without.NoPower.Any(r => r.Id == room.Room.Id) ? " unlit dead" : without.NoLight.Any(r => r.Id == room.Room.Id) ? " unlit" : "";
+        Shape(w, "polygon", $"floor{(open ? " outdoors rail" : "")}{traced}{dark}{Picked(view, key)}", ("points", Points(room)), ("data-pick", key));
     }
 
     // A wall is drawn by what is left between floors; this is where it is picked and dragged.

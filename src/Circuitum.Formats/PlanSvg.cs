@@ -33,7 +33,9 @@ public enum PlanStage
 /// <param name="StandAlone">Carries its own styles, for a file.</param>
 /// <param name="Pictures">Address before a traced picture's name; empty leaves the picture out.</param>
 /// <param name="Only">Shows just this room with what stands right around it; empty shows the storey.</param>
-public sealed record PlanView(string Storey, PlanStage Stage, string Selected = "", bool StandAlone = false, string Pictures = "", string Only = "");
+/// <param name="Without">Shows the house without this, or none.</param>
+/// <param name="Changed">Boxes to ring, or none.</param>
+public sealed record PlanView(string Storey, PlanStage Stage, string Selected = "", bool StandAlone = false, string Pictures = "", string Only = "", Outage? Without = null, IReadOnlySet<string>? Changed = null);
 
 /// <summary>Draws a storey to scale as SVG, one unit an inch. All text from the job is written as text.</summary>
 public static class PlanSvg

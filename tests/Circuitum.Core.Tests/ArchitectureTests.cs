@@ -46,6 +46,16 @@ public partial class ArchitectureTests
         }
     }
 
+    [Fact]
+    public void The_list_of_checked_rules_is_what_the_checks_name()
+    {
+        var named = Directory.GetFiles(Path.Combine(Core(), "Checks"), "*.cs").Where(f => Path.GetFileName(f) != "Check.cs")
+            .Concat(Directory.GetFiles(Path.Combine(Core(), "Loads"), "LoadLimits.cs"))
+            .SelectMany(f => Named().Matches(File.ReadAllText(f)).Select(m => m.Groups[1].Value)).ToHashSet();
+        Checks.CheckList.Checked.Order().ShouldBe(named.Order());
+        Checks.CheckList.LeftToTheInspector.ShouldAllBe(r => CodeLibrary.Edition("us-2023").Rules.ContainsKey(r) && !named.Contains(r));
+    }
+
     [GeneratedRegex(@"^using Circuitum\.Core\.(\w+);", RegexOptions.Multiline)]
     private static partial Regex Using();
 

@@ -194,4 +194,40 @@ public sealed class BoxWebTests : WebHouse
             Analyzer.Analyze(bent).Findings.Where(f => f.RuleId.StartsWith("box.", StringComparison.Ordinal) && f.Fix is not null).ShouldBeEmpty();
         }
     }
+
+    [Fact]
+    public async Task Plans_are_compared_and_one_is_taken_and_the_house_is_seen_without_a_breaker()
+    {
+        await Proposed();
+        const string Circuits = "/jobs/gull-cottage/circuits?storey=ground";
+        Alert(Parse(await (await Post(Circuits, ("do", "plan-circuits"))).Content.ReadAsStringAsync())).ShouldBe("");
+        var plans = Parse(await Web.GetStringAsync("/jobs/gull-cottage/plans"));
+        plans.QuerySelectorAll(".columns section").Length.ShouldBe(5);
+        plans.QuerySelectorAll(".small-plan svg").Length.ShouldBe(5);
+        var form = plans.QuerySelectorAll("form")[^1].QuerySelectorAll("input[name]").ToDictionary(i => i.GetAttribute("name")!, i => i.GetAttribute("value") ?? "");
+        var taken = await Web.PostAsync("/jobs/gull-cottage/plans", new FormUrlEncodedContent(form));
+        taken.RequestMessage!.RequestUri!.AbsolutePath.ShouldEndWith("/circuits");
+        (await taken.Content.ReadAsStringAsync()).ShouldContain("Undo take plan");
+        Parse(await (await Web.PostAsync("/jobs/gull-cottage/plans", new FormUrlEncodedContent(form))).Content.ReadAsStringAsync()).QuerySelector("[role=alert]")!.TextContent.ShouldContain("changed meanwhile");
+        var lights = (await Stored()).Decisions.Circuits.First(c => c.Purpose == CircuitPurpose.Lighting);
+        var dark = Parse(await Web.GetStringAsync($"{Circuits}&pick=circuit:{lights.Number}&dark=circuit:{lights.Number}"));
+        dark.QuerySelectorAll(".mark.dead").Length.ShouldBe(lights.Boxes.Length);
+        dark.QuerySelectorAll(".floor.unlit").Length.ShouldBeGreaterThan(0);
+        dark.Body!.TextContent.ShouldContain("What goes dark");
+        Parse(await Web.GetStringAsync($"{Circuits}&dark=circuit:999")).QuerySelectorAll(".mark.dead").ShouldBeEmpty();
+        Alert(Parse(await (await Post(Circuits, ("do", "lock-circuit"), ("circuit", $"{lights.Number}"), ("locked", "yes"))).Content.ReadAsStringAsync())).ShouldBe("");
+        (await Stored()).Decisions.Circuits.Single(c => c.Number == lights.Number).Locked.ShouldBeTrue();
+        Alert(Parse(await (await Post(Circuits, ("do", "merge-circuits"), ("circuit", $"{lights.Number}"), ("into", "1"))).Content.ReadAsStringAsync())).ShouldContain("locked");
+        (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=why&key=plan")).ShouldContain("No division is cheaper than");
+    }
+
+    [Fact]
+    public async Task The_rules_page_lists_every_rule_in_every_edition()
+    {
+        var page = Parse(await Web.GetStringAsync("/rules"));
+        page.QuerySelectorAll("tbody tr").Length.ShouldBe(Circuitum.Core.Codes.CodeLibrary.Edition("us-2023").Rules.Count);
+        page.GetElementById("protect.sump")!.TextContent.ShouldContain("not in force");
+        page.GetElementById("switch.neutral")!.TextContent.ShouldContain("left to the inspector");
+        page.GetElementById("box.wall")!.TextContent.ShouldContain("checked");
+    }
 }

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Circuits;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Geometry;
@@ -99,6 +100,8 @@ public sealed record JobAnalysis
             return new("Planned load", $"{load.Load}") { Formula = load.Continuous ? "continuous: counts at 125 percent for wire and breaker" : "", Because = load.Source };
         }
 
+        if (key == "plan") return PlanExplain.OfPlan(House);
+        if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".circuit", StringComparison.Ordinal)) return PlanExplain.OfBox(House, key[4..^8]);
         if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".fill", StringComparison.Ordinal) && Specs.GetValueOrDefault(key[4..^5])?.Fill is { } fill) return fill.Derivation;
         if (key.StartsWith("room.", StringComparison.Ordinal) && key.EndsWith(".area", StringComparison.Ordinal) && Job.RoomById(key[5..^5]) is { } room)
         {

@@ -22,6 +22,20 @@ public static class CheckList
         new PanelChecks(), new ServiceChecks(), new Nameplates(),
     ];
 
+    /// <summary>The rules whose breach gives a finding.</summary>
+    public static ImmutableHashSet<string> Checked { get; } =
+    [
+        "appliance.assumed", "box.accessory", "box.alarm", "box.alarmPlace", "box.appliance", "box.basement", "box.bathroom", "box.closer", "box.closet", "box.counter",
+        "box.door", "box.equipmentLight", "box.fan", "box.foyer", "box.garage", "box.hallway", "box.held", "box.hvac", "box.island", "box.laundry", "box.light", "box.outdoor",
+        "box.outsideDoor", "box.rating", "box.stairs", "box.switchReach", "box.tub", "box.volume", "box.wall", "box.wet", "circuit.bathroom", "circuit.count", "circuit.dark",
+        "circuit.garage", "circuit.generalCount", "circuit.half", "circuit.individual", "circuit.laundry", "circuit.overload", "circuit.plugIn", "circuit.smallAppliance",
+        "circuit.unassigned", "panel.family", "panel.handle", "panel.label", "panel.legs", "panel.place", "panel.space", "panel.spaces", "panel.spare", "plan.door", "plan.gap",
+        "plan.overlap", "plan.swing", "protect.missing", "protect.reach", "service.size", "wire.drop", "wire.hvac", "wire.nonMotor", "wire.range", "wire.size",
+    ];
+
+    /// <summary>The rules that the product only names: nobody but the inspector looks at them.</summary>
+    public static ImmutableHashSet<string> LeftToTheInspector { get; } = ["switch.neutral"];
+
     /// <summary>All findings, gravest first, then by rule and place.</summary>
     public static ImmutableArray<Finding> Run(JobAnalysis analysis) =>
         [.. All.SelectMany(c => c.Find(analysis)).OrderBy(f => f.Severity).ThenBy(f => f.RuleId, StringComparer.Ordinal).ThenBy(f => f.Sentence, StringComparer.Ordinal)];

@@ -82,6 +82,43 @@ public sealed record RemoveCircuit(int Number) : JobCommand("remove circuit")
         : CommandResult.Refuse($"There is no circuit {Number}.");
 }
 
+/// <summary>Locks a circuit, so that the planner adds nothing and takes nothing away, or opens it again.</summary>
+/// <param name="Number">The circuit.</param>
+/// <param name="Locked">Lock it.</param>
+public sealed record LockCircuit(int Number, bool Locked) : JobCommand(Locked ? "lock circuit" : "unlock circuit")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job) => job.Decisions.Circuits.FirstOrDefault(c => c.Number == Number) is { } circuit
+        ? CommandResult.Checked(job with { Decisions = job.Decisions with { Circuits = job.Decisions.Circuits.Replace(circuit, circuit with { Locked = Locked }) } })
+        : CommandResult.Refuse($"There is no circuit {Number}.");
+}
+
+/// <summary>Puts all of one circuit on another; its breaker goes.</summary>
+/// <param name="From">The circuit that goes.</param>
+/// <param name="Into">The circuit that stays.</param>
+public sealed record MergeCircuits(int From, int Into) : JobCommand("merge circuits")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        if (From == Into) return CommandResult.Refuse("Choose another circuit to merge with.");
+        if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == From) is not { } from) return CommandResult.Refuse($"There is no circuit {From}.");
+        if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == Into) is not { } into) return CommandResult.Refuse($"There is no circuit {Into}.");
+        if (from.Locked || into.Locked) return CommandResult.Refuse($"Circuit {(from.Locked ? From : Into)} is locked. Unlock it first.");
+        var merged = into with { Boxes = [.. into.Boxes, .. from.Boxes.Select(b => b with { By = Maker.Person })] };
+        var circuits = job.Decisions.Circuits.Remove(from).Replace(into, merged);
+        return CommandResult.Checked(Planner.PlanSpaces(job with { Decisions = job.Decisions with { Circuits = circuits, Spaces = job.Decisions.Spaces.RemoveAll(s => s.Circuit == From) } }));
+    }
+}
+
+/// <summary>Takes a whole plan with an aim, as the comparison shows it.</summary>
+/// <param name="Aim">The aim's name.</param>
+public sealed record TakePlan(string Aim) : JobCommand("take plan")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job) => PlanChoices.Aims.Where(a => a.Name == Aim).Select(a => CommandResult.Checked(PlanChoices.Plan(job, a.Weights))).FirstOrDefault() ?? CommandResult.Refuse("There is no such plan.");
+}
+
 /// <summary>Changes what a person may set on a circuit.</summary>
 /// <param name="Number">The circuit.</param>
 /// <param name="Label">Text for the directory; empty goes back to the written one.</param>

@@ -79,6 +79,8 @@ public static partial class JobRules
         Range("preferences.wastePercent", p.WastePercent, 0, 100, problems);
         Range("preferences.sparePercent", p.SparePercent, 0, 80, problems);
         if (p.TerminationC is not (60 or 75)) problems.Add(new("preferences.terminationC", "Terminals are rated 60 or 75 C."));
+        foreach (var (name, weight) in new[] { ("cableFoot", p.Weights.CableFoot), ("circuit", p.Weights.Circuit), ("room", p.Weights.Room), ("roomTooMany", p.Weights.RoomTooMany), ("storey", p.Weights.Storey), ("dark", p.Weights.Dark), ("margin", p.Weights.Margin), ("moved", p.Weights.Moved) })
+            Range($"preferences.weights.{name}", weight, 0, 1_000_000, problems);
         if (p.ReceptacleReach is { } reach) Range("preferences.receptacleReach", reach, Length.Feet(1), Length.Feet(6), problems);
         Range("preferences.switchReach", p.SwitchReach, Length.Feet(3), Length.Feet(30), problems);
         Range("preferences.recessedSpacing", p.RecessedSpacing, Length.Feet(2), Length.Feet(12), problems);

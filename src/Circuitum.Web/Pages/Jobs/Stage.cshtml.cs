@@ -33,6 +33,12 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
     /// <summary>The storey that is shown.</summary>
     [BindProperty(SupportsGet = true)] public string Storey { get; set => field = value ?? ""; } = "";
 
+    /// <summary>What is switched off to see the house without it, or empty.</summary>
+    [BindProperty(SupportsGet = true)] public string Dark { get; set => field = value ?? ""; } = "";
+
+    /// <summary>The house without it.</summary>
+    public Outage? Without => Dark.Length > 0 ? Outage.Of(A, Dark) : null;
+
     /// <summary>The open job.</summary>
     public OpenJob Open { get; private set; } = null!;
 
@@ -177,9 +183,9 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
     private void DrawPlan()
     {
         var pictures = Under is { } under && Open.Pictures.Contains(under.Picture) ? $"/jobs/{Id}/pictures/" : "";
-        var view = new PlanView(Storey, Stage switch { "boxes" => PlanStage.Boxes, "circuits" or "findings" => PlanStage.Circuits, _ => PlanStage.Rooms }, Pick, Pictures: pictures);
+        var view = new PlanView(Storey, Stage switch { "boxes" => PlanStage.Boxes, "circuits" or "findings" => PlanStage.Circuits, _ => PlanStage.Rooms }, Pick, Pictures: pictures, Without: Without);
         var shown = Request.IsHtmx() ? Uri.UnescapeDataString(Request.Headers["X-Drawn"].ToString()) : "";
-        (Plan, var part) = drawn.Answer(Id, shown, $"{Open.Stored.Stamp}|{Stage}|{Storey}|{Pick}", PlanSvg.Parts(A, view));
+        (Plan, var part) = drawn.Answer(Id, shown, $"{Open.Stored.Stamp}|{Stage}|{Storey}|{Pick}{(Dark.Length > 0 ? $"|{Dark}" : "")}", PlanSvg.Parts(A, view));
         if (part) Response.Headers["X-Plan"] = "part";
     }
 

@@ -1,0 +1,37 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Jobs;
+
+namespace Circuitum.Core.Analysis;
+
+/// <summary>The house when a breaker is off, or when a box in the middle of a circuit opens.</summary>
+/// <param name="What">What is off, in words.</param>
+/// <param name="Dead">The boxes without power.</param>
+/// <param name="NoLight">Rooms that had light and have none.</param>
+/// <param name="NoPower">Rooms in which nothing works any more.</param>
+public sealed record Outage(string What, ImmutableHashSet<string> Dead, ImmutableArray<Room> NoLight, ImmutableArray<Room> NoPower)
+{
+    /// <summary>What goes dark with a subject, or none when it is not one that can be switched off.</summary>
+    /// <param name="a">The analysis.</param>
+    /// <param name="subject"><c>circuit:N</c> for its breaker, <c>box:ID</c> for the device in a box or the cable to it.</param>
+    public static Outage? Of(JobAnalysis a, string subject)
+    {
+        switch (subject.Split(':'))
+        {
+            case ["circuit", var number] when int.TryParse(number, out var n) && a.CircuitByNumber(n) is { } circuit:
+                return Of(a, $"breaker {n}, {circuit.Label}", [.. circuit.Boxes.Select(b => b.Id)]);
+            case ["box", var id] when a.Boxes.ContainsKey(id) && a.CircuitOf(id) is { } circuit:
+                return Of(a, $"the device in {id}, or the cable to it, on circuit {circuit.Number}", circuit.Run.Through(id));
+            default:
+                return null;
+        }
+    }
+
+    private static Outage Of(JobAnalysis a, string what, ImmutableHashSet<string> dead)
+    {
+        var byRoom = a.Job.Decisions.Boxes.Where(b => !b.Outside && b.Kind is BoxKind.Light or BoxKind.Receptacle or BoxKind.Appliance).ToLookup(b => b.Room);
+        bool All(Room room, Func<Box, bool> which) => byRoom[room.Id].Where(which).ToList() is { Count: > 0 } boxes && boxes.All(b => dead.Contains(b.Id));
+        return new(what, dead,
+            [.. a.Job.Rooms.Where(r => All(r, b => b.Kind == BoxKind.Light))],
+            [.. a.Job.Rooms.Where(r => All(r, _ => true))]);
+    }
+}

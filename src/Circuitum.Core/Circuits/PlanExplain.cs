@@ -1,0 +1,80 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Explain;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Routing;
+
+namespace Circuitum.Core.Circuits;
+
+/// <summary>Says what the division into general circuits costs, what it cannot be cheaper than, and why a box is where it is.</summary>
+public static class PlanExplain
+{
+    /// <summary>The cost of the general circuits term by term, with the bound and the gap to it.</summary>
+    public static Derivation OfPlan(HouseShape house)
+    {
+        var groups = Groups(house);
+        var total = 0L;
+        var steps = ImmutableArray.CreateBuilder<Derivation>();
+        foreach (var g in groups.Where(g => g.Problem.Count > 0))
+        {
+            var plan = g.Now();
+            var (cost, bound) = (plan.Cost(), GroupBound.Cost(g.Problem));
+            total += cost;
+            var circuits = plan.Circuits.Select((c, i) => (Things: c.ToArray(), Number: i < g.Numbers.Length ? g.Numbers[i] : 0)).Where(c => c.Things.Length > 0).ToList();
+            var mixed = circuits.Sum(c => (long)g.Problem.Mixed(c.Things));
+            var fixedPart = (long)circuits.Count * g.Problem.Weights.Circuit;
+            steps.Add(new(g.Purpose == CircuitPurpose.Lighting ? "Lights" : g.Purpose == CircuitPurpose.Mixed ? "Lights and receptacles" : "Receptacles", Money(cost))
+            {
+                Formula = $"{circuits.Count} circuits {Money(fixedPart)} + cable {Money(cost - fixedPart - mixed - plan.DarkCost())} + rooms, storeys and spare {Money(mixed)} + dark storeys {Money(plan.DarkCost())}",
+                Because = $"No division is cheaper than {Money(bound)}, so this one is at most {(bound > 0 ? 100.0 * (cost - bound) / bound : 0):0.0} percent over the best; the least number of circuits is {GroupBound.LeastCircuits(g.Problem)}.",
+                Steps = [.. circuits.OrderBy(c => c.Number).Select(c => Derivation.Fact($"Circuit {c.Number}", Money(g.Problem.Cost(c.Things))))],
+            });
+        }
+
+        return new("Cost of the general circuits, as the planner weighs it", Money(total)) { Because = "Cents of labour and material by the job's weights: an estimate to compare plans with, not a price.", Citation = "practice", Steps = steps.ToImmutable() };
+    }
+
+    /// <summary>Why a box is on its circuit: what every other circuit of its kind would cost more, or what forbids it. None for a box that is not divided by cost.</summary>
+    public static Derivation? OfBox(HouseShape house, string box)
+    {
+        foreach (var g in Groups(house))
+        {
+            var thing = Enumerable.Range(0, g.Things.Length).FirstOrDefault(t => g.Things[t].Any(b => b.Id == box), -1);
+            if (thing < 0) continue;
+            var plan = g.Now();
+            var home = plan.Of(thing);
+            if (home < 0) return null;
+            var before = plan.Cost();
+            var together = g.Things[thing].Length > 1 ? $" It goes together with {string.Join(", ", g.Things[thing].Where(b => b.Id != box).Select(b => b.Id).Take(8))}: lights and their switches share a circuit." : "";
+            plan.Take(thing);
+            var without = plan.Cost();
+            var steps = Enumerable.Range(0, g.Numbers.Length).Where(c => c != home && plan.Circuits[c].Count > 0)
+                .Select(c => (Number: g.Numbers[c], Extra: plan.Extra(thing, c), Reason: Reason(g.Problem, plan, thing, c)))
+                .OrderBy(c => c.Extra ?? int.MaxValue).ThenBy(c => c.Number)
+                .Select(c => c.Extra is { } extra ? new Derivation($"On circuit {c.Number}", Signed(extra + without - before)) : new($"On circuit {c.Number}", "no") { Because = c.Reason })
+                .Prepend(new("On a circuit of its own", Signed(plan.Alone(thing) + without - before))).ToImmutableArray();
+            return new($"Why circuit {g.Numbers[home]}", Money(before - without))
+            {
+                Because = $"What it costs there, and what any other place would cost more or less.{together}",
+                Citation = "practice",
+                Steps = steps,
+            };
+        }
+
+        return null;
+    }
+
+    private static List<GeneralGroups> Groups(HouseShape house) => [.. GeneralGroups.Of(new CircuitDraft(house, CodeLibrary.Edition(house.Job.CodeEdition)), new Runs(house))];
+
+    private static string Reason(GroupProblem p, GroupPlan plan, int thing, int circuit)
+    {
+        if (p.Closed.Contains(circuit)) return "a person locked it";
+        var (size, load) = (plan.Circuits[circuit].Sum(t => p.Size[t]) + p.Size[thing], plan.Circuits[circuit].Sum(t => p.Load[t]) + p.Load[thing]);
+        return size > p.MostSize ? $"it would have {size} outlets, {p.MostSize} is the most that the job wants" : $"its load would be {load:#,0} VA, {p.MostLoad:#,0} is the most";
+    }
+
+    private static string Money(long cents) => $"${cents / 100.0:#,0}";
+
+    private static string Signed(long cents) => cents >= 0 ? $"+${cents / 100.0:#,0}" : $"-${-cents / 100.0:#,0}";
+}

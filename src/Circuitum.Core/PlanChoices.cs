@@ -1,0 +1,62 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Circuits;
+using Circuitum.Core.Jobs;
+
+namespace Circuitum.Core;
+
+/// <summary>A whole plan to hold beside another.</summary>
+/// <param name="Name">What it aims at.</param>
+/// <param name="Analysis">The house with it.</param>
+/// <param name="Breakers">Branch circuits.</param>
+/// <param name="Spaces">Spaces that they take.</param>
+/// <param name="CableFeet">Cable to buy, in feet.</param>
+/// <param name="RoomsMixed">Rooms beyond the first on general receptacle circuits, summed up.</param>
+/// <param name="DarkestTrip">Most rooms that one breaker leaves without light.</param>
+/// <param name="Moved">General outlets and lights that are on another circuit than now, circuits being matched by what they share.</param>
+public sealed record PlanChoice(string Name, JobAnalysis Analysis, int Breakers, int Spaces, double CableFeet, int RoomsMixed, int DarkestTrip, ImmutableHashSet<string> Moved);
+
+/// <summary>Makes whole plans with different aims: fewest breakers, least wire, least darkness, and the job's own weights.</summary>
+public static class PlanChoices
+{
+    /// <summary>The aims by name, in the order in which they are shown.</summary>
+    public static ImmutableArray<(string Name, PlanWeights? Weights)> Aims { get; } =
+        [("own weights", null), ("fewest breakers", PlanWeights.FewestBreakers), ("least wire", PlanWeights.LeastWire), ("least darkness", PlanWeights.LeastDarkness)];
+
+    /// <summary>The job planned afresh for an aim; its own weights stay in the document.</summary>
+    public static Job Plan(Job job, PlanWeights? weights)
+    {
+        var planned = CircuitPlanning.Afresh(weights is null ? job : job with { Preferences = job.Preferences with { Weights = weights } });
+        return Planner.PlanSpaces(planned with { Preferences = job.Preferences });
+    }
+
+    /// <summary>The plan that stands and one for each aim.</summary>
+    public static ImmutableArray<PlanChoice> Of(Job job) => [Score("as it stands", job, job), .. Aims.Select(a => Score(a.Name, Plan(job, a.Weights), job))];
+
+    private static PlanChoice Score(string name, Job job, Job now)
+    {
+        var a = Analyzer.Analyze(job);
+        var general = a.Circuits.Where(c => c.Circuit.Purpose is CircuitPurpose.Receptacles or CircuitPurpose.Mixed).ToList();
+        return new(
+            name, a, a.Circuits.Count(c => c.Boxes.Length > 0), a.SpacesUsed, a.CableFeet,
+            general.Sum(c => Math.Max(0, c.Boxes.Select(b => b.Room).Distinct().Count() - 1)),
+            a.Circuits.Select(c => Outage.Of(a, $"circuit:{c.Number}")!.NoLight.Length).DefaultIfEmpty(0).Max(),
+            Moved(now, job));
+    }
+
+    // Numbers alone say nothing: a circuit is the same one when it shares most with the old one.
+    private static ImmutableHashSet<string> Moved(Job before, Job after)
+    {
+        var old = before.Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (b.Box, c.Number))).ToDictionary(x => x.Box, x => x.Number);
+        var taken = new HashSet<int>();
+        var moved = ImmutableHashSet.CreateBuilder<string>();
+        foreach (var circuit in after.Decisions.Circuits.OrderByDescending(c => c.Boxes.Length).ThenBy(c => c.Number))
+        {
+            var most = circuit.Boxes.Where(b => old.ContainsKey(b.Box)).GroupBy(b => old[b.Box]).Where(g => !taken.Contains(g.Key)).OrderByDescending(g => g.Count()).ThenBy(g => g.Key).FirstOrDefault();
+            if (most is not null) taken.Add(most.Key);
+            foreach (var box in circuit.Boxes.Where(b => most is null || !old.TryGetValue(b.Box, out var n) || n != most.Key)) moved.Add(box.Box);
+        }
+
+        return moved.ToImmutable();
+    }
+}

@@ -1,0 +1,51 @@
+using System.Collections.Immutable;
+using Circuitum.Core;
+using Circuitum.Core.Jobs;
+using Circuitum.Formats;
+using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Circuitum.Web.Pages.Jobs;
+
+/// <summary>Whole plans side by side: as it stands, and one for each aim.</summary>
+public sealed class PlansModel(JobDesk desk) : PageModel
+{
+    /// <summary>The job's id.</summary>
+    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+
+    /// <summary>The storey that is drawn.</summary>
+    [BindProperty(SupportsGet = true)] public string Storey { get; set; } = "";
+
+    /// <summary>The job as stored.</summary>
+    public OpenJob Open { get; private set; } = null!;
+
+    /// <summary>The plans.</summary>
+    public ImmutableArray<PlanChoice> Choices { get; private set; } = [];
+
+    /// <summary>A sentence about a plan that was not taken.</summary>
+    public string Refusal { get; private set; } = "";
+
+    /// <summary>The plan of a choice.</summary>
+    public string Plan(PlanChoice choice) => PlanSvg.Draw(choice.Analysis, new PlanView(Storey, PlanStage.Circuits, Changed: choice.Moved));
+
+    /// <summary>Shows them.</summary>
+    public async Task<IActionResult> OnGetAsync(CancellationToken cancel) => await Load(cancel) ? Page() : NotFound();
+
+    /// <summary>Takes one.</summary>
+    public async Task<IActionResult> OnPostAsync(int stamp, string aim, CancellationToken cancel)
+    {
+        Refusal = await desk.EditAsync(Id, stamp, new Core.Commands.TakePlan(aim ?? ""), cancel);
+        if (Refusal.Length == 0) return Redirect($"/jobs/{Id}/circuits");
+        return await Load(cancel) ? Page() : NotFound();
+    }
+
+    private async Task<bool> Load(CancellationToken cancel)
+    {
+        if (await desk.OpenAsync(Id, cancel) is not { } job) return false;
+        Open = job;
+        if (job.Analysis.Job.StoreyById(Storey) is null) Storey = job.Analysis.Job.Storeys.FirstOrDefault()?.Id ?? "";
+        Choices = job.Analysis.Job.Decisions.Boxes.Length == 0 ? [] : PlanChoices.Of(job.Analysis.Job);
+        return true;
+    }
+}
