@@ -102,4 +102,22 @@ public class CircuitWorkTests
         again.Decisions.Circuits.Single(c => c.Number == into.Number).Boxes.Select(b => b.Box).Order().ShouldBe(into.Boxes.Select(b => b.Box).Order());
         new LockCircuit(into.Number, false).Apply(locked).Job!.Decisions.Circuits.ShouldAllBe(c => !c.Locked);
     }
+
+    // A cooking top taken at 7.2 kW (30 A) turns out to be 9.8 kW: 40.8 A, 8 AWG sheathed carries 40 A, so 6 AWG on 45 A.
+    [Fact]
+    public void A_larger_cooking_top_tells_what_it_brings()
+    {
+        Job With(double va) => Planner.PlanAll(Sample.Whole() with { Appliances = Sample.Whole().Appliances.Add(new Appliance { Id = "top", Type = "cooktop", Room = "kitchen", Spot = new Spot { Wall = 2, From = Sample.L("6'"), Width = Sample.L("30 in"), Depth = Sample.L("22 in") }, Nameplate = new Nameplate { VoltAmperes = va, Confirmed = true } }) });
+        var before = Analyzer.Analyze(With(7200));
+        var after = Analyzer.Analyze(new SetNameplate("top", new Nameplate { VoltAmperes = 9800, Confirmed = true }, "").Apply(With(7200)).Job.ShouldNotBeNull());
+        var list = Consequences.Of(before, after);
+        var circuit = after.CircuitOf(after.Job.Decisions.Boxes.Single(b => b.Appliance == "top").Id)!;
+        var own = list.Where(c => c.Subject == $"circuit:{circuit.Number}").ToList();
+        own.ShouldContain(c => c.What.Contains("home run 10-2 to 6-2", StringComparison.Ordinal) && c.Again);
+        own.ShouldContain(c => c.What.Contains("breaker 30 A two-pole to 45 A two-pole", StringComparison.Ordinal) && c.Again);
+        own.ShouldContain(c => c.What.Contains("load", StringComparison.Ordinal) && !c.Again);
+        list.ShouldContain(c => c.What.StartsWith("Service load", StringComparison.Ordinal));
+        list.Where(c => c.Subject.Length > 0).ShouldAllBe(c => c.Subject == $"circuit:{circuit.Number}");
+        Consequences.Of(after, after).ShouldBeEmpty();
+    }
 }

@@ -160,8 +160,11 @@ public sealed record SetNameplate(string Appliance, Nameplate Plate, string Name
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job) => job.ApplianceById(Appliance) is { } appliance
-        ? CommandResult.Checked(job with { Appliances = job.Appliances.Replace(appliance, appliance with { Nameplate = Plate, Name = Name.Trim() }) })
+        ? Replanned(CommandResult.Checked(job with { Appliances = job.Appliances.Replace(appliance, appliance with { Nameplate = Plate, Name = Name.Trim() }) }))
         : CommandResult.Refuse("That appliance is not there any more.");
+
+    // Another voltage may need another number of spaces; the breakers that stand stay while they can.
+    private static CommandResult Replanned(CommandResult result) => result.Job is { Decisions.Circuits.Length: > 0 } job ? new(Planner.PlanSpaces(job), "") : result;
 }
 
 /// <summary>Changes the job's head, frame, preferences or panel as a whole.</summary>

@@ -13,7 +13,8 @@ namespace Circuitum.Web.Work;
 /// <param name="Stored">As stored.</param>
 /// <param name="Analysis">What follows from it.</param>
 /// <param name="Pictures">The pictures that are stored with it.</param>
-public sealed record OpenJob(StoredJob Stored, JobAnalysis Analysis, IReadOnlySet<string> Pictures);
+/// <param name="Before">The analysis before the last edit, while the program remembers it.</param>
+public sealed record OpenJob(StoredJob Stored, JobAnalysis Analysis, IReadOnlySet<string> Pictures, JobAnalysis? Before = null);
 
 /// <summary>What the pages ask of the application: open, edit, undo, make and import jobs.</summary>
 public sealed class JobDesk(string directory)
@@ -75,7 +76,7 @@ public sealed class JobDesk(string directory)
     public async Task<string> EditAsync(string id, int stamp, JobCommand command, CancellationToken cancel)
     {
         await using var store = JobStore.Connect(directory);
-        if (await OpenAsync(store, id, cancel) is not { Stored: var stored }) return "That job is not there any more.";
+        if (await OpenAsync(store, id, cancel) is not { Stored: var stored, Analysis: var before }) return "That job is not there any more.";
         if (stored.Stamp != stamp) return Stale;
         var result = command.Apply(stored.Job);
         if (result.Job is null) return result.Problem;
@@ -86,7 +87,7 @@ public sealed class JobDesk(string directory)
 
         // What was just written need not be read again: the next page shows it.
         var saved = stored with { Job = result.Job, Stamp = stamp + 1, Undo = command.Title, Redo = null };
-        open[id] = new OpenJob(saved, await analysis, await Pictures(store, id, result.Job, cancel));
+        open[id] = new OpenJob(saved, await analysis, await Pictures(store, id, result.Job, cancel), before);
         return "";
     }
 

@@ -1,0 +1,55 @@
+using System.Collections.Immutable;
+
+namespace Circuitum.Core.Analysis;
+
+/// <summary>Something that an edit changed elsewhere.</summary>
+/// <param name="Subject">What it is about: <c>circuit:N</c> or empty for the house.</param>
+/// <param name="What">In words, with the old and the new value.</param>
+/// <param name="Again">Whether work that may be done already has to be done again: a cable pulled, a breaker bought.</param>
+public sealed record Consequence(string Subject, string What, bool Again);
+
+/// <summary>What an edit brings with it: wire, breaker, spaces, load, cable, findings, held between two analyses.</summary>
+public static class Consequences
+{
+    /// <summary>The consequences, circuits first.</summary>
+    public static ImmutableArray<Consequence> Of(JobAnalysis before, JobAnalysis after)
+    {
+        var found = ImmutableArray.CreateBuilder<Consequence>();
+        foreach (var now in after.Circuits)
+        {
+            if (before.CircuitByNumber(now.Number) is { } was) Circuit(was, now, found);
+            else found.Add(new($"circuit:{now.Number}", $"Circuit {now.Number}, {now.Label}: new, {now.Cable} on {now.Breaker} A.", true));
+        }
+
+        foreach (var gone in before.Circuits.Where(c => after.CircuitByNumber(c.Number) is null)) found.Add(new("", $"Circuit {gone.Number}, {gone.Label}, is gone.", true));
+        House(before, after, found);
+        return found.ToImmutable();
+    }
+
+    private static void Circuit(CircuitAnalysis was, CircuitAnalysis now, ImmutableArray<Consequence>.Builder found)
+    {
+        void Add(string what, bool again) => found.Add(new($"circuit:{now.Number}", $"Circuit {now.Number}, {now.Label}: {what}.", again));
+        if (was.Cable != now.Cable) Add($"home run {was.Cable} to {now.Cable}, {now.Run.HomeRun.InFeet:0} ft to pull again if it is pulled", true);
+        if (was.BranchCable != now.BranchCable && now.Run.Hops.Length > 1) Add($"cable past the first box {was.BranchCable} to {now.BranchCable}", true);
+        if (was.Breaker != now.Breaker || was.Poles != now.Poles) Add($"breaker {was.Breaker} A{Poles(was)} to {now.Breaker} A{Poles(now)}", true);
+        if (was.Protection.Mark != now.Protection.Mark) Add($"protection {Mark(was)} to {Mark(now)}", true);
+        if (Math.Abs(was.Load.Sizing.Value - now.Load.Sizing.Value) >= 0.05) Add($"load {was.Load.Sizing} to {now.Load.Sizing}", false);
+        if (Math.Abs(was.DropPercent - now.DropPercent) >= 0.1) Add($"voltage drop {was.DropPercent:0.0} to {now.DropPercent:0.0} percent", false);
+    }
+
+    private static void House(JobAnalysis before, JobAnalysis after, ImmutableArray<Consequence>.Builder found)
+    {
+        void Add(string what, bool again = false) => found.Add(new("", what, again));
+        if (before.SpacesUsed != after.SpacesUsed) Add($"Spaces {before.SpacesUsed} to {after.SpacesUsed} of {after.Panel?.Spaces ?? 0}.");
+        if (Math.Abs(before.Service.Current.Value - after.Service.Current.Value) >= 0.05) Add($"Service load {before.Service.Current} to {after.Service.Current}.");
+        if (Math.Abs(before.CableFeet - after.CableFeet) >= 1) Add($"Cable to buy {before.CableFeet:#,0} to {after.CableFeet:#,0} ft.");
+        string Line(Finding f) => $"{f.RuleId}|{f.Sentence}";
+        var (old, now) = (before.Findings.Select(Line).ToHashSet(), after.Findings.Select(Line).ToHashSet());
+        foreach (var f in after.Findings.Where(f => f.Severity != Severity.Note && !old.Contains(Line(f)))) Add($"Found now: {f.Sentence}");
+        foreach (var f in before.Findings.Where(f => f.Severity != Severity.Note && !now.Contains(Line(f)))) Add($"No longer: {f.Sentence}");
+    }
+
+    private static string Poles(CircuitAnalysis c) => c.Poles == 2 ? " two-pole" : "";
+
+    private static string Mark(CircuitAnalysis c) => c.Protection.Mark.Length == 0 ? "none" : c.Protection.Mark;
+}
