@@ -52,7 +52,8 @@ document.addEventListener('htmx:beforeSwap', e => {
     htmx.process(part);
   }
   here.querySelector('.strip').after(...next.querySelectorAll(':scope > .notice'));
-  if (same && scrolled > 0) here.querySelector('.side').scrollTop = scrolled;
+  // What an edit brings with it stands at the head of the ticket and shall be seen.
+  if (same && scrolled > 0 && !here.querySelector('.consequences')) here.querySelector('.side').scrollTop = scrolled;
   if (again) here.querySelector(again)?.focus({ preventScroll: true });
   document.dispatchEvent(new CustomEvent('circuitum:patched'));
 });
