@@ -17,9 +17,9 @@ public sealed class BoxWebTests : WebHouse
 {
     private const string Boxes = "/jobs/gull-cottage/boxes?storey=ground";
 
-    private async Task<IHtmlDocument> Edit(string act, params (string Name, string Value)[] fields) => Parse(await (await Post(Boxes, [("do", act), .. fields])).Content.ReadAsStringAsync());
+    private const string File = "/jobs/gull-cottage/files/job.json";
 
-    private static string Alert(IHtmlDocument page) => page.QuerySelector("[role=alert]")?.TextContent ?? "";
+    private Task<IHtmlDocument> Edit(string act, params (string Name, string Value)[] fields) => Edit(Boxes, act, fields);
 
     private async Task<Job> Stored() => JobFile.Read(await Web.GetStringAsync("/jobs/gull-cottage/files/job.json")).Job.ShouldNotBeNull();
 
@@ -45,13 +45,7 @@ public sealed class BoxWebTests : WebHouse
     public async Task A_box_edit_is_made_stored_and_can_be_undone(string act, string fields, string sign)
     {
         await Proposed();
-        var before = await Web.GetStringAsync("/jobs/gull-cottage/files/job.json");
-        var page = await Edit(act, [.. fields.Split('&').Select(f => (f[..f.IndexOf('=', StringComparison.Ordinal)], f[(f.IndexOf('=', StringComparison.Ordinal) + 1)..]))]);
-        Alert(page).ShouldBe("");
-        page.Body!.TextContent.ShouldContain(sign);
-        (await Web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldNotBe(before);
-        Alert(await Edit("undo")).ShouldBe("");
-        (await Web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldBe(before);
+        await IsMadeStoredAndUndone(Boxes, File, act, fields, sign);
     }
 
     [Theory]
@@ -70,9 +64,7 @@ public sealed class BoxWebTests : WebHouse
     public async Task A_wrong_box_edit_is_told_and_changes_nothing(string act, string fields, string sentence)
     {
         await Proposed();
-        var before = await Web.GetStringAsync("/jobs/gull-cottage/files/job.json");
-        Alert(await Edit(act, [.. fields.Split('&').Select(f => (f[..f.IndexOf('=', StringComparison.Ordinal)], f[(f.IndexOf('=', StringComparison.Ordinal) + 1)..]))])).ShouldContain(sentence);
-        (await Web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldBe(before);
+        await IsToldAndChangesNothing(Boxes, File, act, fields, sentence);
     }
 
     [Fact]

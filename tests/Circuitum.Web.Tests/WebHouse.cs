@@ -44,4 +44,36 @@ public abstract class WebHouse : IDisposable
         foreach (var (n, v) in fields) all[n] = v;
         return await Web.PostAsync(page, new FormUrlEncodedContent(all));
     }
+
+    /// <summary>What a page says about an edit that was not made.</summary>
+    protected static string Alert(IHtmlDocument page) => page.QuerySelector("[role=alert]")?.TextContent ?? "";
+
+    /// <summary>Fields written as in an address.</summary>
+    protected static (string Name, string Value)[] Split(string fields) =>
+        [.. fields.Split('&').Select(f => (f[..f.IndexOf('=', StringComparison.Ordinal)], f[(f.IndexOf('=', StringComparison.Ordinal) + 1)..]))];
+
+    /// <summary>Makes an edit on a page and shows the page that answers.</summary>
+    protected async Task<IHtmlDocument> Edit(string page, string act, params (string Name, string Value)[] fields) => Parse(await (await Post(page, [("do", act), .. fields])).Content.ReadAsStringAsync());
+
+    /// <summary>An edit changes the stored job and shows a sign; undo gives the very same job again.</summary>
+    protected async Task IsMadeStoredAndUndone(string page, string file, string act, string fields, string sign)
+    {
+        var before = await Web.GetStringAsync(file);
+        var shown = await Edit(page, act, Split(fields));
+        Alert(shown).ShouldBe("");
+        shown.Body!.TextContent.ShouldContain(sign);
+        (await Web.GetStringAsync(file)).ShouldNotBe(before);
+        Alert(await Edit(page, "undo")).ShouldBe("");
+        (await Web.GetStringAsync(file)).ShouldBe(before);
+    }
+
+    /// <summary>An edit is refused with a sentence and the stored job is the same.</summary>
+    protected async Task IsToldAndChangesNothing(string page, string file, string act, string fields, string sentence)
+    {
+        var before = await Web.GetStringAsync(file);
+        var shown = await Edit(page, act, Split(fields));
+        Alert(shown).ShouldContain(sentence);
+        shown.Body!.TextContent.ShouldNotContain("   at Circuitum");
+        (await Web.GetStringAsync(file)).ShouldBe(before);
+    }
 }
