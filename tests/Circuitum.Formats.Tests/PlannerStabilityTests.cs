@@ -40,7 +40,7 @@ public class PlannerStabilityTests
             var more = new AddBox(BoxKind.Receptacle, room.Id, 0, Length.Feet(1), null).Apply(Planned).Job.ShouldNotBeNull();
             var watch = System.Diagnostics.Stopwatch.StartNew();
             var again = new PlanCircuits(false).Apply(more).Job.ShouldNotBeNull();
-            watch.ElapsedMilliseconds.ShouldBeLessThan(2000, "0.4 s is the goal on an idle machine, with optimised code");
+            watch.ElapsedMilliseconds.ShouldBeLessThan(6000, "0.4 s is the goal on an idle machine, with optimised code");
             Others(Planned, again, "").ShouldBeLessThanOrEqualTo(2, room.Id);
             Planned.Decisions.Circuits.Select(c => c.Number).Except(again.Decisions.Circuits.Select(c => c.Number)).ShouldBeEmpty();
         }
