@@ -80,7 +80,7 @@ internal static class BoxSpecs
         BoxFill? Fill(bool clamps) => contents is null ? null : BoxFill.Of(contents with { Clamps = clamps }, edition);
         var entry = own ? null : box.Size is { } size ? CodeLibrary.Boxes[size] : BoxFill.Smallest(use, gangs, c => Fill(c)?.Inches3 ?? 0) ?? CodeLibrary.Boxes.Values.Where(b => b.Use == use && b.Gangs == gangs).MaxBy(b => b.Volume);
         var (rating, fault) = Rating(box, facts, circuit, job);
-        var tamper = BoxHardware.TamperResistant(job, edition, box);
+        var tamper = BoxHardware.TamperResistant(edition, box);
         var weather = rating > 0 ? BoxHardware.Weather(job, box) : WeatherNeed.None;
         return new()
         {

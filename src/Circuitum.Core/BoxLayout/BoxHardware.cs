@@ -48,7 +48,7 @@ public static class BoxHardware
     }
 
     /// <summary>Whether a receptacle is tamper-resistant (406.12): all but high ones and those in an appliance's own space.</summary>
-    public static bool TamperResistant(Job job, CodeEdition edition, Box box) => box.Kind switch
+    public static bool TamperResistant(CodeEdition edition, Box box) => box.Kind switch
     {
         BoxKind.Receptacle => box.Height <= Length.Inches(edition.Number("requiredHeightMostIn")),
         _ => false,

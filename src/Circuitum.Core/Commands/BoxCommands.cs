@@ -30,7 +30,7 @@ public sealed record MoveBox(string Box, int? Wall, Length? Along, Point? At) : 
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.Decisions.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box) return CommandResult.Refuse(BoxEdit.Gone);
+        if (BoxEdit.Find(job, Box) is not { } box) return CommandResult.Refuse(BoxEdit.Gone);
         var moved = box;
         if (box.Wall is not null)
         {
@@ -116,7 +116,7 @@ public sealed record RemoveBox(string Box) : JobCommand("remove box")
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.Decisions.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box) return CommandResult.Refuse(BoxEdit.Gone);
+        if (BoxEdit.Find(job, Box) is not { } box) return CommandResult.Refuse(BoxEdit.Gone);
         var decisions = job.Decisions with { Boxes = job.Decisions.Boxes.Remove(box) };
         if (box.By == Maker.Planner) decisions = decisions with { Refused = decisions.Refused.Add(new RefusedBox { Kind = box.Kind, Room = box.Room, Wall = box.Wall, Along = box.Along, At = box.At, Appliance = box.Appliance }) };
         return CommandResult.Checked(job with { Decisions = BoxProposal.DropLost(decisions) });
