@@ -7,7 +7,9 @@ namespace Circuitum.Core.Tests;
 /// <summary>Each check speaks when one fact is bent, and is silent before.</summary>
 public class CheckTests
 {
-    private static readonly Job Planned = Planner.PlanAll(Sample.Whole());
+    internal static readonly Job PlannedWhole = Planner.PlanAll(Sample.Whole());
+
+    private static readonly Job Planned = PlannedWhole;
 
     private static readonly HashSet<string> Silent = [.. Analyzer.Analyze(Planned).Findings.Select(f => f.RuleId)];
 

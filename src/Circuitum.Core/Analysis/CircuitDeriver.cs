@@ -93,6 +93,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             SeveralReceptacles = receptacles > 1,
             CurrentCarrying = 2,
         };
+        if (edition.InForce("wire.smallest")) c = c with { SmallestSize = $"{edition.Number("smallestWireAwg"):0}" };
         return job.Preferences.GeneralWire == GeneralWire.TwelveThroughout && circuit.Purpose is (CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed) ? c with { SmallestSize = "12" } : c;
     }
 

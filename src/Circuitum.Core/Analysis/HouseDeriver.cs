@@ -15,7 +15,7 @@ public static class HouseDeriver
     public static JobAnalysis Derive(Job job)
     {
         var house = HouseShape.Of(job);
-        var edition = CodeLibrary.Edition(job.CodeEdition);
+        var edition = CodeLibrary.EditionOf(job);
         var boxes = job.Decisions.Boxes.ToImmutableDictionary(b => b.Id);
         var labels = LabelWriter.Write(house);
         var deriver = new CircuitDeriver(house, edition, new Runs(house), boxes);

@@ -18,7 +18,7 @@ public static class BoxProposal
     public static Job Propose(Job job, string? room = null)
     {
         var house = HouseShape.Of(job);
-        var edition = CodeLibrary.Edition(job.CodeEdition);
+        var edition = CodeLibrary.EditionOf(job);
         var old = job.Decisions.Boxes.Where(b => b.By == Maker.Planner && (room is null || b.Room == room)).ToList();
         var oldIds = old.Select(b => b.Id).ToHashSet();
         var kept = job.Decisions.Boxes.Where(b => !oldIds.Contains(b.Id)).ToList();
@@ -29,7 +29,7 @@ public static class BoxProposal
         ApplianceOutlets.Add(draft);
         ReceptacleRules.Add(draft);
         LightRules.Add(draft);
-        AlarmRules.Add(draft);
+        if (edition.InForce("box.alarm")) AlarmRules.Add(draft);
         var added = draft.Named(old);
         var boxes = kept.Concat(added).ToImmutableArray();
         return job with { Decisions = DropLost(job.Decisions with { Boxes = boxes }) };

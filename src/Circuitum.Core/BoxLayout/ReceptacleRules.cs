@@ -12,9 +12,10 @@ internal static class ReceptacleRules
     {
         foreach (var shape in draft.Rooms)
         {
-            if (draft.Traits(shape).WallSpaces || shape.Room.ReceptacleReach is not null) AlongWalls(draft, shape);
-            AtCounters(draft, shape);
-            IslandRules.Add(draft, shape);
+            if ((draft.Traits(shape).WallSpaces && draft.Edition.InForce("box.wall")) || shape.Room.ReceptacleReach is not null) AlongWalls(draft, shape);
+            if (draft.Edition.InForce("box.counter")) AtCounters(draft, shape);
+            if (draft.Edition.InForce("box.island")) IslandRules.Add(draft, shape);
+            if (Rule(shape.Room.Kind) is not { } rule || !draft.Edition.InForce(rule)) continue;
             switch (shape.Room.Kind)
             {
                 case RoomKind.Bathroom: AtBasins(draft, shape); break;
@@ -26,9 +27,22 @@ internal static class ReceptacleRules
             }
         }
 
-        OutdoorRules.Add(draft);
-        NearEquipment(draft);
+        if (draft.Edition.InForce("box.outdoor")) OutdoorRules.Add(draft);
+        if (draft.Edition.InForce("box.hvac")) NearEquipment(draft);
     }
+
+    // The rule that asks for receptacles in a kind of room beside those along its walls, if one does.
+    private static string? Rule(RoomKind kind) => kind switch
+    {
+        RoomKind.Bathroom => "box.bathroom",
+        RoomKind.Hallway => "box.hallway",
+        RoomKind.Foyer => "box.foyer",
+        RoomKind.Garage => "box.garage",
+        RoomKind.Laundry => "box.laundry",
+        RoomKind.UnfinishedBasement => "box.basement",
+        RoomKind.AccessoryBuilding => "box.accessory",
+        _ => null,
+    };
 
     private static Length ReceptacleHeight(Draft draft) => draft.Job.Preferences.ReceptacleBottom + Length.Inches(2);
 

@@ -99,6 +99,8 @@ internal sealed class CircuitLoads : ICheck
 
             if (c.Circuit.Purpose is not (CircuitPurpose.Receptacles or CircuitPurpose.Mixed)) continue;
             var receptacles = c.Boxes.Count(b => b.Kind == BoxKind.Receptacle);
+            var law = (int)a.Edition.Number("receptaclesOnCircuitMost");
+            if (receptacles > law) yield return CheckList.Make(a, "circuit.mostReceptacles", $"Circuit {c.Number} has {receptacles} receptacles; the local rule allows {law}.", subject);
             var most = c.Breaker <= 15 ? a.Job.Preferences.ReceptaclesPer15 : a.Job.Preferences.ReceptaclesPer20;
             if (receptacles > most) yield return CheckList.Make(a, "circuit.count", $"Circuit {c.Number} has {receptacles} receptacles; the job plans {most} at most.", subject);
         }

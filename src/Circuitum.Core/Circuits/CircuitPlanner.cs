@@ -32,7 +32,7 @@ public static class CircuitPlanning
     public static Job Fill(Job job, ICircuitPlanner? planner = null)
     {
         var house = HouseShape.Of(job);
-        var circuits = (planner ?? new SearchCircuitPlanner(PlanEffort.First)).Plan(house, CodeLibrary.Edition(job.CodeEdition));
+        var circuits = (planner ?? new SearchCircuitPlanner(PlanEffort.First)).Plan(house, CodeLibrary.EditionOf(job));
 
         // A circuit that lost its last box is gone, and its breaker with it.
         var left = circuits.Select(c => c.Number).ToHashSet();
@@ -235,7 +235,7 @@ public static class BoxPurpose
         {
             var facts = ApplianceFacts.Of(appliance);
             if (facts.Type.Lighting) return CircuitPurpose.Lighting;
-            if (facts.Own(job.Preferences) || facts.Volts == 240) return CircuitPurpose.Appliance;
+            if (facts.Own(job.Preferences) || facts.Volts == 240 || edition.Demands.Values.Any(d => d.Kind == LocalDemandKind.OwnCircuit && d.Appliance == facts.Type.Id)) return CircuitPurpose.Appliance;
             if (facts.Type.Laundry && !facts.Hardwired) return CircuitPurpose.Laundry;
             if (facts.Type.Garage && kind == RoomKind.Garage) return CircuitPurpose.Garage;
             if (facts.Type.Id is "refrigerator" or "gas-range" && edition.Traits(kind).SmallAppliance) return CircuitPurpose.SmallAppliance;

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
@@ -74,12 +75,19 @@ internal sealed class GeneralGroups
             Standing = [.. members.Select(m => m.Select(x => index[x.Number]).FirstOrDefault(-1))],
             Existing = numbers.Length,
             Closed = [.. numbers.Where(work.Locked).Select(n => index[n])],
-            MostSize = lighting ? MostLights : rating == 15 ? p.ReceptaclesPer15 : p.ReceptaclesPer20,
+            MostSize = lighting ? MostLights : MostReceptacles(p, work.Edition, rating),
             MostLoad = lighting ? (int)(rating * 120 * 0.8) : rating * 120,
             Rooms = p.RoomsPerCircuit,
             Dark = lighting || purpose == CircuitPurpose.Mixed,
             Weights = weights,
         });
+    }
+
+    /// <summary>Most receptacles on a general circuit: the job's planning figure, or less where a local rule has a number.</summary>
+    internal static int MostReceptacles(Preferences preferences, CodeEdition edition, int rating)
+    {
+        var most = rating <= 15 ? preferences.ReceptaclesPer15 : preferences.ReceptaclesPer20;
+        return edition.InForce("circuit.mostReceptacles") ? Math.Min(most, (int)edition.Number("receptaclesOnCircuitMost")) : most;
     }
 
     private static int[][] Between(CircuitDraft work, Runs runs, ImmutableArray<ImmutableArray<Box>> things, PlanWeights weights)

@@ -65,7 +65,7 @@ public static class PlanExplain
         return null;
     }
 
-    private static List<GeneralGroups> Groups(HouseShape house) => [.. GeneralGroups.Of(new CircuitDraft(house, CodeLibrary.Edition(house.Job.CodeEdition)), new Runs(house))];
+    private static List<GeneralGroups> Groups(HouseShape house) => [.. GeneralGroups.Of(new CircuitDraft(house, CodeLibrary.EditionOf(house.Job)), new Runs(house))];
 
     private static string Reason(GroupProblem p, GroupPlan plan, int thing, int circuit)
     {

@@ -42,6 +42,18 @@ public sealed record CodeEdition
     /// <summary>The rules by id.</summary>
     public required ImmutableDictionary<string, Rule> Rules { get; init; }
 
+    /// <summary>The names of the amendment layers that are laid over it, lowest first.</summary>
+    public ImmutableArray<string> Layers { get; init; } = [];
+
+    /// <summary>What added rules demand, by rule id.</summary>
+    public ImmutableSortedDictionary<string, LocalDemand> Demands { get; init; } = ImmutableSortedDictionary<string, LocalDemand>.Empty;
+
+    /// <summary>Its name with the layers that are laid over it, as papers state it.</summary>
+    public string FullName => Layers.Length == 0 ? Name : $"{Name}, with {string.Join(", ", Layers)}";
+
+    /// <summary>Whether a rule is in force.</summary>
+    public bool InForce(string ruleId) => Rules[ruleId].Applies;
+
     /// <summary>A named number.</summary>
     /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
     public double Number(string name) => Numbers[name];
@@ -105,6 +117,9 @@ public sealed record RoomTraits
 /// <summary>A rule in plain words with its section number.</summary>
 public sealed record Rule
 {
+    /// <summary>The section of a rule that no edition has and only an authority may bring into force.</summary>
+    public const string NoCite = "none";
+
     /// <summary>Stable id, such as <c>box.wall</c>.</summary>
     public string Id { get; init; } = "";
 
@@ -116,6 +131,9 @@ public sealed record Rule
 
     /// <summary>Whether the edition has the rule at all.</summary>
     public bool Applies { get; init; } = true;
+
+    /// <summary>The layer that changed, added or switched off the rule, or none.</summary>
+    public string? Amended { get; init; }
 
     /// <summary>How a breach is graded: must, should or note.</summary>
     public required string Severity { get; init; }

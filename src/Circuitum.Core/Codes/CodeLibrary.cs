@@ -2,13 +2,15 @@ using System.Collections.Immutable;
 using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
+using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Codes;
 
 /// <summary>The door to the rule data: editions, conductor tables and the appliance library, read once from the assembly.</summary>
 public static class CodeLibrary
 {
-    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web);
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
 
     /// <summary>The ids of the shipped editions, newest first.</summary>
     public static ImmutableArray<string> EditionIds { get; } = ["us-2023", "us-2020", "us-2017"];
@@ -23,6 +25,11 @@ public static class CodeLibrary
 
     private static readonly Lazy<ImmutableSortedDictionary<string, BoxEntry>> AllBoxes = new(() =>
         Read<ImmutableArray<BoxEntry>>("boxes.json").ToImmutableSortedDictionary(b => b.Id, b => b, StringComparer.Ordinal));
+
+    private static readonly Lazy<ImmutableSortedDictionary<string, NumberMeaning>> AllNumbers = new(() =>
+        Read<ImmutableArray<NumberMeaning>>("numbers.json").ToImmutableSortedDictionary(n => n.Name, n => n, StringComparer.Ordinal));
+
+    private static readonly Lazy<ImmutableArray<AmendmentLayer>> AllSamples = new(() => Read<ImmutableArray<AmendmentLayer>>("amendments.json"));
 
     /// <summary>The editions that are shipped, by id.</summary>
     public static ImmutableDictionary<string, CodeEdition> Editions => AllEditions.Value;
@@ -39,6 +46,16 @@ public static class CodeLibrary
     /// <summary>The edition with an id.</summary>
     /// <exception cref="KeyNotFoundException">No such edition; a job that names one is refused before it gets here.</exception>
     public static CodeEdition Edition(string id) => Editions[id];
+
+    /// <summary>The edition of a job with its amendment layers laid over it.</summary>
+    /// <exception cref="KeyNotFoundException">No such edition, or an amendment of something that is not there; such a job is refused before it gets here.</exception>
+    public static CodeEdition EditionOf(Job job) => Amended.Lay(Edition(job.CodeEdition), job.Amendments);
+
+    /// <summary>What each number of an edition means, by name: its words, its unit, the rule it belongs to, and what it may be.</summary>
+    public static ImmutableSortedDictionary<string, NumberMeaning> Numbers => AllNumbers.Value;
+
+    /// <summary>Made-up amendment layers to begin with.</summary>
+    public static ImmutableArray<AmendmentLayer> SampleLayers => AllSamples.Value;
 
     // An edition's file may say only in what it differs from another one, its "from"; null takes an entry away.
     private static JsonObject ReadEdition(string id)

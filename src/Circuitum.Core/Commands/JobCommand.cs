@@ -62,7 +62,7 @@ public sealed record AssignBox(string Box, int? Circuit) : JobCommand("move to c
         var number = Circuit ?? Enumerable.Range(1, JobRules.MostCircuits).First(n => job.Decisions.Circuits.All(c => c.Number != n));
         var member = new CircuitBox { Box = Box, By = Maker.Person };
         var circuits = job.Decisions.Circuits.Select(c => c with { Boxes = [.. c.Boxes.Where(b => b.Box != Box), .. c.Number == number ? new[] { member } : []] }).ToList();
-        if (Circuit is null) circuits.Add(new Circuit { Number = number, Purpose = BoxPurpose.Of(job, Codes.CodeLibrary.Edition(job.CodeEdition), box), Boxes = [member], By = Maker.Person });
+        if (Circuit is null) circuits.Add(new Circuit { Number = number, Purpose = BoxPurpose.Of(job, Codes.CodeLibrary.EditionOf(job), box), Boxes = [member], By = Maker.Person });
 
         // A planner's circuit that lost its last box goes, and its breaker with it.
         circuits.RemoveAll(c => c.Boxes.Length == 0 && c.By == Maker.Planner);

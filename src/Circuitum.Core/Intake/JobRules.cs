@@ -69,6 +69,7 @@ public static partial class JobRules
         Text("place", job.Place, 400, problems);
         if (!CodeLibrary.Editions.ContainsKey(job.CodeEdition))
             problems.Add(new("codeEdition", $"'{Short(job.CodeEdition)}' is not shipped. Use one of: {string.Join(", ", CodeLibrary.Editions.Keys.Order())}."));
+        AmendmentRules.Check(job, problems);
         Range("frame.partition", job.Frame.Partition, Length.Inches(1), Length.Inches(12), problems);
         Range("frame.outsideWall", job.Frame.OutsideWall, Length.Inches(3), Length.Inches(16), problems);
         Range("frame.studSpacing", job.Frame.StudSpacing, Length.Inches(8), Length.Inches(48), problems);

@@ -33,6 +33,9 @@ public sealed record Job
     /// <summary>The code edition in force, such as <c>us-2023</c>.</summary>
     public string CodeEdition { get; init; } = "us-2023";
 
+    /// <summary>What the local authority changes in the edition, the last layer on top.</summary>
+    public ImmutableArray<AmendmentLayer> Amendments { get; init; } = [];
+
     /// <summary>
     /// The day of the permit, which decides rules that end on a date. Without one, such a rule is taken as ended,
     /// because that is the safer reading.

@@ -40,9 +40,19 @@ public static class ProtectionNeeds
         if (receptacle && volts <= edition.Number("groundFaultReceptacleVolts")) ByPlace();
         if (box.Kind == BoxKind.Light && volts == 120 && kind == RoomKind.CrawlSpace) Need(ProtectionKind.GroundFault, "protect.crawlLight", $"a light in {room.Room.Name}");
         if (facts is not null) ByAppliance(facts);
+        foreach (var (rule, demand) in edition.Demands.Where(d => d.Value.Room == kind)) ByLocalRule(rule, demand);
         return needs.ToImmutable();
 
-        void Need(ProtectionKind what, string rule, string reason, string? cite = null) => needs.Add(new(what, rule, cite ?? edition.Cite(rule), reason));
+        void Need(ProtectionKind what, string rule, string reason, string? cite = null)
+        {
+            if (edition.InForce(rule)) needs.Add(new(what, rule, cite ?? edition.Cite(rule), reason));
+        }
+
+        void ByLocalRule(string rule, LocalDemand demand)
+        {
+            if (demand.Kind == LocalDemandKind.GroundFault && receptacle) Need(ProtectionKind.GroundFault, rule, $"a receptacle in {room.Room.Name}, by local rule");
+            if (demand.Kind == LocalDemandKind.ArcFault && volts == 120 && box.Kind != BoxKind.Provision) Need(ProtectionKind.ArcFault, rule, $"{(box.Kind == BoxKind.Switch ? "a switch" : "an outlet")} in {room.Room.Name}, by local rule");
+        }
 
         void ByPlace()
         {
