@@ -29,7 +29,23 @@ public static class Planner
     /// <summary>Circuits for loose boxes, and spaces for new circuits.</summary>
     /// <param name="job">The job.</param>
     /// <param name="effort">How long the circuit planner looks.</param>
-    public static Job PlanCircuits(Job job, PlanEffort effort = PlanEffort.First) => PlanSpaces(CircuitPlanning.Fill(job, new SearchCircuitPlanner(effort)));
+    public static Job PlanCircuits(Job job, PlanEffort effort = PlanEffort.First) => PlanSpaces(PlanPairs(CircuitPlanning.Fill(job, new SearchCircuitPlanner(effort))));
+
+    /// <summary>The planner's own circuits taken back and planned anew, with home runs and spaces for them.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="planner">Who divides; none takes the full search.</param>
+    public static Job PlanAfresh(Job job, ICircuitPlanner? planner = null) => PlanSpaces(PlanPairs(CircuitPlanning.Afresh(job, planner)));
+
+    /// <summary>Home runs that two circuits share, where the job wants that; a person's stay as they are.</summary>
+    public static Job PlanPairs(Job job)
+    {
+        var decisions = job.Decisions.WithoutLostPairs();
+        if (job.Preferences.TwoCircuitHomeRuns == TwoCircuitHomeRuns.Never) return job with { Decisions = decisions with { Pairs = [.. decisions.Pairs.Where(p => p.By == Maker.Person)] } };
+        var kind = job.Preferences.TwoCircuitHomeRuns == TwoCircuitHomeRuns.SharedNeutral ? PairKind.SharedNeutral : PairKind.TwoNeutrals;
+        job = job with { Decisions = decisions with { Pairs = [.. decisions.Pairs.Where(p => p.By == Maker.Person || p.Kind == kind)] } };
+        var offers = HomeRunPairing.Offers(HouseDeriver.Derive(job), kind);
+        return job with { Decisions = job.Decisions with { Pairs = [.. job.Decisions.Pairs, .. offers.Select(o => new HomeRunPair { First = o.First, Second = o.Second, Kind = kind, By = Maker.Planner })] } };
+    }
 
     /// <summary>Spaces for breakers that have none; places that stand are kept while they are possible.</summary>
     /// <param name="job">The job.</param>

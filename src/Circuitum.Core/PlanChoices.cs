@@ -27,7 +27,7 @@ public static class PlanChoices
     public static Job Plan(Job job, PlanWeights? weights)
     {
         var planned = CircuitPlanning.Afresh(weights is null ? job : job with { Preferences = job.Preferences with { Weights = weights } });
-        return Planner.PlanSpaces(planned with { Preferences = job.Preferences });
+        return Planner.PlanSpaces(Planner.PlanPairs(planned with { Preferences = job.Preferences }));
     }
 
     /// <summary>The plan that stands and one for each aim.</summary>

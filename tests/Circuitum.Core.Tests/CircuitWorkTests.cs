@@ -31,16 +31,29 @@ public class CircuitWorkTests
     }
 
     [Fact]
-    public void Without_a_device_only_what_is_fed_through_it_is_dead()
+    public void Without_a_cable_only_what_is_fed_by_it_is_dead()
     {
         var circuit = A.Circuits.First(c => c.Run.Hops.Length > 3);
         foreach (var hop in circuit.Run.Hops)
         {
-            var dead = Outage.Of(A, $"box:{hop.To}")!.Dead;
+            var dead = Outage.Of(A, $"cable:{hop.To}")!.Dead;
             dead.ShouldBe(circuit.Run.Through(hop.To));
             dead.ShouldContain(hop.To);
             if (hop.From is { } from) dead.ShouldNotContain(from);
         }
+    }
+
+    [Fact]
+    public void A_failing_receptacle_takes_others_along_only_when_it_is_fed_through_or_protects_them()
+    {
+        var circuit = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Run.Hops.Length > 3);
+        var middle = circuit.Run.Hops.First(h => circuit.Run.Hops.Any(n => n.From == h.To)).To;
+        Outage.Of(A, $"box:{middle}")!.Dead.ShouldBe([middle]);
+        var through = Analyzer.Analyze(Planned with { Preferences = Planned.Preferences with { Connections = Connections.FeedThrough } });
+        Outage.Of(through, $"box:{middle}")!.Dead.ShouldBe(through.CircuitOf(middle)!.Run.Through(middle));
+        var bath = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Bathroom);
+        var device = bath.Protection.Devices.Single();
+        Outage.Of(A, $"box:{device.Box}")!.Dead.ShouldBe(device.Covers, ignoreOrder: true);
     }
 
     [Fact]

@@ -94,10 +94,13 @@ internal static class BoxSpecs
             FanRated = fan,
             Stud = BoxHardware.StudOf(house, box),
             Ways = ways,
-            Mark = BoxHardware.Mark(house, box, ways) + (circuit is null ? "" : $" #{circuit.Number}"),
+            Mark = BoxHardware.Mark(house, box, ways) + (circuit is null ? "" : $" #{circuit.Number}{Colour(job.Preferences, circuit)}"),
             Device = DeviceOf(box, facts, circuit, ways, rating, tamper, weather),
         };
     }
+
+    // Some mark each box by the size of its breaker, so that nobody puts small wire on a large one.
+    private static string Colour(Preferences p, CircuitAnalysis circuit) => (circuit.Breaker <= 15 ? p.Mark15 : p.MarkLarger) is { Length: > 0 } mark && circuit.Breaker > 0 ? $" {mark}" : "";
 
     // By the estimated run: one cable in, one for each box fed from here, and a three-wire one between three-way switches.
     private static BoxContents? ContentsOf(Box box, CircuitAnalysis circuit, ApplianceFacts? facts)
@@ -111,8 +114,15 @@ internal static class BoxSpecs
         foreach (var hop in circuit.Run.Hops.Where(h => h.To == box.Id || h.From == box.Id))
         {
             var size = hop.From is null && CodeLibrary.Conductors.Copper.First(r => r.Size == circuit.HomeRunSize).BoxIn3 > 0 ? circuit.HomeRunSize : wire.Size;
-            conductors.Add(new(size, core));
+            conductors.Add(new(size, hop.From is null && hop.To == box.Id && circuit is { Pair: { } pair, Carried: false } ? pair.Kind == PairKind.SharedNeutral ? 3 : 4 : core));
             grounds.Add(new(size is "8" or "6" ? "10" : size, 1));
+        }
+
+        // Where a shared home run ends, the other circuit goes on.
+        if (circuit is { Pair: not null, Carried: false } && circuit.Run.First == box.Id)
+        {
+            conductors.Add(new(wire.Size, 2));
+            grounds.Add(new(wire.Size, 1));
         }
 
         foreach (var _ in box.Gangs.Where(g => g.Locations > 1))
@@ -162,7 +172,7 @@ internal static class BoxSpecs
         {
             case BoxKind.Receptacle:
                 words.Add(box.Style switch { ReceptacleStyle.Single => "single receptacle", ReceptacleStyle.Quad => "two duplex receptacles", _ => "duplex receptacle" });
-                if (circuit?.Protection.Devices.Any(d => d.Box == box.Id) == true) words.Add("ground-fault");
+                if (circuit?.Protection.In(box.Id) is { } device) words.Add(device switch { { ArcFault: true, GroundFault: true } => "arc-fault and ground-fault", { ArcFault: true } => "arc-fault", _ => "ground-fault" });
                 break;
             case BoxKind.Switch:
                 words.Add(string.Join(" + ", ways.Select(SwitchWord).DefaultIfEmpty("switch")));

@@ -17,31 +17,33 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
 {
     private readonly Job job = house.Job;
 
-    internal CircuitAnalysis Derive(Circuit circuit, string label)
+    /// <summary>Works a circuit out.</summary>
+    /// <param name="circuit">The circuit.</param>
+    /// <param name="label">Its label.</param>
+    /// <param name="pair">The pair that it is in, or none.</param>
+    /// <param name="carrier">For the second of a pair, the first one, whose home run carries both.</param>
+    internal CircuitAnalysis Derive(Circuit circuit, string label, HomeRunPair? pair = null, CircuitAnalysis? carrier = null)
     {
         Box[] boxes = [.. circuit.Boxes.Select(m => all[m.Box])];
         var appliances = boxes.Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(ApplianceFacts.Of).ToList();
         var load = CircuitLoad.Of(job, edition, circuit.Purpose, boxes);
-        var wire = Conductor.Choose(Case(circuit, boxes, appliances, load), edition);
+        var wishes = PreferenceFields.Of(job, circuit);
+        var wire = Conductor.Choose(Case(circuit, wishes, boxes, appliances, load, pair), edition);
         var needs = boxes.ToImmutableDictionary(b => b.Id, b => ProtectionNeeds.Of(house, edition, b, load.Volts, wire?.Breaker ?? 0));
-        var arc = needs.Values.Any(n => n.Any(x => x.Kind == ProtectionKind.ArcFault));
-        var ground = needs.Values.Any(n => n.Any(x => x.Kind == ProtectionKind.GroundFault));
-        var inReceptacle = CircuitProtection.InReceptacle(ground, arc, load.Volts, circuit.Protection, job.Preferences.GroundFault, boxes);
-        var first = inReceptacle ? boxes.Where(CircuitProtection.CanHoldDevice).MinBy(b => runs.FromPanel(b.Id))?.Id : null;
-        var run = runs.Plan([.. boxes.Select(b => b.Id)], first);
-        var protection = CircuitProtection.Of(needs, inReceptacle, run);
-        var size = wire?.Size ?? "2";
-        var (drop, dropWhy) = Drop(run, load, size, size);
-        var home = size;
-        var limit = edition.Number("dropPercentBranch");
-        var upsize = job.Preferences.HomeRunUpsize;
-        var general = circuit.Purpose is not CircuitPurpose.Appliance;
-        if (wire is not null && ((upsize == HomeRunUpsize.WhenDropAsks && drop > limit) || (upsize == HomeRunUpsize.Always && general)) && Conductor.NextCable(size) is { } larger)
+        string[] ids = [.. boxes.Select(b => b.Id)];
+        var (protection, run) = ProtectionPlan.Of(new()
         {
-            home = larger;
-            (drop, dropWhy) = Drop(run, load, size, home);
-        }
-
+            Needs = needs,
+            Boxes = boxes,
+            Volts = load.Volts,
+            Wishes = wishes,
+            Chosen = circuit.Protection,
+            LineSide = LineSide(circuit, boxes, needs),
+            Run = carrier?.Run.First is { } via ? runs.PlanVia(ids, via) : runs.Plan(ids),
+            RunFrom = first => carrier?.Run.First is { } end ? runs.PlanVia(ids, end, first) : runs.Plan(ids, first),
+            FirstOutletCite = edition.Cite("protect.firstOutlet"),
+        });
+        var (size, home, drop, dropWhy) = Sizes(circuit, wishes, wire, run, load);
         var conductors = load.Volts == 240 && appliances.Any(a => a.Type.Neutral) ? 3 : 2;
         return new()
         {
@@ -51,7 +53,9 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             Load = load,
             Wire = wire,
             HomeRunSize = home,
-            Cable = $"{home}-{conductors}",
+            Ground = wire is null ? null : EquipmentGround.InCable(wire.Breaker, wire.Size, home),
+            Pair = pair,
+            Cable = carrier is not null ? $"{size}-{conductors}" : pair is null ? $"{home}-{conductors}" : pair.Kind == PairKind.SharedNeutral ? $"{home}-3" : $"{home}-2-2",
             BranchCable = $"{size}-{conductors}",
             Run = run,
             DropPercent = drop,
@@ -74,14 +78,49 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         };
     }
 
-    private SizingCase Case(Circuit circuit, Box[] boxes, List<ApplianceFacts> appliances, CircuitLoad load)
+    // A freezer or an alarm that needs no ground-fault protection itself is fed from the line side of a device that others have.
+    private ImmutableHashSet<string> LineSide(Circuit circuit, Box[] boxes, IReadOnlyDictionary<string, ImmutableArray<ProtectionNeed>> needs) =>
+    [
+        .. circuit.Boxes.Where(m => m.LineSide).Select(m => m.Box),
+        .. boxes.Where(b => ProtectionPlan.KeptClear(job, b) && needs[b.Id].All(n => n.Kind != ProtectionKind.GroundFault)).Select(b => b.Id),
+    ];
+
+    // The home run goes up first, size by size, until the drop is within the limit; then the rest, and the home run again.
+    private (string Size, string Home, double Drop, Derivation Why) Sizes(Circuit circuit, Preferences wishes, ConductorChoice? wire, RunEstimate run, CircuitLoad load)
+    {
+        var size = wire?.Size ?? "2";
+        var home = size;
+        if (wire is not null && wishes.HomeRunUpsize == HomeRunUpsize.Always && circuit.Purpose is not CircuitPurpose.Appliance) home = Conductor.NextCable(size) ?? size;
+        var (drop, why) = Drop(run, load, size, home);
+        if (wire is null || wishes.HomeRunUpsize == HomeRunUpsize.Off) return (size, home, drop, why);
+        var limit = edition.Number("dropPercentBranch");
+        while (drop > limit)
+        {
+            if (Conductor.NextCable(home) is { } larger && Steps(size, larger) <= MostSteps && Grounded(wire, larger)) home = larger;
+            else if (run.Hops.Length > 1 && size != "10" && Conductor.NextCable(size) is { } branch && Steps(wire.Size, branch) <= 1 && Grounded(wire, branch)) size = branch;
+            else break;
+            (drop, why) = Drop(run, load, size, home);
+        }
+
+        return (size, home, drop, why);
+    }
+
+    // Devices take 10 AWG at most, and a box has only so much room: a home run is two sizes larger than the rest at most.
+    private const int MostSteps = 2;
+
+    // With larger wire the ground grows in proportion; what is in the cable must be enough.
+    private static bool Grounded(ConductorChoice wire, string size) => EquipmentGround.InCable(wire.Breaker, wire.Size, size).Enough;
+
+    private static int Steps(string from, string to) => CodeLibrary.Conductors.Sheathed.IndexOf(to) - CodeLibrary.Conductors.Sheathed.IndexOf(from);
+
+    private SizingCase Case(Circuit circuit, Preferences wishes, Box[] boxes, List<ApplianceFacts> appliances, CircuitLoad load, HomeRunPair? pair)
     {
         var loads = boxes.Select(b => BoxLoad.Of(job, b)).ToList();
         var steady = loads.Where(l => l.Continuous).Sum(l => l.Load.Value) / load.Volts;
         var alone = appliances.Count == 1 && boxes.Length == 1 ? appliances[0] : null;
         var hvac = alone is { Type.Hvac: true, MinimumCircuitAmpacity: not null } ? alone : null;
         var receptacles = boxes.Sum(b => b.Kind == BoxKind.Receptacle ? 2 : b.Kind == BoxKind.Provision || appliances.Any(a => a.Appliance.Id == b.Appliance && !a.Hardwired) ? 1 : 0);
-        var breaker = circuit.Breaker ?? Usual(circuit, alone, load);
+        var breaker = circuit.Breaker ?? Usual(circuit, wishes, alone, load);
         var c = new SizingCase
         {
             Continuous = new(steady),
@@ -89,17 +128,19 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             MinimumCircuitAmpacity = hvac?.MinimumCircuitAmpacity,
             MaximumBreaker = alone?.MaximumBreaker,
             Breaker = breaker,
-            TerminationC = job.Preferences.TerminationC,
+            TerminationC = wishes.TerminationC,
+            AmbientC = wishes.AmbientC,
             SeveralReceptacles = receptacles > 1,
-            CurrentCarrying = 2,
+            CurrentCarrying = (pair?.Kind == PairKind.TwoNeutrals ? 4 : 2) * wishes.CablesTogether,
         };
         if (edition.InForce("wire.smallest")) c = c with { SmallestSize = $"{edition.Number("smallestWireAwg"):0}" };
-        return job.Preferences.GeneralWire == GeneralWire.TwelveThroughout && circuit.Purpose is (CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed) ? c with { SmallestSize = "12" } : c;
+        var twelve = wishes.GeneralWire == GeneralWire.TwelveThroughout && circuit.Purpose is (CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed);
+        return twelve && c.SmallestSize != "10" ? c with { SmallestSize = "12" } : c;
     }
 
-    private int? Usual(Circuit circuit, ApplianceFacts? alone, CircuitLoad load)
+    private int? Usual(Circuit circuit, Preferences wishes, ApplianceFacts? alone, CircuitLoad load)
     {
-        if (alone is null || circuit.Purpose != CircuitPurpose.Appliance) return circuit.Purpose == CircuitPurpose.Appliance ? 20 : CircuitPlanning.GeneralRating(job.Preferences, circuit.Purpose);
+        if (alone is null || circuit.Purpose != CircuitPurpose.Appliance) return circuit.Purpose == CircuitPurpose.Appliance ? 20 : CircuitPlanning.GeneralRating(wishes, circuit.Purpose);
         if (alone.Type.Hvac) return alone.MinimumCircuitAmpacity is null ? alone.Type.Breaker : alone.MaximumBreaker;
         var usual = alone.Type.Breaker;
         if (alone.Type.Id == "range" && alone.Load.Value >= edition.Number("rangeLeastVa")) usual = Math.Max(usual ?? 0, (int)edition.Number("rangeLeastBreaker"));

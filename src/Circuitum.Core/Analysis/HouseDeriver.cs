@@ -19,7 +19,7 @@ public static class HouseDeriver
         var boxes = job.Decisions.Boxes.ToImmutableDictionary(b => b.Id);
         var labels = LabelWriter.Write(house);
         var deriver = new CircuitDeriver(house, edition, new Runs(house), boxes);
-        ImmutableArray<CircuitAnalysis> circuits = [.. job.Decisions.Circuits.OrderBy(c => c.Number).Select(c => deriver.Derive(c, labels[c.Number]))];
+        var circuits = Circuits(job, deriver, labels);
         var area = house.OutsideAreaSqFt(r => edition.Traits(r.Kind).FloorArea);
         var service = Case(job, edition, area);
         var byBox = circuits.SelectMany(c => c.Boxes.Select(b => (b.Id, c))).ToImmutableDictionary(x => x.Id, x => x.c);
@@ -39,9 +39,23 @@ public static class HouseDeriver
         };
     }
 
+    // The second of a pair goes on from where the first one's home run ends, so it comes after it.
+    private static ImmutableArray<CircuitAnalysis> Circuits(Job job, CircuitDeriver deriver, IReadOnlyDictionary<int, string> labels)
+    {
+        var decisions = job.Decisions.WithoutLostPairs();
+        var done = new SortedDictionary<int, CircuitAnalysis>();
+        foreach (var circuit in job.Decisions.Circuits.OrderBy(c => decisions.PairOf(c.Number)?.Second == c.Number).ThenBy(c => c.Number))
+        {
+            var pair = decisions.PairOf(circuit.Number);
+            done[circuit.Number] = deriver.Derive(circuit, labels[circuit.Number], pair, pair?.Second == circuit.Number ? done[pair.First] : null);
+        }
+
+        return [.. done.Values];
+    }
+
     /// <summary>What the panel needs for the circuits of an analysis.</summary>
     public static ImmutableArray<BreakerNeed> Breakers(JobAnalysis analysis) =>
-        [.. analysis.Circuits.Where(c => c.Boxes.Length > 0).Select(c => new BreakerNeed(c.Number, c.Poles, c.Breaker, (int)Math.Round(c.Load.Connected.Value)))];
+        [.. analysis.Circuits.Where(c => c.Boxes.Length > 0).Select(c => new BreakerNeed(c.Number, c.Poles, c.Breaker, (int)Math.Round(c.Load.Connected.Value), analysis.Job.Rooms.IndexOf(analysis.Job.RoomById(c.Boxes[0].Room)!), c.Protection.Devices.Any(d => d.Box is null), c.Pair is { Kind: PairKind.SharedNeutral } pair ? pair.MateOf(c.Number) : null))];
 
     private static ImmutableArray<PanelRow> Schedule(Job job, ImmutableArray<CircuitAnalysis> circuits)
     {

@@ -88,6 +88,7 @@ public sealed record JobAnalysis
                 "load" => c.Load.Derivation,
                 "wire" => c.WireDerivation,
                 "drop" => c.DropDerivation,
+                "ground" => c.Ground?.Derivation(Edition),
                 "run" => c.RunDerivation,
                 "protection" => c.ProtectionDerivation,
                 _ => null,
@@ -137,7 +138,7 @@ public sealed record JobAnalysis
             "spaces" => new("Spaces used", $"{SpacesUsed} of {Panel?.Spaces ?? 0}")
             {
                 Formula = $"{Circuits.Count(x => x.Poles == 2)} two-pole x 2 + {Circuits.Count(x => x.Poles == 1)} one-pole",
-                Because = $"The job wants {Job.Preferences.SparePercent} percent kept free.",
+                Because = $"The job wants {(Job.Preferences.SpareSpaces is { } spare ? $"{spare}" : $"{Job.Preferences.SparePercent} percent")} kept free.",
             },
             "legs" => new("Legs", $"A {LegA}, B {LegB}")
             {
@@ -180,6 +181,15 @@ public sealed record CircuitAnalysis
 
     /// <summary>Size of the home run, which may be larger than the rest.</summary>
     public required string HomeRunSize { get; init; }
+
+    /// <summary>The pair of circuits whose home run is one cable, or none when it has its own.</summary>
+    public HomeRunPair? Pair { get; init; }
+
+    /// <summary>Whether its home run is in another circuit's cable.</summary>
+    public bool Carried => Pair?.Second == Number;
+
+    /// <summary>The ground of its home run, or none when nothing could be sized.</summary>
+    public EquipmentGround? Ground { get; init; }
 
     /// <summary>The cable of its home run, such as <c>12-2</c>.</summary>
     public required string Cable { get; init; }

@@ -13,6 +13,9 @@ internal static class WishRules
     // Half a bed and a hand's breadth of night table, in inches: narrow to wide. Within that the two go beside studs.
     private const int NearBed = 30, FarBed = 42, UsualBed = 36;
 
+    // What a space heater, a steamer or a vacuum cleaner takes.
+    private const double HeavyVa = 1500;
+
     internal static void Add(Draft draft)
     {
         foreach (var shape in draft.Rooms)
@@ -22,7 +25,7 @@ internal static class WishRules
                 var (wall, along, _) = shape.Nearest(wish.At);
                 var kind = wish.Kind == WishKind.Future ? BoxKind.Provision : BoxKind.Receptacle;
                 var beside = BesideBed(draft.Job.Frame.StudSpacing, along);
-                foreach (var at in wish.Kind == WishKind.Bed ? new[] { along - beside, along + beside } : [along]) Put(draft, shape, wall, at, kind);
+                foreach (var at in wish.Kind == WishKind.Bed ? new[] { along - beside, along + beside } : [along]) Put(draft, shape, wall, at, kind, wish.Kind == WishKind.Heavy ? HeavyVa : null);
             }
         }
     }
@@ -39,7 +42,7 @@ internal static class WishRules
         }
     }
 
-    private static void Put(Draft draft, RoomShape shape, int wall, Length wanted, BoxKind kind)
+    private static void Put(Draft draft, RoomShape shape, int wall, Length wanted, BoxKind kind, double? va)
     {
         var (least, most) = (Length.Inches(4), shape.Walls[wall].Length - Length.Inches(4));
         if (most < least) return;
@@ -53,7 +56,7 @@ internal static class WishRules
                 var along = Length.Min(most, Length.Max(least, wanted + Length.Inches(away * side))).RoundTo(Length.Inches(1));
                 if (ReceptacleRules.InOpening(shape, wall, along, 2, windowsToo: false)) continue;
                 var there = draft.All.Any(b => b.Room == shape.Room.Id && b.Wall == wall && b.Kind == kind && (b.Along - along).Abs() < Length.Inches(18));
-                if (!there) draft.Add(new Box { Kind = kind, Room = shape.Room.Id, Wall = wall, Along = along, Height = height });
+                if (!there) draft.Add(new Box { Kind = kind, Room = shape.Room.Id, Wall = wall, Along = along, Height = height, VoltAmperes = va });
                 return;
             }
         }

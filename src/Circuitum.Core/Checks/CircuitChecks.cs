@@ -101,7 +101,8 @@ internal sealed class CircuitLoads : ICheck
             var receptacles = c.Boxes.Count(b => b.Kind == BoxKind.Receptacle);
             var law = (int)a.Edition.Number("receptaclesOnCircuitMost");
             if (receptacles > law) yield return CheckList.Make(a, "circuit.mostReceptacles", $"Circuit {c.Number} has {receptacles} receptacles; the local rule allows {law}.", subject);
-            var most = c.Breaker <= 15 ? a.Job.Preferences.ReceptaclesPer15 : a.Job.Preferences.ReceptaclesPer20;
+            var wishes = PreferenceFields.Of(a.Job, c.Circuit);
+            var most = c.Breaker <= 15 ? wishes.ReceptaclesPer15 : wishes.ReceptaclesPer20;
             if (receptacles > most) yield return CheckList.Make(a, "circuit.count", $"Circuit {c.Number} has {receptacles} receptacles; the job plans {most} at most.", subject);
         }
 
@@ -154,15 +155,19 @@ internal sealed class ProtectionCover : ICheck
             {
                 foreach (var need in needs.DistinctBy(n => n.Kind))
                 {
-                    var covered = c.Protection.Devices.Any(d => d.Covers.Contains(box) && (need.Kind == ProtectionKind.ArcFault
-                        ? d.Kind is DeviceKind.ArcFaultBreaker or DeviceKind.DualFunctionBreaker
-                        : d.Kind is not DeviceKind.ArcFaultBreaker));
+                    var covered = c.Protection.Devices.Any(d => d.Covers.Contains(box) && (need.Kind == ProtectionKind.ArcFault ? d.ArcFault : d.GroundFault));
                     if (!covered) yield return CheckList.Make(a, "protect.missing", $"{box} on circuit {c.Number} is without {(need.Kind == ProtectionKind.ArcFault ? "arc-fault" : "ground-fault")} protection: {need.Reason} ({need.Citation}).", $"box:{box}", $"circuit:{c.Number}");
                 }
             }
 
+            foreach (var d in c.Protection.Devices.Where(d => d.GroundFault && d.Covers.Length > 1))
+            {
+                foreach (var box in d.Covers.Where(b => b != d.Box && ProtectionPlan.KeptClear(a.Job, a.Boxes[b]) && a.Boxes[b].Kind == BoxKind.Appliance))
+                    yield return CheckList.Make(a, "protect.shared", $"{ApplianceFacts.Of(a.Job.ApplianceById(a.Boxes[box].Appliance)!).Name} hangs on {(d.Box is null ? "the breaker" : $"the device in {d.Box}")} of circuit {c.Number} with {d.Covers.Length - 1} other outlets: when one of them trips it, nobody may notice.", $"box:{box}", $"circuit:{c.Number}") with { Fix = new("Give it a circuit of its own", "assign-box", ("box", box), ("circuit", "new")) };
+            }
+
             foreach (var d in c.Protection.Devices.Where(d => d.Box is not null && !CircuitProtection.CanHoldDevice(a.Boxes[d.Box!])))
-                yield return CheckList.Make(a, "protect.reach", $"The ground-fault device of circuit {c.Number} sits in {d.Box}, where it is not readily reached.", $"box:{d.Box}");
+                yield return CheckList.Make(a, "protect.reach", $"The protective device of circuit {c.Number} sits in {d.Box}, where it is not readily reached.", $"box:{d.Box}");
         }
     }
 }
@@ -183,8 +188,8 @@ internal sealed class PanelChecks : ICheck
         var without = a.Circuits.Where(c => c.Boxes.Length > 0 && !placed.Contains(c.Number)).Select(c => c.Number).ToList();
         if (without.Count > 0) yield return CheckList.Make(a, "panel.spaces", $"Without a space in the panel: circuit {string.Join(", ", without)}.", subject);
         var spare = panel.Spaces - a.SpacesUsed;
-        if (a.Circuits.Length > 0 && spare * 100 < panel.Spaces * a.Job.Preferences.SparePercent)
-            yield return CheckList.Make(a, "panel.spare", $"{spare} of {panel.Spaces} spaces are free; the job wants {a.Job.Preferences.SparePercent} percent.", subject);
+        var (enough, wanted) = a.Job.Preferences.SpareSpaces is { } count ? (spare >= count, $"{count}") : (spare * 100 >= panel.Spaces * a.Job.Preferences.SparePercent, $"{a.Job.Preferences.SparePercent} percent");
+        if (a.Circuits.Length > 0 && !enough) yield return CheckList.Make(a, "panel.spare", $"{spare} of {panel.Spaces} spaces are free; the job wants {wanted}.", subject);
         var gap = Math.Abs(a.LegA.Value - a.LegB.Value);
         if (gap * 100 > Math.Max(a.LegA.Value, a.LegB.Value) * a.Edition.Number("legGapPercent"))
             yield return CheckList.Make(a, "panel.legs", $"Leg A carries {a.LegA}, leg B {a.LegB}: {gap:#,0} VA apart.", subject);

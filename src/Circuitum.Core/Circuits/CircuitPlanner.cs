@@ -36,7 +36,7 @@ public static class CircuitPlanning
 
         // A circuit that lost its last box is gone, and its breaker with it.
         var left = circuits.Select(c => c.Number).ToHashSet();
-        return job with { Decisions = job.Decisions with { Circuits = circuits, Spaces = [.. job.Decisions.Spaces.Where(s => left.Contains(s.Circuit))] } };
+        return job with { Decisions = (job.Decisions with { Circuits = circuits, Spaces = [.. job.Decisions.Spaces.Where(s => left.Contains(s.Circuit))] }).WithoutLostPairs() };
     }
 
     /// <summary>Takes back the planner's own assignments and plans afresh; a person's circuits, assignments and locks stay.</summary>
@@ -46,7 +46,7 @@ public static class CircuitPlanning
             .Select(c => c.Locked ? c : c with { Boxes = [.. c.Boxes.Where(b => b.By == Maker.Person)] })
             .Where(c => c.Boxes.Length > 0 || c.By == Maker.Person).ToImmutableArray();
         var numbers = kept.Select(c => c.Number).ToHashSet();
-        return Fill(job with { Decisions = job.Decisions with { Circuits = kept, Spaces = [.. job.Decisions.Spaces.Where(s => numbers.Contains(s.Circuit))] } }, planner ?? new SearchCircuitPlanner(PlanEffort.Full));
+        return Fill(job with { Decisions = job.Decisions with { Circuits = kept, Spaces = [.. job.Decisions.Spaces.Where(s => numbers.Contains(s.Circuit))], Pairs = [.. job.Decisions.Pairs.Where(p => p.By == Maker.Person)] } }, planner ?? new SearchCircuitPlanner(PlanEffort.Full));
     }
 
     /// <summary>The breaker rating that the preferences give a general circuit.</summary>

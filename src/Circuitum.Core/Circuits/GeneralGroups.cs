@@ -75,6 +75,7 @@ internal sealed class GeneralGroups
             Standing = [.. members.Select(m => m.Select(x => index[x.Number]).FirstOrDefault(-1))],
             Existing = numbers.Length,
             Closed = [.. numbers.Where(work.Locked).Select(n => index[n])],
+            Heavy = things.Any(t => t.Any(Heavy)) ? [.. things.Select(t => t.Any(Heavy))] : [],
             MostSize = lighting ? MostLights : MostReceptacles(p, work.Edition, rating),
             MostLoad = lighting ? (int)(rating * 120 * 0.8) : rating * 120,
             Rooms = p.RoomsPerCircuit,
@@ -82,6 +83,8 @@ internal sealed class GeneralGroups
             Weights = weights,
         });
     }
+
+    private static bool Heavy(Box box) => box.Kind == BoxKind.Receptacle && box.VoltAmperes >= BoxLoad.HeavyVa;
 
     /// <summary>Most receptacles on a general circuit: the job's planning figure, or less where a local rule has a number.</summary>
     internal static int MostReceptacles(Preferences preferences, CodeEdition edition, int rating)

@@ -41,6 +41,9 @@ internal sealed record GroupProblem
     /// <summary>Circuits that take nothing more, because a person locked them.</summary>
     public ImmutableHashSet<int> Closed { get; init; } = [];
 
+    /// <summary>Which of them are heavy users; empty when none is.</summary>
+    public bool[] Heavy { get; init; } = [];
+
     /// <summary>Most outlets on a circuit.</summary>
     public required int MostSize { get; init; }
 
@@ -102,7 +105,16 @@ internal sealed record GroupProblem
         var count = System.Numerics.BitOperations.PopCount(rooms) + distinct;
         var cost = ((count - 1) * Weights.Room) + (Math.Max(0, count - Rooms) * Weights.RoomTooMany) + ((System.Numerics.BitOperations.PopCount(storeys) - 1) * Weights.Storey);
         var over = Math.Max(size - (MostSize * 4 / 5), 0) + (Math.Max(0, load - (MostLoad * 4 / 5)) / 180);
-        return cost + (over * Weights.Margin);
+        return cost + (over * Weights.Margin) + HeavyCost(things, count);
+    }
+
+    // Heavy users apart, and none of them on a circuit that other rooms hang on.
+    private int HeavyCost(ReadOnlySpan<int> things, int rooms)
+    {
+        if (Heavy.Length == 0) return 0;
+        var heavy = 0;
+        foreach (var t in things) heavy += Heavy[t] ? 1 : 0;
+        return heavy == 0 ? 0 : (heavy - 1 + (rooms > 1 ? 1 : 0)) * Weights.Heavy;
     }
 
     // The home run to the nearest thing, each further one hung on the nearest that can take another cable.

@@ -190,6 +190,9 @@ public sealed record ConductorTables
 
     /// <summary>Sizes in which nonmetallic-sheathed cable is made, smallest first.</summary>
     public required ImmutableArray<string> Sheathed { get; init; }
+
+    /// <summary>The ground that is in sheathed cable of each size.</summary>
+    public required ImmutableDictionary<string, string> SheathedGround { get; init; }
 }
 
 /// <summary>One conductor size.</summary>

@@ -12,7 +12,12 @@ namespace Circuitum.Core.Commands;
 public sealed record CommandResult(Job? Job, string Problem)
 {
     /// <summary>A changed job, if it passes the rules of the document; else the first thing that is wrong with it.</summary>
-    public static CommandResult Checked(Job job) => JobRules.Check(job) is [var first, ..] ? new(null, first.Sentence) : new(job, "");
+    public static CommandResult Checked(Job job)
+    {
+        // A circuit that went takes its shared home run along.
+        job = job with { Decisions = job.Decisions.WithoutLostPairs() };
+        return JobRules.Check(job) is [var first, ..] ? new(null, first.Sentence) : new(job, "");
+    }
 
     /// <summary>A refusal.</summary>
     public static CommandResult Refuse(string sentence) => new(null, sentence);
@@ -39,7 +44,7 @@ public sealed record ProposeBoxes(string? Room) : JobCommand("propose boxes")
 public sealed record PlanCircuits(bool Afresh) : JobCommand("plan circuits")
 {
     /// <inheritdoc/>
-    public override CommandResult Apply(Job job) => CommandResult.Checked(Afresh ? Planner.PlanSpaces(CircuitPlanning.Afresh(job)) : Planner.PlanCircuits(job, PlanEffort.Full));
+    public override CommandResult Apply(Job job) => CommandResult.Checked(Afresh ? Planner.PlanAfresh(job) : Planner.PlanCircuits(job, PlanEffort.Full));
 }
 
 /// <summary>Lays the planner's breakers out again.</summary>
@@ -145,15 +150,19 @@ public sealed record MoveBreaker(int Circuit, int Space) : JobCommand("move brea
     {
         var analysis = Analysis.HouseDeriver.Derive(job);
         if (analysis.Panel is not { } panel || analysis.CircuitByNumber(Circuit) is not { } circuit) return CommandResult.Refuse($"There is no circuit {Circuit} in a panel.");
-        var wanted = Panels.SpacePlan.Taken(Space, circuit.Poles).ToList();
-        if (Space < 1 || wanted.Any(s => s > panel.Spaces)) return CommandResult.Refuse($"The panel has spaces 1 to {panel.Spaces}{(circuit.Poles == 2 ? "; a two-pole breaker takes a space and the one below it in its column" : "")}.");
-        var inTheWay = analysis.Schedule.Where(r => wanted.Contains(r.Space) && r.Circuit is not null && r.Circuit.Number != Circuit).Select(r => r.Circuit!).Distinct().ToList();
+        // A breaker that opens together with another takes it along.
+        var mate = circuit.Pair is { Kind: PairKind.SharedNeutral } pair ? (int?)pair.MateOf(Circuit) : null;
+        var poles = mate is null ? circuit.Poles : 2;
+        var wanted = Panels.SpacePlan.Taken(Space, poles).ToList();
+        if (Space < 1 || wanted.Any(s => s > panel.Spaces)) return CommandResult.Refuse($"The panel has spaces 1 to {panel.Spaces}{(poles == 2 ? "; a two-pole breaker takes a space and the one below it in its column" : "")}.");
+        var inTheWay = analysis.Schedule.Where(r => wanted.Contains(r.Space) && r.Circuit is not null && r.Circuit.Number != Circuit && r.Circuit.Number != mate).Select(r => r.Circuit!).Distinct().ToList();
         if (inTheWay.FirstOrDefault(c => job.Decisions.Spaces.Any(s => s.Circuit == c.Number && s.By == Maker.Person)) is { } held)
             return CommandResult.Refuse($"Circuit {held.Number} was put there by a person. Move it first.");
-        var spaces = job.Decisions.Spaces.Where(s => s.Circuit != Circuit && inTheWay.All(c => c.Number != s.Circuit)).ToList();
+        var spaces = job.Decisions.Spaces.Where(s => s.Circuit != Circuit && s.Circuit != mate && inTheWay.All(c => c.Number != s.Circuit)).ToList();
         var old = job.Decisions.Spaces.FirstOrDefault(s => s.Circuit == Circuit);
         spaces.Add(new SpaceDecision { Panel = panel.Id, Circuit = Circuit, Space = Space, By = Maker.Person });
-        if (old is not null && inTheWay is [var other] && other.Poles == circuit.Poles) spaces.Add(new SpaceDecision { Panel = panel.Id, Circuit = other.Number, Space = old.Space, By = Maker.Planner });
+        if (mate is { } tied) spaces.Add(new SpaceDecision { Panel = panel.Id, Circuit = tied, Space = Space + 2, By = Maker.Person });
+        else if (old is not null && inTheWay is [var other] && other.Poles == circuit.Poles) spaces.Add(new SpaceDecision { Panel = panel.Id, Circuit = other.Number, Space = old.Space, By = Maker.Planner });
         return CommandResult.Checked(Planner.PlanSpaces(job with { Decisions = job.Decisions with { Spaces = [.. spaces] } }));
     }
 }

@@ -119,7 +119,7 @@ public sealed record PutOnWall(string What, string Room, int Wall, Length From, 
         if (What == "counter") return CommandResult.Checked(job with { Counters = job.Counters.Add(new Counter { Id = Names.Free("counter", job.Counters.Select(c => c.Id)), Room = Room, Spot = spot }) });
         if (What == "panel")
         {
-            if (job.Panels.Length > 0) return CommandResult.Checked(job with { Panels = [job.Panels[0] with { Room = Room, Wall = Wall, Along = From }] });
+            if (job.Panels.Length > 0) return CommandResult.Checked(job with { Panels = [job.Panels[0] with { Room = Room, Wall = Wall, Along = From, Top = job.Preferences.PanelTop }] });
             return CommandResult.Checked(job with { Panels = [new Panel { Id = "main", Name = "Main panel", Room = Room, Wall = Wall, Along = From }] });
         }
 

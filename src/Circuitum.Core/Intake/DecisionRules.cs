@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
@@ -14,6 +15,22 @@ internal static class DecisionRules
         for (var i = 0; i < job.Decisions.Boxes.Length; i++) CheckBox(job, job.Decisions.Boxes[i], $"decisions.boxes[{i}]", boxes, shapes, problems);
         CheckCircuits(job, boxes, problems);
         CheckSpaces(job, problems);
+        CheckPairs(job, problems);
+    }
+
+    private static void CheckPairs(Job job, List<Problem> problems)
+    {
+        var paired = new HashSet<int>();
+        var numbers = job.Decisions.Circuits.Select(c => c.Number).ToHashSet();
+        for (var i = 0; i < job.Decisions.Pairs.Length; i++)
+        {
+            var pair = job.Decisions.Pairs[i];
+            foreach (var (field, number) in new[] { ("first", pair.First), ("second", pair.Second) })
+            {
+                if (!numbers.Contains(number)) problems.Add(new($"decisions.pairs[{i}].{field}", $"There is no circuit {number}."));
+                else if (!paired.Add(number)) problems.Add(new($"decisions.pairs[{i}].{field}", $"Circuit {number} shares a home run already."));
+            }
+        }
     }
 
     private static void CheckBox(Job job, Box box, string field, Dictionary<string, Box> boxes, Dictionary<string, RoomShape> shapes, List<Problem> problems)
@@ -67,6 +84,12 @@ internal static class DecisionRules
             if (!numbers.Add(circuit.Number)) problems.Add(new($"{field}.number", $"Circuit {circuit.Number} is there twice."));
             JobRules.Text($"{field}.label", circuit.Label, JobRules.LongestName, problems);
             if (circuit.Breaker is { } rating) JobRules.Range($"{field}.breaker", rating, 10, 200, problems);
+            foreach (var (key, value) in circuit.Preferences ?? ImmutableSortedDictionary<string, string>.Empty)
+            {
+                if (PreferenceFields.Find(key) is not { PerCircuit: true } preference) problems.Add(new($"{field}.preferences", $"'{JobRules.Short(key)}' is no preference of a single circuit."));
+                else if (preference.Write(job.Preferences, value).Problem is { Length: > 0 } wrong) problems.Add(new($"{field}.preferences.{key}", wrong));
+            }
+
             foreach (var member in circuit.Boxes)
             {
                 if (!boxes.ContainsKey(member.Box)) problems.Add(new($"{field}.boxes", $"There is no box '{JobRules.Short(member.Box)}'."));

@@ -74,22 +74,12 @@ public static partial class JobRules
         Range("frame.outsideWall", job.Frame.OutsideWall, Length.Inches(3), Length.Inches(16), problems);
         Range("frame.studSpacing", job.Frame.StudSpacing, Length.Inches(8), Length.Inches(48), problems);
         var p = job.Preferences;
-        Range("preferences.receptaclesPer15", p.ReceptaclesPer15, 1, 40, problems);
-        Range("preferences.receptaclesPer20", p.ReceptaclesPer20, 1, 40, problems);
-        Range("preferences.roomsPerCircuit", p.RoomsPerCircuit, 1, 20, problems);
-        Range("preferences.wastePercent", p.WastePercent, 0, 100, problems);
-        Range("preferences.sparePercent", p.SparePercent, 0, 80, problems);
         if (p.TerminationC is not (60 or 75)) problems.Add(new("preferences.terminationC", "Terminals are rated 60 or 75 C."));
-        foreach (var (name, weight) in new[] { ("cableFoot", p.Weights.CableFoot), ("circuit", p.Weights.Circuit), ("room", p.Weights.Room), ("roomTooMany", p.Weights.RoomTooMany), ("storey", p.Weights.Storey), ("dark", p.Weights.Dark), ("margin", p.Weights.Margin), ("moved", p.Weights.Moved) })
-            Range($"preferences.weights.{name}", weight, 0, 1_000_000, problems);
-        if (p.ReceptacleReach is { } reach) Range("preferences.receptacleReach", reach, Length.Feet(1), Length.Feet(6), problems);
-        Range("preferences.switchReach", p.SwitchReach, Length.Feet(3), Length.Feet(30), problems);
-        Range("preferences.recessedSpacing", p.RecessedSpacing, Length.Feet(2), Length.Feet(12), problems);
-        Range("preferences.receptacleBottom", p.ReceptacleBottom, Length.Zero, Length.Feet(5), problems);
-        Range("preferences.switchCentre", p.SwitchCentre, Length.Feet(2), Length.Feet(6), problems);
-        Range("preferences.counterCentre", p.CounterCentre, Length.Feet(3), Length.Feet(5), problems);
-        Range("preferences.boxMakeUp", p.BoxMakeUp, Length.Inches(6), Length.Feet(6), problems);
-        Range("preferences.panelMakeUp", p.PanelMakeUp, Length.Zero, Length.Feet(30), problems);
+        foreach (var field in PreferenceFields.All)
+        {
+            if (field.Write(p, field.Read(p)).Problem is { Length: > 0 } problem) problems.Add(new(field.Key.StartsWith("weight.", StringComparison.Ordinal) ? $"preferences.weights.{field.Key[7..]}" : $"preferences.{field.Key}", problem));
+        }
+
     }
 
     private static void CheckCounts(Job job, List<Problem> problems)

@@ -27,11 +27,60 @@ public sealed record Decisions
     /// <summary>The branch circuits.</summary>
     public ImmutableArray<Circuit> Circuits { get; init; } = [];
 
+    /// <summary>Circuits that share the cable of their home run.</summary>
+    public ImmutableArray<HomeRunPair> Pairs { get; init; } = [];
+
     /// <summary>Which breaker sits in which space.</summary>
     public ImmutableArray<SpaceDecision> Spaces { get; init; } = [];
 
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+
+    /// <summary>The pair that a circuit is in, or none.</summary>
+    public HomeRunPair? PairOf(int circuit) => Pairs.FirstOrDefault(p => p.Has(circuit));
+
+    /// <summary>The decisions without pairs of circuits that are gone.</summary>
+    public Decisions WithoutLostPairs()
+    {
+        if (Pairs.Length == 0) return this;
+        var there = Circuits.Where(c => c.Boxes.Length > 0).Select(c => c.Number).ToHashSet();
+        return Pairs.All(p => there.Contains(p.First) && there.Contains(p.Second)) ? this : this with { Pairs = [.. Pairs.Where(p => there.Contains(p.First) && there.Contains(p.Second))] };
+    }
+}
+
+/// <summary>Two circuits in the cable of one home run.</summary>
+public sealed record HomeRunPair
+{
+    /// <summary>The circuit whose first box the cable ends in.</summary>
+    public int First { get; init; }
+
+    /// <summary>The other one, which goes on from that box.</summary>
+    public int Second { get; init; }
+
+    /// <summary>How.</summary>
+    public PairKind Kind { get; init; }
+
+    /// <summary>Who decided it.</summary>
+    public Maker By { get; init; }
+
+    /// <summary>Fields not known to this version.</summary>
+    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+
+    /// <summary>Whether a circuit is in it.</summary>
+    public bool Has(int circuit) => First == circuit || Second == circuit;
+
+    /// <summary>The mate of a circuit that is in it.</summary>
+    public int MateOf(int circuit) => First == circuit ? Second : First;
+}
+
+/// <summary>How two circuits share a home run.</summary>
+public enum PairKind
+{
+    /// <summary>Three-wire cable with one neutral: breakers that open together, on opposite legs (210.4).</summary>
+    SharedNeutral,
+
+    /// <summary>Four-wire cable with a neutral for each.</summary>
+    TwoNeutrals,
 }
 
 /// <summary>A box: a receptacle, light, switch, alarm or the connection of an appliance.</summary>
@@ -259,6 +308,9 @@ public sealed record Circuit
     /// <summary>A person's choice of where its protection sits; none follows the job's preference.</summary>
     public ProtectionPlace? Protection { get; init; }
 
+    /// <summary>Preferences that this circuit has of its own, by the key of <see cref="PreferenceFields"/>, as they are typed.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] public ImmutableSortedDictionary<string, string>? Preferences { get; init; }
+
     /// <summary>Who made the circuit.</summary>
     public Maker By { get; init; }
 
@@ -277,6 +329,12 @@ public sealed record CircuitBox
 
     /// <summary>Who put it on this circuit.</summary>
     public Maker By { get; init; }
+
+    /// <summary>
+    /// Fed from the line side where it would hang on a protective device's load terminals: the device protects neither it
+    /// nor what lies beyond.
+    /// </summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool LineSide { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }

@@ -93,6 +93,9 @@ public enum WishKind
 
     /// <summary>Something later: a capped box.</summary>
     Future,
+
+    /// <summary>Something heavy that is plugged in: a space heater, a steamer, a vacuum cleaner on the stairs.</summary>
+    Heavy,
 }
 
 /// <summary>A picture of a paper plan that lies under a storey, to be traced.</summary>

@@ -30,6 +30,12 @@ public sealed record PlanWeights
     /// <summary>Each outlet by which a circuit passes four fifths of what it may hold: spare capacity for later.</summary>
     public int Margin { get; init; } = 600;
 
+    /// <summary>Each heavy user beside another on a circuit, and one that shares its circuit with a second room.</summary>
+    public int Heavy { get; init; } = 3000;
+
+    /// <summary>The most that any weight may be.</summary>
+    public const int Most = 1_000_000;
+
     /// <summary>Moving an outlet that stands on a circuit already, about 15 ft of cable.</summary>
     public int Moved { get; init; } = 2100;
 

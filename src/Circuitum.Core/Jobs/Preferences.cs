@@ -28,6 +28,42 @@ public sealed record Preferences
     /// <summary>Where ground-fault protection sits when the circuit needs no arc-fault protection.</summary>
     public ProtectionPlace GroundFault { get; init; } = ProtectionPlace.FirstReceptacle;
 
+    /// <summary>Where arc-fault protection sits.</summary>
+    public ArcFaultPlace ArcFault { get; init; }
+
+    /// <summary>What protects a circuit that needs both kinds.</summary>
+    public BothKinds BothKinds { get; init; }
+
+    /// <summary>What home runs of general circuits are made of; decides whether arc-fault protection may sit in the first outlet.</summary>
+    public HomeRunMethod HomeRunMethod { get; init; }
+
+    /// <summary>How receptacles are connected, where nothing else decides it.</summary>
+    public Connections Connections { get; init; }
+
+    /// <summary>Whether two circuits may share the cable of their home run.</summary>
+    public TwoCircuitHomeRuns TwoCircuitHomeRuns { get; init; }
+
+    /// <summary>What sharing a home run must save before it is suggested or done.</summary>
+    public Length TwoCircuitSaving { get; init; } = Length.Feet(25);
+
+    /// <summary>How a home run is labelled at both ends.</summary>
+    public HomeRunLabel HomeRunLabel { get; init; }
+
+    /// <summary>Temperature around the cable in degrees Celsius; over 30 it takes from the ampacity.</summary>
+    public int AmbientC { get; init; } = 30;
+
+    /// <summary>Two-wire cables that lie together over more than 24 in, or through one sealed hole; two and more take from the ampacity by their count.</summary>
+    public int CablesTogether { get; init; } = 1;
+
+    /// <summary>What is marked on the box or stud of a 15 A circuit, such as a colour; empty marks nothing.</summary>
+    public string Mark15 { get; init; } = "";
+
+    /// <summary>What is marked on the box or stud of a larger circuit; empty marks nothing.</summary>
+    public string MarkLarger { get; init; } = "";
+
+    /// <summary>Height of a panel's top when it is hung.</summary>
+    public Length PanelTop { get; init; } = Length.Feet(6);
+
     /// <summary>When a home run is pulled one size larger than its circuit.</summary>
     public HomeRunUpsize HomeRunUpsize { get; init; } = HomeRunUpsize.WhenDropAsks;
 
@@ -69,6 +105,9 @@ public sealed record Preferences
 
     /// <summary>Spaces to keep free in the panel, in percent.</summary>
     public int SparePercent { get; init; } = 20;
+
+    /// <summary>Spaces to keep free as a count; none goes by the percentage.</summary>
+    public int? SpareSpaces { get; init; }
 
     /// <summary>How breakers are ordered down the panel.</summary>
     public PanelOrder PanelOrder { get; init; }
@@ -159,6 +198,12 @@ public enum PanelOrder
 
     /// <summary>By circuit number, as the home runs are numbered.</summary>
     ByNumber,
+
+    /// <summary>The circuits of a room together, room by room.</summary>
+    ByRoom,
+
+    /// <summary>Breakers with arc-fault or ground-fault protection together, above the plain ones.</summary>
+    ProtectionTogether,
 }
 
 /// <summary>Methods of working out the service load.</summary>
@@ -169,4 +214,67 @@ public enum ServiceMethod
 
     /// <summary>The standard method.</summary>
     Standard,
+}
+
+/// <summary>Where arc-fault protection sits.</summary>
+public enum ArcFaultPlace
+{
+    /// <summary>In a combination breaker.</summary>
+    Breaker,
+
+    /// <summary>In the first outlet, where the home run qualifies for it.</summary>
+    FirstOutlet,
+}
+
+/// <summary>What protects a circuit that needs arc-fault and ground-fault protection.</summary>
+public enum BothKinds
+{
+    /// <summary>One breaker with both functions.</summary>
+    DualFunction,
+
+    /// <summary>An arc-fault breaker and a ground-fault receptacle.</summary>
+    BreakerAndReceptacle,
+}
+
+/// <summary>What a home run is made of.</summary>
+public enum HomeRunMethod
+{
+    /// <summary>Nonmetallic-sheathed cable.</summary>
+    Sheathed,
+
+    /// <summary>Metal-clad or armored cable, or steel raceway, with a metal box at the first outlet.</summary>
+    Metal,
+}
+
+/// <summary>How receptacles are connected.</summary>
+public enum Connections
+{
+    /// <summary>Cables joined in the box, the device on a pigtail: its failing leaves the rest on.</summary>
+    Pigtail,
+
+    /// <summary>Through the device's terminals: what lies beyond hangs on it.</summary>
+    FeedThrough,
+}
+
+/// <summary>Whether two circuits share the cable of their home run.</summary>
+public enum TwoCircuitHomeRuns
+{
+    /// <summary>Never; a saving over the stated length is suggested.</summary>
+    Never,
+
+    /// <summary>Three-wire cable, one neutral, breakers that open together.</summary>
+    SharedNeutral,
+
+    /// <summary>Four-wire cable, a neutral for each.</summary>
+    TwoNeutrals,
+}
+
+/// <summary>How a home run is labelled.</summary>
+public enum HomeRunLabel
+{
+    /// <summary>Number, cable, area and purpose.</summary>
+    Plain,
+
+    /// <summary>The same with the breaker's size.</summary>
+    WithBreaker,
 }

@@ -21,11 +21,16 @@ public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKin
     /// <summary>Planning figure for an alarm.</summary>
     public const double AlarmVa = 5;
 
+    /// <summary>From this on something plugged in is a heavy user: a space heater, a steamer, a vacuum cleaner.</summary>
+    public const double HeavyVa = 1000;
+
     /// <summary>The load of a box.</summary>
     public static BoxLoad Of(Job job, Box box)
     {
         switch (box.Kind)
         {
+            case BoxKind.Receptacle when box.VoltAmperes is { } planned:
+                return new(box, new(planned), false, planned >= HeavyVa ? LoadKind.PlugIn : LoadKind.GeneralReceptacle, "as entered for what is plugged in here");
             case BoxKind.Receptacle or BoxKind.Provision:
                 return new(box, new(ReceptacleVa * (box.Style == ReceptacleStyle.Quad ? 2 : 1)), false, LoadKind.GeneralReceptacle, "planning figure for a receptacle, practice");
             case BoxKind.Light:

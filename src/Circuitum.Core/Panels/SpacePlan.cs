@@ -8,7 +8,10 @@ namespace Circuitum.Core.Panels;
 /// <param name="Poles">1 or 2.</param>
 /// <param name="Amperes">Rating.</param>
 /// <param name="Va">Load in volt-amperes.</param>
-public sealed record BreakerNeed(int Circuit, int Poles, int Amperes, int Va);
+/// <param name="Room">Where its first box is, as an order of rooms.</param>
+/// <param name="Protective">Whether it protects against arc or ground faults.</param>
+/// <param name="TiedTo">The circuit with which it shares a neutral: the two open together and sit on opposite legs.</param>
+public sealed record BreakerNeed(int Circuit, int Poles, int Amperes, int Va, int Room = 0, bool Protective = false, int? TiedTo = null);
 
 /// <summary>
 /// The door to the panel's spaces: odd on the left, even on the right, the rows alternating between the legs, a
@@ -40,18 +43,40 @@ public static class SpacePlan
             placed.Add(d);
         }
 
+        Untie(placed, byCircuit, free);
+
         var done = placed.Select(p => p.Circuit).ToHashSet();
         var open = needs.Where(n => !done.Contains(n.Circuit)).ToList();
-        foreach (var need in Ordered(open.Where(n => n.Poles == 2), order))
+        foreach (var need in Ordered(open.Where(n => n.Poles == 2 || Leads(n, open)), order))
         {
             var at = free.Order().FirstOrDefault(s => free.Contains(s + 2));
             if (at == 0) continue;
             free.ExceptWith([at, at + 2]);
             placed.Add(new SpaceDecision { Panel = panel.Id, Circuit = need.Circuit, Space = at, By = Maker.Planner });
+            if (need.Poles == 1) placed.Add(new SpaceDecision { Panel = panel.Id, Circuit = need.TiedTo!.Value, Space = at + 2, By = Maker.Planner });
         }
 
-        PlaceOnePole(panel, [.. Ordered(open.Where(n => n.Poles == 1), order)], placed, free, byCircuit);
+        var tied = placed.Select(p => p.Circuit).ToHashSet();
+        PlaceOnePole(panel, [.. Ordered(open.Where(n => n.Poles == 1 && !tied.Contains(n.Circuit)), order)], placed, free, byCircuit);
         return [.. placed.OrderBy(p => p.Space)];
+    }
+
+    /// <summary>Whether two spaces can hold breakers that open together: one under the other in a column, so on opposite legs.</summary>
+    public static bool CanTie(int one, int other) => Math.Abs(one - other) == 2;
+
+    // Of two breakers that are tied, the one with the lower number is placed and takes the other along.
+    private static bool Leads(BreakerNeed need, List<BreakerNeed> open) => need.TiedTo is { } mate && need.Circuit < mate && open.Any(n => n.Circuit == mate);
+
+    // The planner's own places of a tied pair are given up where they are not one under the other.
+    private static void Untie(List<SpaceDecision> placed, Dictionary<int, BreakerNeed> byCircuit, HashSet<int> free)
+    {
+        foreach (var d in placed.Where(d => byCircuit[d.Circuit].TiedTo is not null).ToList())
+        {
+            var mate = placed.FirstOrDefault(p => p.Circuit == byCircuit[d.Circuit].TiedTo);
+            if (d.By == Maker.Person || (mate is not null && CanTie(mate.Space, d.Space))) continue;
+            placed.Remove(d);
+            free.Add(d.Space);
+        }
     }
 
     private static void PlaceOnePole(Panel panel, List<BreakerNeed> ones, List<SpaceDecision> placed, HashSet<int> free, Dictionary<int, BreakerNeed> byCircuit)
@@ -68,7 +93,11 @@ public static class SpacePlan
             placed.Add(new SpaceDecision { Panel = panel.Id, Circuit = fitting[i].Circuit, Space = (split[i] ? a : b).Dequeue(), By = Maker.Planner });
     }
 
-    private static IEnumerable<BreakerNeed> Ordered(IEnumerable<BreakerNeed> needs, PanelOrder order) => order == PanelOrder.LargestFirst
-        ? needs.OrderByDescending(n => n.Amperes).ThenBy(n => n.Circuit)
-        : needs.OrderBy(n => n.Circuit);
+    private static IEnumerable<BreakerNeed> Ordered(IEnumerable<BreakerNeed> needs, PanelOrder order) => order switch
+    {
+        PanelOrder.LargestFirst => needs.OrderByDescending(n => n.Amperes).ThenBy(n => n.Circuit),
+        PanelOrder.ByRoom => needs.OrderBy(n => n.Room).ThenBy(n => n.Circuit),
+        PanelOrder.ProtectionTogether => needs.OrderByDescending(n => n.Protective).ThenByDescending(n => n.Amperes).ThenBy(n => n.Circuit),
+        _ => needs.OrderBy(n => n.Circuit),
+    };
 }

@@ -12,7 +12,8 @@ namespace Circuitum.Core.Routing;
 /// <param name="To">The box it ends in.</param>
 /// <param name="Way">Length of the way, without make-up.</param>
 /// <param name="Cut">Length to cut: way and make-up at both ends.</param>
-public sealed record Hop(string? From, string To, Length Way, Length Cut);
+/// <param name="Via">For a home run in another circuit's cable, that circuit's first box; what is cut begins there.</param>
+public sealed record Hop(string? From, string To, Length Way, Length Cut, string? Via = null);
 
 /// <summary>The estimated cable of one circuit: a tree from the panel, the first box first.</summary>
 /// <param name="Hops">The home run, then each further piece in an order in which its feeding box comes before it.</param>
@@ -127,10 +128,31 @@ public sealed class Runs
         return new(hops.ToImmutable());
     }
 
+    /// <summary>Plans the cable of a circuit that goes on from the first box of another one, whose home run carries both.</summary>
+    /// <param name="boxes">The circuit's boxes.</param>
+    /// <param name="via">The other circuit's first box.</param>
+    /// <param name="first">A box that must be first, or none.</param>
+    public RunEstimate PlanVia(IReadOnlyList<string> boxes, string via, string? first = null)
+    {
+        if (boxes.Count == 0) return new([]);
+        var run = Plan(boxes, first ?? boxes.Order(StringComparer.Ordinal).MinBy(b => Between(via, b))!);
+        var between = Between(via, run.First!);
+        return new([run.Hops[0] with { Way = FromPanel(via) + between, Cut = between + (job.Preferences.BoxMakeUp * 2), Via = via }, .. run.Hops.Skip(1)]);
+    }
+
     /// <summary>The derivation of a piece of cable.</summary>
     public Derivation Explain(Hop hop)
     {
         var p = job.Preferences;
+        if (hop.Via is { } via)
+        {
+            return new($"On from {via} to {hop.To}", $"{hop.Cut.InFeet:0} ft")
+            {
+                Formula = $"{(hop.Cut - (p.BoxMakeUp * 2)).InFeet:0.#} ft way + {(p.BoxMakeUp * 2).InFeet:0.#} ft make-up",
+                Because = $"The home run is in the cable of another circuit, which ends in {via}.",
+            };
+        }
+
         var makeUp = hop.From is null ? p.PanelMakeUp + p.BoxMakeUp : p.BoxMakeUp * 2;
         return new(hop.From is null ? "Home run" : $"{hop.From} to {hop.To}", $"{hop.Cut.InFeet:0} ft")
         {

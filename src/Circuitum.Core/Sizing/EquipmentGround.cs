@@ -1,0 +1,50 @@
+using Circuitum.Core.Codes;
+using Circuitum.Core.Explain;
+
+namespace Circuitum.Core.Sizing;
+
+/// <summary>The equipment ground of a run (250.122): by the breaker, and larger in proportion where the wire is larger than it had to be.</summary>
+/// <param name="Breaker">Rating of the breaker in amperes.</param>
+/// <param name="Least">The size that the load and the breaker ask of the ungrounded conductors.</param>
+/// <param name="Used">The size that is run.</param>
+/// <param name="Needed">The ground that is needed, AWG copper.</param>
+/// <param name="There">The ground in the sheathed cable, or none for a size in which it is not made.</param>
+public sealed record EquipmentGround(int Breaker, string Least, string Used, string Needed, string? There)
+{
+    /// <summary>Whether the ground in the cable is enough.</summary>
+    public bool Enough => There is { } there && Row(there).Cmil >= Row(Needed).Cmil;
+
+    /// <summary>The ground that a run needs.</summary>
+    /// <param name="breaker">Rating of the breaker in amperes, 400 at most.</param>
+    /// <param name="least">Size that load and breaker ask for.</param>
+    /// <param name="used">Size that is run.</param>
+    public static string For(int breaker, string least, string used)
+    {
+        var table = Row(CodeLibrary.Conductors.Ground.First(g => breaker <= g.Breaker).Copper);
+        var (small, large) = (Row(least).Cmil, Row(used).Cmil);
+        if (large <= small) return table.Size;
+        var needed = (double)table.Cmil * large / small;
+
+        // Never larger than the conductors that it goes with (250.122(A)).
+        return CodeLibrary.Conductors.Copper.First(r => r.Cmil >= needed - 0.5 || r.Size == used).Size;
+    }
+
+    /// <summary>The ground that a run in sheathed cable needs and has.</summary>
+    public static EquipmentGround InCable(int breaker, string least, string used) => new(breaker, least, used, For(breaker, least, used), CodeLibrary.Conductors.SheathedGround.GetValueOrDefault(used));
+
+    /// <summary>How the size came about.</summary>
+    public Derivation Derivation(CodeEdition edition)
+    {
+        var table = Row(CodeLibrary.Conductors.Ground.First(g => Breaker <= g.Breaker).Copper);
+        return new("Equipment ground", $"{Needed} AWG")
+        {
+            Formula = Least == Used ? $"{Breaker} A breaker: {table.Size} AWG" : $"{table.Cmil:#,0} x {Row(Used).Cmil:#,0} / {Row(Least).Cmil:#,0} = {(double)table.Cmil * Row(Used).Cmil / Row(Least).Cmil:#,0} cmil",
+            Citation = edition.Cite("wire.ground"),
+            Because = Least == Used
+                ? "By the breaker's size."
+                : $"The wire was made larger than {Least} AWG, so the ground grows in proportion.{(There is { } there ? $" The cable holds {there} AWG." : "")}",
+        };
+    }
+
+    private static ConductorRow Row(string size) => CodeLibrary.Conductors.Copper.First(r => r.Size == size);
+}
