@@ -13,8 +13,9 @@ namespace Circuitum.Core;
 /// <param name="CableFeet">Cable to buy, in feet.</param>
 /// <param name="RoomsMixed">Rooms beyond the first on general receptacle circuits, summed up.</param>
 /// <param name="DarkestTrip">Most rooms that one breaker leaves without light.</param>
+/// <param name="Cost">What its general circuits cost by the job's own weights, in cents.</param>
 /// <param name="Moved">General outlets and lights that are on another circuit than now, circuits being matched by what they share.</param>
-public sealed record PlanChoice(string Name, JobAnalysis Analysis, int Breakers, int Spaces, double CableFeet, int RoomsMixed, int DarkestTrip, ImmutableHashSet<string> Moved);
+public sealed record PlanChoice(string Name, JobAnalysis Analysis, int Breakers, int Spaces, double CableFeet, int RoomsMixed, int DarkestTrip, long Cost, ImmutableHashSet<string> Moved);
 
 /// <summary>Makes whole plans with different aims: fewest breakers, least wire, least darkness, and the job's own weights.</summary>
 public static class PlanChoices
@@ -33,6 +34,26 @@ public static class PlanChoices
     /// <summary>The plan that stands and one for each aim.</summary>
     public static ImmutableArray<PlanChoice> Of(Job job) => [Score("as it stands", job, job), .. Aims.Select(a => Score(a.Name, Plan(job, a.Weights), job))];
 
+    /// <summary>What planning afresh would save, by the job's own weights, and what it would move.</summary>
+    public static Explain.Derivation Saving(JobAnalysis now)
+    {
+        var after = Score("afresh", Plan(now.Job, null), now.Job);
+        var (before, then) = (PlanExplain.CostOf(now.House), PlanExplain.CostOf(after.Analysis.House));
+        var saving = before - then;
+        return new("Planning afresh", saving > 0 ? $"{PlanExplain.Money(saving)} less" : "saves nothing")
+        {
+            Because = $"It would move {after.Moved.Count} boxes to another circuit; what a person put somewhere or locked stays.{(saving <= 0 ? " The plan that stands is as good." : "")}",
+            Citation = "practice",
+            Steps =
+            [
+                new("Cost of the plan that stands", PlanExplain.Money(before)),
+                new("Cost planned afresh", PlanExplain.Money(then)),
+                new("Circuits", $"{now.Circuits.Count(c => c.Boxes.Length > 0)} to {after.Breakers}"),
+                new("Cable", $"{now.CableFeet:#,0} to {after.CableFeet:#,0} ft"),
+            ],
+        };
+    }
+
     private static PlanChoice Score(string name, Job job, Job now)
     {
         var a = Analyzer.Analyze(job);
@@ -41,6 +62,7 @@ public static class PlanChoices
             name, a, a.Circuits.Count(c => c.Boxes.Length > 0), a.SpacesUsed, a.CableFeet,
             general.Sum(c => Math.Max(0, c.Boxes.Select(b => b.Room).Distinct().Count() - 1)),
             a.Circuits.Select(c => Outage.Of(a, $"circuit:{c.Number}")!.NoLight.Length).DefaultIfEmpty(0).Max(),
+            PlanExplain.CostOf(a.House),
             Moved(now, job));
     }
 

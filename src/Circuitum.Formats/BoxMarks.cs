@@ -30,6 +30,7 @@ internal static class BoxMarks
             w.WriteAttributeString("class", $"mark by-{box.By.ToString().ToLowerInvariant()}{(picked ? " picked" : "")}{(wrong ? " wrong" : "")}{(view.Without?.Dead.Contains(box.Id) == true ? " dead" : "")}");
             w.WriteAttributeString("data-pick", $"box:{box.Id}");
             w.WriteAttributeString("data-box", box.Id);
+            if (a.CircuitOf(box.Id) is { } on) w.WriteAttributeString("data-circuit-of", on.Number.ToString(CultureInfo.InvariantCulture));
             w.WriteAttributeString("transform", $"translate({PlanSvg.N(x)} {PlanSvg.N(y)})");
             w.WriteElementString("title", $"{Word(box.Kind)} {box.Id}, {shape.Room.Name}{(circuit is null ? "" : $", circuit {circuit.Number}")}");
 

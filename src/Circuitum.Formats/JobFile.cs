@@ -23,6 +23,23 @@ public static class JobFile
     /// <summary>Writes a job. Lengths are exact; fields that this version does not know are written back.</summary>
     public static string Write(Job job) => JsonSerializer.Serialize(job, Options) + "\n";
 
+    /// <summary>Writes a company's document.</summary>
+    public static string Write(Company company) => JsonSerializer.Serialize(company, Options) + "\n";
+
+    /// <summary>Reads a company's document as this program wrote it.</summary>
+    /// <exception cref="InvalidDataException">It does not pass the rules of its document.</exception>
+    public static Company ReadCompany(string text)
+    {
+        try
+        {
+            return JsonSerializer.Deserialize<Company>(text, Options) is { } company && JobRules.Check(company).Count == 0 ? company : throw new InvalidDataException("The company's document does not pass its rules.");
+        }
+        catch (JsonException e)
+        {
+            throw new InvalidDataException("The company's document is not readable.", e);
+        }
+    }
+
     /// <summary>Reads a job file from a stream that is not trusted: never more than <see cref="MostBytes"/> of it.</summary>
     public static async Task<JobReading> ReadAsync(Stream stream, CancellationToken cancel = default)
     {

@@ -15,6 +15,9 @@ public sealed class JobDatabase(DbContextOptions<JobDatabase> options) : DbConte
     /// <summary>Pictures to trace.</summary>
     public DbSet<PictureRow> Pictures => Set<PictureRow>();
 
+    /// <summary>The company's document; at most one row.</summary>
+    public DbSet<CompanyRow> Companies => Set<CompanyRow>();
+
     /// <inheritdoc/>
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
@@ -30,6 +33,12 @@ public sealed class JobDatabase(DbContextOptions<JobDatabase> options) : DbConte
             e.HasKey(r => new { r.JobId, r.Number });
             e.HasOne<JobRow>().WithMany().HasForeignKey(r => r.JobId).OnDelete(DeleteBehavior.Cascade);
             e.Property(r => r.Title).HasMaxLength(120);
+        });
+        modelBuilder.Entity<CompanyRow>(e =>
+        {
+            e.HasKey(c => c.Id);
+            e.Property(c => c.Id).ValueGeneratedNever();
+            e.Property(c => c.Stamp).IsConcurrencyToken();
         });
         modelBuilder.Entity<PictureRow>(e =>
         {
@@ -96,6 +105,19 @@ public sealed class PictureRow
 
     /// <summary>The file as it came.</summary>
     public required byte[] Bytes { get; set; }
+}
+
+/// <summary>What holds for all jobs of the firm.</summary>
+public sealed class CompanyRow
+{
+    /// <summary>Always 1: a data directory belongs to one firm.</summary>
+    public int Id { get; set; }
+
+    /// <summary>Counts every change; an edit made against another one is stale.</summary>
+    public int Stamp { get; set; }
+
+    /// <summary>The document's text.</summary>
+    public required string Document { get; set; }
 }
 
 /// <summary>Lets the migration tool make a context.</summary>

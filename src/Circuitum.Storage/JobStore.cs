@@ -75,6 +75,29 @@ public sealed class JobStore : IAsyncDisposable
     public async Task<int?> StampAsync(string id, CancellationToken cancel = default) =>
         await db.Jobs.AsNoTracking().Where(j => j.Id == id).Select(j => (int?)j.Stamp).FirstOrDefaultAsync(cancel).ConfigureAwait(false);
 
+    /// <summary>What holds for the firm, and which change that is; 0 while nobody has changed anything.</summary>
+    public async Task<(Company Company, int Stamp)> CompanyAsync(CancellationToken cancel = default) =>
+        await db.Companies.AsNoTracking().FirstOrDefaultAsync(cancel).ConfigureAwait(false) is { } row ? (JobFile.ReadCompany(row.Document), row.Stamp) : (new Company(), 0);
+
+    /// <summary>Saves what holds for the firm.</summary>
+    /// <returns>Whether it was saved; not when someone else changed it since <paramref name="stamp"/>.</returns>
+    public async Task<bool> SaveCompanyAsync(int stamp, Company company, CancellationToken cancel = default)
+    {
+        var row = await db.Companies.FirstOrDefaultAsync(cancel).ConfigureAwait(false);
+        if ((row?.Stamp ?? 0) != stamp) return false;
+        if (row is null) db.Companies.Add(new CompanyRow { Id = 1, Stamp = 1, Document = JobFile.Write(company) });
+        else (row.Stamp, row.Document) = (stamp + 1, JobFile.Write(company));
+        try
+        {
+            await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+            return true;
+        }
+        catch (DbUpdateException)
+        {
+            return false;
+        }
+    }
+
     /// <summary>Adds a job and gives its id.</summary>
     public async Task<string> CreateAsync(Job job, string title, CancellationToken cancel = default)
     {

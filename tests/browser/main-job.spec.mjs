@@ -88,7 +88,7 @@ test('a box is dragged, moved by arrows, put on another circuit and removed', as
   await expect(page.locator('.rows tbody tr').first()).toBeVisible();
   const rows = await page.locator('.rows tbody tr').count();
   await page.locator('[data-box="living.r1"]').click();
-  await page.locator('#to-circuit').selectOption('new');
+  await page.locator('#to-circuit').fill('new');
   await page.getByRole('button', { name: 'Put there' }).click();
   await expect(page.locator('.rows tbody tr')).toHaveCount(rows + 1);
   await page.keyboard.press('Delete');

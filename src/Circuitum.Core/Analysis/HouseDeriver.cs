@@ -39,6 +39,13 @@ public static class HouseDeriver
         };
     }
 
+    /// <summary>Works out single circuits of a house that has been analysed, each as if it stood alone: shared home runs are left out of account.</summary>
+    public static Func<Circuit, string, CircuitAnalysis> OneByOne(JobAnalysis analysis)
+    {
+        var deriver = new CircuitDeriver(analysis.House, analysis.Edition, new Runs(analysis.House), analysis.Boxes);
+        return (circuit, label) => deriver.Derive(circuit, label);
+    }
+
     // The second of a pair goes on from where the first one's home run ends, so it comes after it.
     private static ImmutableArray<CircuitAnalysis> Circuits(Job job, CircuitDeriver deriver, IReadOnlyDictionary<int, string> labels)
     {

@@ -76,6 +76,15 @@ public sealed record JobAnalysis
     /// <summary>Circuits by the boxes on them.</summary>
     public required ImmutableDictionary<string, CircuitAnalysis> ByBox { get; init; }
 
+    /// <summary>What is written on both ends of a home run, such as <c>HR-07 12-2 Bath receptacles</c>, with the mate of a shared one.</summary>
+    public string HomeRunLabel(CircuitAnalysis circuit)
+    {
+        var size = Job.Preferences.HomeRunLabel == Jobs.HomeRunLabel.WithBreaker ? $" {circuit.Breaker} A" : "";
+        var mate = circuit.Pair is { } pair ? $" (with HR-{pair.MateOf(circuit.Number):00}, {(circuit.Carried ? "red" : "black")} is {circuit.Number})" : "";
+        var cable = circuit.Carried ? CircuitByNumber(circuit.Pair!.First)?.Cable ?? circuit.Cable : circuit.Cable;
+        return $"HR-{circuit.Number:00} {cable}{size} {circuit.Label}{mate}";
+    }
+
     /// <summary>The derivation behind a shown number, or none.</summary>
     /// <param name="key">Such as <c>circuit.7.load</c>, <c>room.kitchen.area</c>, <c>service.optional</c> or <c>cable</c>.</param>
     public Derivation? Why(string key)

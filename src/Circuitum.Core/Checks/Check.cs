@@ -18,7 +18,7 @@ public static class CheckList
         new RoomsApart(), new WaysIn(), new DoorSwings(), new WorkingSpace(),
         new WallReceptacles(), new CounterReceptacles(), new RoomReceptacles(), new HouseReceptacles(), new TubZone(),
         new LightsAndSwitches(), new SwitchesInReach(), new LightPlaces(), new Alarms(), new ApplianceBoxes(), new BoxPlaces(),
-        new BoxesOnCircuits(), new RequiredCircuits(), new CircuitMembers(), new CircuitLoads(), new WireSizes(), new ProtectionCover(),
+        new BoxesOnCircuits(), new RequiredCircuits(), new IndividualCircuits(), new CircuitMembers(), new CircuitLoads(), new WireSizes(), new ProtectionCover(),
         new SharedHomeRuns(), new PanelChecks(), new LocalRules(), new ServiceChecks(), new Nameplates(),
     ];
 
@@ -29,7 +29,7 @@ public static class CheckList
         "box.door", "box.equipmentLight", "box.fan", "box.foyer", "box.garage", "box.hallway", "box.held", "box.hvac", "box.island", "box.laundry", "box.light", "box.outdoor",
         "box.outsideDoor", "box.rating", "box.stairs", "box.switchReach", "box.tub", "box.volume", "box.wall", "box.wet", "circuit.bathroom", "circuit.count", "circuit.dark",
         "circuit.garage", "circuit.generalCount", "circuit.half", "circuit.individual", "circuit.laundry", "circuit.mostReceptacles", "circuit.overload", "circuit.plugIn", "circuit.smallAppliance",
-        "circuit.pair", "circuit.sharedNeutral", "circuit.unassigned", "panel.family", "panel.handle", "panel.label", "panel.legs", "panel.place", "panel.space", "panel.spaces", "panel.spare", "plan.door", "plan.gap",
+        "circuit.pair", "circuit.sharedNeutral", "circuit.unassigned", "circuit.volts", "panel.family", "panel.handle", "panel.label", "panel.legs", "panel.place", "panel.space", "panel.spaces", "panel.spare", "plan.door", "plan.gap",
         "plan.overlap", "plan.swing", "protect.missing", "protect.reach", "protect.shared", "service.size", "wire.drop", "wire.hvac", "wire.nonMotor", "wire.range", "wire.size",
     ];
 
@@ -39,6 +39,16 @@ public static class CheckList
     /// <summary>All findings, gravest first, then by rule and place.</summary>
     public static ImmutableArray<Finding> Run(JobAnalysis analysis) =>
         [.. All.SelectMany(c => c.Find(analysis)).Where(f => analysis.Edition.InForce(f.RuleId)).OrderBy(f => f.Severity).ThenBy(f => f.RuleId, StringComparer.Ordinal).ThenBy(f => f.Sentence, StringComparer.Ordinal)];
+
+    /// <summary>What is found of one circuit by itself: its members, load, count, wire and protection.</summary>
+    /// <param name="analysis">The house.</param>
+    /// <param name="circuit">The circuit as it would be.</param>
+    public static ImmutableArray<Finding> OfCircuit(JobAnalysis analysis, CircuitAnalysis circuit)
+    {
+        var alone = analysis with { Circuits = [circuit], ByBox = circuit.Boxes.ToImmutableDictionary(b => b.Id, _ => circuit) };
+        ICheck[] checks = [new IndividualCircuits(), new CircuitMembers(), new CircuitLoads(), new WireSizes(), new ProtectionCover()];
+        return [.. checks.SelectMany(c => c.Find(alone)).Where(f => analysis.Edition.InForce(f.RuleId)).OrderBy(f => f.Severity)];
+    }
 
     internal static Finding Make(JobAnalysis analysis, string rule, string sentence, params string[] subjects)
     {

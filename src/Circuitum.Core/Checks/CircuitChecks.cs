@@ -37,12 +37,6 @@ internal sealed class RequiredCircuits : ICheck
         if (Missing(a, RoomKind.Laundry, CircuitPurpose.Laundry)) yield return CheckList.Make(a, "circuit.laundry", "There is no 20 A laundry circuit.");
         if (Missing(a, RoomKind.Bathroom, CircuitPurpose.Bathroom)) yield return CheckList.Make(a, "circuit.bathroom", "There is no 20 A bathroom circuit.");
         if (Missing(a, RoomKind.Garage, CircuitPurpose.Garage)) yield return CheckList.Make(a, "circuit.garage", "There is no 20 A garage circuit.");
-        foreach (var appliance in a.Job.Appliances.Where(x => ApplianceFacts.Of(x).Type.Individual))
-        {
-            if (a.Job.Decisions.Boxes.FirstOrDefault(b => b.Appliance == appliance.Id) is { } box && a.CircuitOf(box.Id) is { Boxes.Length: > 1 } c)
-                yield return CheckList.Make(a, "circuit.individual", $"{ApplianceFacts.Of(appliance).Name} shares circuit {c.Number}.", $"circuit:{c.Number}", $"box:{box.Id}");
-        }
-
         var general = a.Circuits.Where(c => c.Circuit.Purpose is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed).ToList();
         var need = a.AreaSqFt * a.Edition.Number("generalVaPerSqFt");
         var have = general.Sum(c => c.Breaker * 120);
@@ -53,6 +47,19 @@ internal sealed class RequiredCircuits : ICheck
         a.Job.Decisions.Boxes.Any(b => BoxPurpose.Of(a.Job, a.Edition, b) == purpose && a.House[b.Room].Room.Kind == kind) && !a.Circuits.Any(c => c.Circuit.Purpose == purpose && c.Breaker >= 20);
 }
 
+/// <summary>Appliances that a rule wants alone on their circuit.</summary>
+internal sealed class IndividualCircuits : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        foreach (var appliance in a.Job.Appliances.Where(x => ApplianceFacts.Of(x).Type.Individual))
+        {
+            if (a.Job.Decisions.Boxes.FirstOrDefault(b => b.Appliance == appliance.Id) is { } box && a.CircuitOf(box.Id) is { Boxes.Length: > 1 } c)
+                yield return CheckList.Make(a, "circuit.individual", $"{ApplianceFacts.Of(appliance).Name} shares circuit {c.Number}.", $"circuit:{c.Number}", $"box:{box.Id}");
+        }
+    }
+}
+
 /// <summary>Boxes on circuits that may not serve them.</summary>
 internal sealed class CircuitMembers : ICheck
 {
@@ -60,6 +67,9 @@ internal sealed class CircuitMembers : ICheck
     {
         foreach (var c in a.Circuits)
         {
+            foreach (var box in c.Boxes.Where(b => c.Load.Volts == 240 && b.Kind != BoxKind.Switch && (a.Job.ApplianceById(b.Appliance) is not { } x || ApplianceFacts.Of(x).Volts != 240)))
+                yield return CheckList.Make(a, "circuit.volts", $"{box.Id} works at 120 V; circuit {c.Number} ({c.Label}) has a two-pole breaker for 240 V.", $"box:{box.Id}", $"circuit:{c.Number}");
+
             foreach (var box in c.Boxes)
             {
                 if (BoxPurpose.WhyNot(a.Job, a.Edition, box, c.Circuit.Purpose) is not { } why) continue;

@@ -65,6 +65,9 @@ public static class PlanExplain
         return null;
     }
 
+    /// <summary>What the general circuits of a job cost as the planner weighs it, in cents.</summary>
+    public static long CostOf(HouseShape house) => Groups(house).Sum(g => g.Now().Cost());
+
     private static List<GeneralGroups> Groups(HouseShape house) => [.. GeneralGroups.Of(new CircuitDraft(house, CodeLibrary.EditionOf(house.Job)), new Runs(house))];
 
     private static string Reason(GroupProblem p, GroupPlan plan, int thing, int circuit)
@@ -74,7 +77,8 @@ public static class PlanExplain
         return size > p.MostSize ? $"it would have {size} outlets, {p.MostSize} is the most that the job wants" : $"its load would be {load:#,0} VA, {p.MostLoad:#,0} is the most";
     }
 
-    private static string Money(long cents) => $"${cents / 100.0:#,0}";
+    /// <summary>Cents as whole dollars.</summary>
+    public static string Money(long cents) => $"${cents / 100.0:#,0}";
 
     private static string Signed(long cents) => cents >= 0 ? $"+${cents / 100.0:#,0}" : $"-${-cents / 100.0:#,0}";
 }

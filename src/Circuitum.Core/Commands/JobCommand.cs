@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Intake;
@@ -54,29 +55,6 @@ public sealed record LayOutPanel() : JobCommand("lay out the panel")
     public override CommandResult Apply(Job job) => CommandResult.Checked(Planner.PlanSpaces(job, afresh: true));
 }
 
-/// <summary>Puts a box on another circuit, or on a new one.</summary>
-/// <param name="Box">The box.</param>
-/// <param name="Circuit">The circuit, or none for a new one.</param>
-public sealed record AssignBox(string Box, int? Circuit) : JobCommand("move to circuit")
-{
-    /// <inheritdoc/>
-    public override CommandResult Apply(Job job)
-    {
-        if (job.Decisions.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box) return CommandResult.Refuse("That box is not there any more.");
-        if (Circuit is { } wanted && job.Decisions.Circuits.All(c => c.Number != wanted)) return CommandResult.Refuse($"There is no circuit {wanted}.");
-        var number = Circuit ?? Enumerable.Range(1, JobRules.MostCircuits).First(n => job.Decisions.Circuits.All(c => c.Number != n));
-        var member = new CircuitBox { Box = Box, By = Maker.Person };
-        var circuits = job.Decisions.Circuits.Select(c => c with { Boxes = [.. c.Boxes.Where(b => b.Box != Box), .. c.Number == number ? new[] { member } : []] }).ToList();
-        if (Circuit is null) circuits.Add(new Circuit { Number = number, Purpose = BoxPurpose.Of(job, Codes.CodeLibrary.EditionOf(job), box), Boxes = [member], By = Maker.Person });
-
-        // A planner's circuit that lost its last box goes, and its breaker with it.
-        circuits.RemoveAll(c => c.Boxes.Length == 0 && c.By == Maker.Planner);
-        var left = circuits.Select(c => c.Number).ToHashSet();
-        var decisions = job.Decisions with { Circuits = [.. circuits.OrderBy(c => c.Number)], Spaces = [.. job.Decisions.Spaces.Where(s => left.Contains(s.Circuit))] };
-        return CommandResult.Checked(Planner.PlanSpaces(job with { Decisions = decisions }));
-    }
-}
-
 /// <summary>Takes a circuit and its breaker away; its boxes are loose again.</summary>
 /// <param name="Number">The circuit.</param>
 public sealed record RemoveCircuit(int Number) : JobCommand("remove circuit")
@@ -129,13 +107,14 @@ public sealed record TakePlan(string Aim) : JobCommand("take plan")
 /// <param name="Label">Text for the directory; empty goes back to the written one.</param>
 /// <param name="Breaker">Rating; none goes back to the sized one.</param>
 /// <param name="Protection">Place of the ground-fault device; none follows the job.</param>
-public sealed record EditCircuit(int Number, string? Label, int? Breaker, ProtectionPlace? Protection) : JobCommand("edit circuit")
+/// <param name="Own">Preferences of its own, by key; none or empty follows the job in all.</param>
+public sealed record EditCircuit(int Number, string? Label, int? Breaker, ProtectionPlace? Protection, ImmutableSortedDictionary<string, string>? Own = null) : JobCommand("edit circuit")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
         if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == Number) is not { } circuit) return CommandResult.Refuse($"There is no circuit {Number}.");
-        var changed = circuit with { Label = string.IsNullOrWhiteSpace(Label) ? null : Label.Trim(), Breaker = Breaker, Protection = Protection };
+        var changed = circuit with { Label = string.IsNullOrWhiteSpace(Label) ? null : Label.Trim(), Breaker = Breaker, Protection = Protection, Preferences = Own is { Count: > 0 } ? Own : null };
         return CommandResult.Checked(job with { Decisions = job.Decisions with { Circuits = job.Decisions.Circuits.Replace(circuit, changed) } });
     }
 }

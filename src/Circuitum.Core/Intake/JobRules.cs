@@ -56,6 +56,15 @@ public static partial class JobRules
         return Cut(problems);
     }
 
+    /// <summary>What is wrong with a company's document; empty when it can be worked with.</summary>
+    public static IReadOnlyList<Problem> Check(Company company)
+    {
+        var problems = new List<Problem>();
+        Text("name", company.Name, LongestName, problems);
+        CheckHead(new Job { Name = "company", Preferences = company.Preferences, Amendments = company.Amendments }, problems);
+        return Cut(problems);
+    }
+
     private static IReadOnlyList<Problem> Cut(List<Problem> problems) => problems.Count <= MostProblems
         ? problems
         : [.. problems.Take(MostProblems), new Problem("", $"and {problems.Count - MostProblems} more")];

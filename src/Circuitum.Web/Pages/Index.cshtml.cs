@@ -40,7 +40,7 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray) : PageModel
             job = reading.Job;
         }
 
-        job = job with { Name = name?.Trim() ?? "" };
+        job = (await desk.CompanyAsync(cancel)).Company.Begin(job) with { Name = name?.Trim() ?? "" };
         var problems = JobRules.Check(job);
         return await Finish(problems.Count == 0 ? job : null, problems, "new job", cancel);
     }

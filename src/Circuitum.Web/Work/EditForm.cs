@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Globalization;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
@@ -44,12 +45,20 @@ public sealed partial class EditForm(IFormCollection form)
         "release-box" => new HoldBox(Text("box"), null),
         "room-reach" => RoomReach(),
         "add-switch" => new AddSwitch(Text("room"), Text("opening")),
-        "assign-box" => new AssignBox(Text("box"), Text("circuit") == "new" ? null : Number("circuit", "Circuit")),
+        "assign-box" => new AssignBox(Text("box"), Circuit()),
+        "assign-boxes" => new AssignBoxes([.. Many("box")], Circuit()),
+        "assign-room" => new AssignRoom(Text("room"), Circuit()),
+        "split-circuit" => new SplitCircuit(Number("circuit", "Circuit") ?? 0, Optional("from")),
+        "renumber" => new RenumberCircuits(),
+        "line-side" => new FeedFromLine(Text("box"), Text("line") == "yes"),
+        "take-part" => new TakePart(Text("aim"), Number("circuit", "Circuit") ?? 0),
         "remove-circuit" => new RemoveCircuit(Number("circuit", "Circuit") ?? 0),
         "lock-circuit" => new LockCircuit(Number("circuit", "Circuit") ?? 0, Text("locked") == "yes"),
         "merge-circuits" => new MergeCircuits(Number("circuit", "Circuit") ?? 0, Number("into", "Circuit") ?? 0),
         "take-plan" => new TakePlan(Text("aim")),
-        "edit-circuit" => new EditCircuit(Number("circuit", "Circuit") ?? 0, Optional("label"), Number("breaker", "Breaker"), Text("protection").Length == 0 ? null : Word<ProtectionPlace>("protection", "Protection")),
+        "edit-circuit" => EditCircuit(),
+        "pair-circuits" => new PairCircuits(Number("circuit", "Circuit") ?? 0, Number("with", "Circuit") ?? 0, Word<PairKind>("kind", "Kind")),
+        "unpair-circuits" => new UnpairCircuits(Number("circuit", "Circuit") ?? 0),
         "move-breaker" => new MoveBreaker(Number("circuit", "Circuit") ?? 0, Number("space", "Space") ?? 0),
         "add-room" => AddRoom(),
         "edit-room" => new EditRoom(Text("room"), Text("name"), Word<RoomKind>("kind", "Kind"), Length("ceiling", "Ceiling")),
@@ -62,6 +71,17 @@ public sealed partial class EditForm(IFormCollection form)
         "edit-panel" => EditPanel(),
         _ => MakePlan(),
     };
+
+    // "new" is a new circuit; anything else must be a number, so that a slip of the hand makes none.
+    private int? Circuit()
+    {
+        if (Text("circuit").Trim() == "new") return null;
+        if (Number("circuit", "Circuit") is { } number) return number;
+        if (problem.Length == 0) problem = "Circuit: type its number, or new.";
+        return null;
+    }
+
+    private IEnumerable<string> Many(string name) => form[name].Take(Core.Intake.JobRules.MostBoxes).Select(v => v is { Length: > 400 } ? v[..400] : v ?? "");
 
     private AddRoom? AddRoom()
     {
@@ -81,23 +101,8 @@ public sealed partial class EditForm(IFormCollection form)
 
         var front = Word<Side>("front", "Front");
         var under = Word<Under>("under", "Under the floor");
-        var wire = Word<GeneralWire>("generalWire", "General wire");
-        var lights = Word<LightsAndReceptacles>("lights", "Lights and receptacles");
-        var ground = Word<ProtectionPlace>("groundFault", "Ground-fault protection");
-        var method = Word<ServiceMethod>("method", "Service method");
-        var order = Word<PanelOrder>("order", "Panel order");
-        var run = Word<RunBy>("run", "Run cable by");
         var edition = Text("edition");
-        var reach = OptionalLength("reach", "Receptacle reach");
-        var switchReach = Length("switchReach", "Switch reach");
-        var ceilings = Word<CeilingLights>("ceilings", "Ceiling lights");
-        var spacing = Length("spacing", "Recessed lights apart");
-        var bottom = Length("bottom", "Bottom of receptacles");
-        var switches = Length("switches", "Switch height");
-        var counters = Length("counters", "Counter receptacles");
-        var rooms = Number("rooms", "Rooms on a circuit") ?? 2;
-        var per20 = Number("per20", "Receptacles on 20 A") ?? 13;
-        var spare = Number("spare", "Spare spaces") ?? 20;
+        var read = Preferences(new());
         return new(job => job with
         {
             Name = name,
@@ -105,8 +110,40 @@ public sealed partial class EditForm(IFormCollection form)
             PermitDate = permit,
             CodeEdition = edition,
             Frame = job.Frame with { Front = front, Under = under },
-            Preferences = job.Preferences with { GeneralWire = wire, LightsAndReceptacles = lights, GroundFault = ground, ServiceMethod = method, PanelOrder = order, RunBy = run, RoomsPerCircuit = rooms, ReceptaclesPer20 = per20, SparePercent = spare, ReceptacleReach = reach, SwitchReach = switchReach, CeilingLights = ceilings, RecessedSpacing = spacing, ReceptacleBottom = bottom, SwitchCentre = switches, CounterCentre = counters },
+            Preferences = read is null ? job.Preferences : Preferences(job.Preferences) ?? job.Preferences,
         }, "edit the job");
+    }
+
+    /// <summary>Preferences with what the form has of them, or none with the problem when one is wrong.</summary>
+    /// <param name="from">Keep what the form says nothing about.</param>
+    public (Preferences? Preferences, string Problem) ReadPreferences(Preferences from) => (Preferences(from), problem);
+
+    private Preferences? Preferences(Preferences from)
+    {
+        foreach (var field in PreferenceFields.All.Where(f => form.ContainsKey($"pref.{f.Key}")))
+        {
+            var (written, wrong) = field.Write(from, Text($"pref.{field.Key}").Trim());
+            if (written is null)
+            {
+                problem = wrong;
+                return null;
+            }
+
+            from = written;
+        }
+
+        return from;
+    }
+
+    private EditCircuit EditCircuit()
+    {
+        var own = PreferenceFields.All.Where(f => f.PerCircuit && Text($"own.{f.Key}").Trim().Length > 0).ToImmutableSortedDictionary(f => f.Key, f => Text($"own.{f.Key}").Trim());
+        foreach (var (key, value) in own)
+        {
+            if (PreferenceFields.Find(key)!.Write(new(), value).Problem is { Length: > 0 } wrong) problem = wrong;
+        }
+
+        return new(Number("circuit", "Circuit") ?? 0, Optional("label"), Number("breaker", "Breaker"), Text("protection").Length == 0 ? null : Word<ProtectionPlace>("protection", "Protection"), own);
     }
 
     private EditJob EditPanel()

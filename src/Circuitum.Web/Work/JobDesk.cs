@@ -91,6 +91,21 @@ public sealed class JobDesk(string directory)
         return "";
     }
 
+    /// <summary>What holds for the firm, and which change that is.</summary>
+    public async Task<(Company Company, int Stamp)> CompanyAsync(CancellationToken cancel)
+    {
+        await using var store = JobStore.Connect(directory);
+        return await store.CompanyAsync(cancel);
+    }
+
+    /// <summary>Saves what holds for the firm. Gives a sentence when it was not done.</summary>
+    public async Task<string> SaveCompanyAsync(int stamp, Company company, CancellationToken cancel)
+    {
+        if (Core.Intake.JobRules.Check(company) is [var first, ..]) return first.Sentence;
+        await using var store = JobStore.Connect(directory);
+        return await store.SaveCompanyAsync(stamp, company, cancel) ? "" : "This was changed meanwhile, in another window. Here is how it stands now; your last edit was not made.";
+    }
+
     /// <summary>A stored picture of a job, or none.</summary>
     public async Task<PictureRow?> PictureAsync(string id, string hash, CancellationToken cancel)
     {

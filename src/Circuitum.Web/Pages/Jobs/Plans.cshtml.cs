@@ -29,13 +29,17 @@ public sealed class PlansModel(JobDesk desk) : PageModel
     /// <summary>The plan of a choice.</summary>
     public string Plan(PlanChoice choice) => PlanSvg.Draw(choice.Analysis, new PlanView(Storey, PlanStage.Circuits, Changed: choice.Moved));
 
+    /// <summary>The circuits of a plan that are not as they stand now.</summary>
+    public IEnumerable<Core.Analysis.CircuitAnalysis> Parts(PlanChoice choice) => choice.Analysis.Circuits.Where(c => c.Boxes.Any(b => choice.Moved.Contains(b.Id)));
+
     /// <summary>Shows them.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel) => await Load(cancel) ? Page() : NotFound();
 
     /// <summary>Takes one.</summary>
-    public async Task<IActionResult> OnPostAsync(int stamp, string aim, CancellationToken cancel)
+    public async Task<IActionResult> OnPostAsync(int stamp, string aim, int? part, CancellationToken cancel)
     {
-        Refusal = await desk.EditAsync(Id, stamp, new Core.Commands.TakePlan(aim ?? ""), cancel);
+        Core.Commands.JobCommand command = part is { } number ? new Core.Commands.TakePart(aim ?? "", number) : new Core.Commands.TakePlan(aim ?? "");
+        Refusal = await desk.EditAsync(Id, stamp, command, cancel);
         if (Refusal.Length == 0) return Redirect($"/jobs/{Id}/circuits");
         return await Load(cancel) ? Page() : NotFound();
     }

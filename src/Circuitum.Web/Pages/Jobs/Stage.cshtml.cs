@@ -1,3 +1,4 @@
+using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
@@ -41,6 +42,9 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
 
     /// <summary>The open job.</summary>
     public OpenJob Open { get; private set; } = null!;
+
+    /// <summary>What holds for the firm; looked up for the job's own stage.</summary>
+    public Company Company { get; private set; } = new();
 
     /// <summary>A sentence about an edit that was not made.</summary>
     public string Refusal { get; private set; } = "";
@@ -125,7 +129,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
 
     /// <summary>The derivation behind a number.</summary>
     public async Task<IActionResult> OnGetWhyAsync(string key, CancellationToken cancel) =>
-        await Load(cancel) && A.Why(key ?? "") is { } why ? Partial("_Why", why) : NotFound();
+        await Load(cancel) && (key == "afresh" ? PlanChoices.Saving(A) : A.Why(key ?? "")) is { } why ? Partial("_Why", why) : NotFound();
 
     /// <summary>
     /// While a hand drags a box: the reach of the room's receptacles as it would be with the box where the hand is. Nothing
@@ -141,6 +145,30 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
         return Content(svg, "image/svg+xml");
     }
 
+    /// <summary>While a hand drags boxes or a room over the circuits: what each circuit would be with them. Nothing is changed.</summary>
+    public async Task<IActionResult> OnGetMovesAsync(string[] box, string? room, CancellationToken cancel)
+    {
+        if (!await Load(cancel)) return NotFound();
+        if (room is not null && Job.RoomById(room) is null) return NotFound();
+        return new JsonResult(A.Circuits.Select(c => c.Circuit.Purpose).Distinct().SelectMany(purpose =>
+        {
+            // What a room gives hangs on what the circuit is for.
+            var first = A.Circuits.First(c => c.Circuit.Purpose == purpose);
+            var boxes = (room is null ? [.. box] : AssignRoom.Boxes(Job, room, first.Number)).ToHashSet();
+            return boxes.Count == 0 ? [] : CircuitPreview.Everywhere(A, boxes).Where(s => A.CircuitByNumber(s.Number)!.Circuit.Purpose == purpose);
+        }).Select(s => new { s.Number, s.Receptacles, s.Boxes, s.Load, s.Breaker, Feet = Math.Round(s.Feet - A.CircuitByNumber(s.Number)!.Run.Cut.InFeet), s.Findings }));
+    }
+
+    /// <summary>What moving boxes or a room to a circuit would do, in whole. 422 with a sentence when it cannot be done.</summary>
+    public async Task<IActionResult> OnGetMoveAsync(string[] box, string? room, string? circuit, CancellationToken cancel)
+    {
+        if (!await Load(cancel)) return NotFound();
+        int? to = circuit == "new" ? null : int.TryParse(circuit, out var n) ? n : 0;
+        JobCommand command = room is null ? new AssignBoxes([.. box], to) : new AssignRoom(room, to);
+        var moved = command.Apply(Job);
+        return moved.Job is null ? StatusCode(StatusCodes.Status422UnprocessableEntity, moved.Problem) : Partial("_Move", CircuitPreview.Of(A, moved.Job));
+    }
+
     /// <summary>A typed length in inches, for the hand that draws; 422 with a sentence when it is none.</summary>
     public IActionResult OnGetLength(string text) =>
         LengthText.TryParse(text, out var length, out var problem) ? Content(length.InInches.ToString("R", System.Globalization.CultureInfo.InvariantCulture)) : StatusCode(StatusCodes.Status422UnprocessableEntity, problem);
@@ -153,7 +181,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
         if (act is "undo" or "redo") Refusal = await desk.StepAsync(Id, stamp, act == "undo", cancel);
         else
         {
-            var (command, problem) = form.Read();
+            var (command, problem) = act == "company-preferences" ? (await FromCompany(cancel), "") : form.Read();
 
             // After a drawing edit the new thing is picked, so what was there before is looked at first.
             var drawing = act is "draw-room" or "place";
@@ -165,6 +193,12 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
 
         if (!await Load(cancel)) return NotFound();
         return !Request.IsHtmx() && Refusal.Length == 0 ? Redirect(Link(Pick)) : Show();
+    }
+
+    private async Task<JobCommand> FromCompany(CancellationToken cancel)
+    {
+        var preferences = (await desk.CompanyAsync(cancel)).Company.Preferences;
+        return new EditJob(job => job with { Preferences = preferences }, "take the company's preferences");
     }
 
     // What can be picked on the plan.
@@ -193,6 +227,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
     {
         if (await desk.OpenAsync(Id, cancel) is not { } job) return false;
         Open = job;
+        if (Stage == "job") Company = (await desk.CompanyAsync(cancel)).Company;
         if (Job.StoreyById(Storey) is null) Storey = StoreyOf(Pick) ?? Job.Storeys.FirstOrDefault()?.Id ?? "";
         return true;
     }

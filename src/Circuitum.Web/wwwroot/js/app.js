@@ -1,5 +1,6 @@
 // Keys, derivations, findings, and what happens after each answer.
 import { address, memory, send, visit, work } from './desk.js';
+import { circuitField } from './circuits.js';
 import { drawingKey, nudgePlan, setTool } from './draft.js';
 import './patch.js';
 import { forgetFrame, settleView, zoom } from './view.js';
@@ -49,7 +50,7 @@ document.addEventListener('keydown', e => {
   const tool = name => stage === 'rooms' && setTool(name);
   const keys = {
     n: () => nextFinding(1), p: () => nextFinding(-1), j: () => walk(1, '[data-list] a'), k: () => walk(-1, '[data-list] a'),
-    a: () => press('accept-box'), c: () => document.getElementById('to-circuit')?.focus(), u: () => press('undo'), U: () => press('redo'), z: () => e.ctrlKey && press('undo'),
+    a: () => press('accept-box'), c: () => { circuitField()?.focus(); circuitField()?.select(); }, u: () => press('undo'), U: () => press('redo'), z: () => e.ctrlKey && press('undo'),
     r: () => { press('propose-boxes'); press('plan-circuits'); }, '+': () => zoom(1.25), '=': () => zoom(1.25), '-': () => zoom(0.8), 0: () => zoom(0),
     v: () => tool(''), w: () => tool('room'), d: () => tool('hinged'), o: () => tool('window'), Escape: () => setTool(''),
     Delete: () => { press('remove-box'); press('remove-thing'); }, '?': () => document.getElementById('keys').showModal(),

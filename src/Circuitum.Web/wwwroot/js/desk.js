@@ -7,7 +7,7 @@ export const memory = { job: '', storey: '', stage: '', tool: '', zoom: 1, x: 0,
 export function send(fields) {
   const form = document.getElementById('edit');
   form.querySelectorAll('[data-extra]').forEach(e => e.remove());
-  for (const [name, value] of Object.entries(fields)) {
+  for (const [name, value] of Object.entries(fields).flatMap(([n, v]) => [v].flat().map(one => [n, one]))) {
     const input = Object.assign(document.createElement('input'), { type: 'hidden', name, value });
     input.dataset.extra = '';
     form.append(input);

@@ -1,0 +1,8 @@
+using Circuitum.Core.Jobs;
+
+namespace Circuitum.Web.Work;
+
+/// <summary>Preferences in a form.</summary>
+/// <param name="Now">As they are.</param>
+/// <param name="Company">The company's, to hold them against, or none.</param>
+public sealed record PreferenceForm(Preferences Now, Preferences? Company);

@@ -1,0 +1,213 @@
+// The hand in Circuits: boxes, a lassoed lot or a whole room go to another circuit, and every circuit shows meanwhile what
+// it would become. The program works it out; nothing is changed until the hand lets go.
+import { memory, plan, send, tell, visit, work } from './desk.js';
+import { perPixel, place } from './view.js';
+
+const here = () => work()?.dataset.stage === 'circuits';
+const rows = () => document.querySelectorAll('[data-circuit]');
+const chosen = new Set();
+let drag = null;
+let lasso = null;
+
+function mark() {
+  document.querySelectorAll('[data-box].chosen').forEach(e => e.classList.remove('chosen'));
+  for (const id of chosen) document.querySelectorAll(`[data-box="${CSS.escape(id)}"]`).forEach(e => e.classList.add('chosen'));
+  const bar = document.querySelector('.chosen-bar');
+  if (!bar) return;
+  bar.hidden = chosen.size === 0;
+  bar.querySelector('b').textContent = `${chosen.size} ${chosen.size === 1 ? 'box' : 'boxes'} chosen`;
+}
+
+function query(load) {
+  const { job, storey } = work().dataset;
+  const what = new URLSearchParams(load.room ? { room: load.room } : load.boxes.map(b => ['box', b]));
+  return { at: `/jobs/${job}/circuits?storey=${encodeURIComponent(storey)}`, what };
+}
+
+// Every circuit as it would be, written into its row; the figures of the page are put back afterwards.
+async function showEverywhere(load) {
+  const { at, what } = query(load);
+  const answer = await fetch(`${at}&handler=moves&${what}`);
+  if (!answer.ok || drag?.load !== load) return;
+  for (const c of await answer.json()) {
+    const row = document.querySelector(`[data-circuit="${c.number}"]`);
+    if (!row) continue;
+    row.classList.toggle('breaks', c.findings.length > 0);
+    const cell = Object.assign(document.createElement('td'), { className: 'would-be', colSpan: 3, title: c.findings.join(' ') });
+    cell.textContent = `${c.findings.length ? `${c.findings.length} to mend, ` : ''}${c.boxes} boxes, ${Math.round(c.load).toLocaleString('en-US')} VA, ${c.feet >= 0 ? '+' : ''}${c.feet} ft`;
+    row.append(cell);
+  }
+  document.querySelector('[data-list]')?.classList.add('dragging');
+}
+
+function clear() {
+  document.documentElement.classList.remove('in-hand');
+  document.querySelectorAll('.would-be').forEach(e => e.remove());
+  rows().forEach(r => r.classList.remove('breaks', 'target'));
+  document.querySelector('[data-list]')?.classList.remove('dragging');
+  document.querySelectorAll('.lifted').forEach(e => e.classList.remove('lifted'));
+  document.querySelector('.drag-card')?.remove();
+}
+
+// What lies under the pointer that boxes can be dropped on: a row of the list, or another box's circuit.
+function target(e) {
+  const over = document.elementFromPoint(e.clientX, e.clientY);
+  const row = over?.closest('[data-circuit]');
+  if (row) return row.dataset.circuit;
+  const box = over?.closest('.plan [data-box]');
+  return box && !drag.load.boxes?.includes(box.dataset.box) ? box.dataset.circuitOf ?? '' : '';
+}
+
+async function hover(e) {
+  const card = document.querySelector('.drag-card') ?? document.body.appendChild(Object.assign(document.createElement('div'), { className: 'drag-card' }));
+  // Beside the hand, on the side where there is room, and whole.
+  const { offsetWidth: w, offsetHeight: h } = card;
+  card.style.left = `${e.clientX + 18 + w < innerWidth ? e.clientX + 18 : Math.max(4, e.clientX - w - 18)}px`;
+  card.style.top = `${Math.max(4, Math.min(e.clientY + 18, innerHeight - h - 8))}px`;
+  const to = target(e);
+  if (to === drag.to) return;
+  drag.to = to;
+  rows().forEach(r => r.classList.toggle('target', r.dataset.circuit === to));
+  if (!to) {
+    card.textContent = drag.load.name;
+    return;
+  }
+  const { load } = drag;
+  const { at, what } = query(load);
+  const answer = await fetch(`${at}&handler=move&circuit=${to}&${what}`);
+  const text = await answer.text();
+  if (drag?.load !== load || drag.to !== to) return;
+  if (answer.ok) card.innerHTML = text;
+  else card.textContent = answer.status === 422 ? text : 'That cannot be worked out now.';
+}
+
+function move(load, circuit) {
+  chosen.clear();
+  send(load.room ? { do: 'assign-room', room: load.room, circuit } : { do: 'assign-boxes', box: load.boxes, circuit });
+}
+
+const inside = ([x, y], path) => path.reduce((odd, [ax, ay], i) => {
+  const [bx, by] = path[(i + 1) % path.length];
+  return (ay > y) !== (by > y) && x < ((bx - ax) * (y - ay)) / (by - ay) + ax ? !odd : odd;
+}, false);
+
+function drawLasso() {
+  const svg = plan();
+  svg.querySelector('.lasso')?.remove();
+  if (!lasso) return;
+  const line = document.createElementNS('http://www.w3.org/2000/svg', 'polygon');
+  line.setAttribute('class', 'lasso');
+  line.setAttribute('points', lasso.map(p => p.join(',')).join(' '));
+  line.setAttribute('stroke-width', 2 * perPixel());
+  svg.append(line);
+}
+
+document.addEventListener('pointerdown', e => {
+  if (!here() || e.button !== 0) return;
+  const svg = e.target.closest('.plan');
+  const box = e.target.closest('[data-box]');
+  if (svg && !box && (e.shiftKey || memory.tool === 'lasso')) {
+    lasso = [place(e)];
+    document.documentElement.classList.add('in-hand');
+    e.stopPropagation();
+    e.preventDefault();
+    return;
+  }
+  const room = !box && svg ? e.target.closest('.floor.picked') : null;
+  if (!box && !room) return;
+  const boxes = box && chosen.has(box.dataset.box) ? [...chosen] : box ? [box.dataset.box] : null;
+  const load = room ? { room: room.dataset.pick.slice(5), name: 'The room' } : { boxes, name: boxes.length === 1 ? boxes[0] : `${boxes.length} boxes` };
+  drag = { load, from: [e.clientX, e.clientY], pick: box ? `box:${box.dataset.box}` : room.dataset.pick, moved: false, to: null, shift: e.shiftKey };
+  if (svg) e.stopPropagation();
+  else if (e.target.closest('a')) e.preventDefault();
+}, true);
+
+document.addEventListener('pointermove', e => {
+  if (lasso) {
+    lasso.push(place(e));
+    drawLasso();
+    return;
+  }
+  if (!drag) return;
+  if (!drag.moved && Math.hypot(e.clientX - drag.from[0], e.clientY - drag.from[1]) < 5) return;
+  if (!drag.moved) {
+    drag.moved = true;
+    document.documentElement.classList.add('in-hand');
+    for (const id of drag.load.boxes ?? []) document.querySelectorAll(`.plan [data-box="${CSS.escape(id)}"]`).forEach(b => b.classList.add('lifted'));
+    showEverywhere(drag.load);
+  }
+  hover(e);
+}, true);
+
+document.addEventListener('pointerup', e => {
+  if (lasso) {
+    const path = lasso;
+    lasso = null;
+    clear();
+    drawLasso();
+    if (path.length < 4) return;
+    for (const b of plan().querySelectorAll('[data-box]')) {
+      const r = b.getBoundingClientRect();
+      if (inside(place({ clientX: r.x + r.width / 2, clientY: r.y + r.height / 2 }), path)) chosen.add(b.dataset.box);
+    }
+    mark();
+    return;
+  }
+  const d = drag;
+  if (!d) return;
+  const to = d.moved ? target(e) : '';
+  drag = null;
+  clear();
+  if (!d.moved) {
+    if (!d.shift || !d.load.boxes) return visit(d.pick);
+    const id = d.pick.slice(4);
+    if (!chosen.delete(id)) chosen.add(id);
+    mark();
+  } else if (to) move(d.load, to);
+}, true);
+
+// A dragged link would otherwise be followed, or carried away by the browser.
+document.addEventListener('dragstart', e => here() && e.target.closest('[data-box]') && e.preventDefault());
+document.addEventListener('click', e => {
+  if (here() && e.target.closest('a [data-box], a[data-box], [data-box] a')) e.preventDefault();
+  if (!e.target.closest('[data-unchoose]')) return;
+  chosen.clear();
+  mark();
+}, true);
+document.addEventListener('keydown', e => {
+  if (e.key !== 'Escape' || !here() || !(drag || chosen.size)) return;
+  drag = lasso = null;
+  clear();
+  chosen.clear();
+  mark();
+});
+document.addEventListener('pointercancel', () => {
+  drag = lasso = null;
+  clear();
+});
+document.addEventListener('submit', e => {
+  if (!e.target.matches('.chosen-bar')) return;
+  e.preventDefault();
+  const to = e.target.elements.circuit.value.trim();
+  if (to) move({ boxes: [...chosen] }, to);
+  else tell('Circuit: type its number, or new.');
+});
+
+// While a number is typed for what is chosen, the program says what would come of it.
+document.addEventListener('input', async e => {
+  if (!e.target.closest?.('.chosen-bar')) return;
+  const to = e.target.value.trim(), box = e.target.form.querySelector('.preview');
+  if (!to) return box.replaceChildren();
+  const { at, what } = query({ boxes: [...chosen] });
+  const answer = await fetch(`${at}&handler=move&circuit=${encodeURIComponent(to)}&${what}`);
+  const text = await answer.text();
+  if (e.target.value.trim() !== to) return;
+  if (answer.ok) box.innerHTML = text;
+  else box.textContent = answer.status === 422 ? text : '';
+});
+
+document.addEventListener('htmx:afterSwap', () => { clear(); if (!here()) chosen.clear(); mark(); });
+document.addEventListener('circuitum:patched', () => { clear(); mark(); });
+
+// The key c: the number field of what is chosen, else of the picked box.
+export const circuitField = () => (chosen.size && here() ? document.querySelector('.chosen-bar input') : document.getElementById('to-circuit'));
