@@ -58,6 +58,7 @@ public class CheckTests
         { "circuit.unassigned", j => j with { Decisions = j.Decisions with { Circuits = j.Decisions.Circuits.RemoveAt(0) } } },
         { "circuit.smallAppliance", j => j.Circuits(c => c.Purpose == CircuitPurpose.SmallAppliance, c => c with { Breaker = 15 }) },
         { "circuit.smallAppliance", j => j.Move("bedroom", CircuitPurpose.SmallAppliance) },
+        { "circuit.apart", j => j.Move("bedroom", CircuitPurpose.Lighting) },
         { "circuit.laundry", j => j.Circuits(c => c.Purpose == CircuitPurpose.Laundry, c => c with { Breaker = 15 }) },
         { "circuit.laundry", j => j.Move("bedroom", CircuitPurpose.Laundry) },
         { "circuit.bathroom", j => j.Circuits(c => c.Purpose == CircuitPurpose.Bathroom, c => c with { Breaker = 15 }) },

@@ -111,7 +111,7 @@ public sealed class BoxWebTests : WebHouse
         var form = Parse(await Web.GetStringAsync("/jobs/gull-cottage/job")).QuerySelectorAll("form").Single(f => f.QuerySelector("[name=edition]") is not null);
         var fields = form.QuerySelectorAll("input[name], select[name]").ToDictionary(e => e.GetAttribute("name")!, e => e is IHtmlSelectElement s ? s.Value : e.GetAttribute("value") ?? "");
         fields["edition"] = "us-2017";
-        fields["reach"] = "4'";
+        fields["pref.receptacleReach"] = "4'";
         var page = Parse(await (await Web.PostAsync("/jobs/gull-cottage/job", new FormUrlEncodedContent(fields))).Content.ReadAsStringAsync());
         Alert(page).ShouldBe("");
         var job = await Stored();
@@ -196,7 +196,7 @@ public sealed class BoxWebTests : WebHouse
         var plans = Parse(await Web.GetStringAsync("/jobs/gull-cottage/plans"));
         plans.QuerySelectorAll(".columns section").Length.ShouldBe(5);
         plans.QuerySelectorAll(".small-plan svg").Length.ShouldBe(5);
-        var form = plans.QuerySelectorAll("form")[^1].QuerySelectorAll("input[name]").ToDictionary(i => i.GetAttribute("name")!, i => i.GetAttribute("value") ?? "");
+        var form = plans.QuerySelectorAll("form:not(:has([name=part]))")[^1].QuerySelectorAll("input[name]").ToDictionary(i => i.GetAttribute("name")!, i => i.GetAttribute("value") ?? "");
         var taken = await Web.PostAsync("/jobs/gull-cottage/plans", new FormUrlEncodedContent(form));
         taken.RequestMessage!.RequestUri!.AbsolutePath.ShouldEndWith("/circuits");
         (await taken.Content.ReadAsStringAsync()).ShouldContain("Undo take plan");

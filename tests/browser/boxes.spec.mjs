@@ -128,21 +128,21 @@ test('circuits: why a box is there, what goes dark, plans side by side, one is t
   await page.getByRole('link', { name: 'Power on' }).click();
   await expect(page.locator('.mark.dead')).toHaveCount(0);
   const number = await page.locator('.ticket h2').textContent();
-  const boxes = await page.locator('.ticket .chips a').allTextContents();
+  const boxes = await page.locator('.ticket .chain a').allTextContents();
   await edited(page, () => page.getByRole('button', { name: 'Lock', exact: true }).click());
   await page.getByRole('link', { name: 'Compare plans' }).click();
   await expect(page.locator('.columns section')).toHaveCount(5);
   await page.locator('section', { hasText: 'Least darkness' }).getByRole('button', { name: 'Take this plan' }).click();
   await expect(page.getByRole('button', { name: 'Undo take plan' })).toBeVisible();
   await page.goto(`${house.url}/jobs/${job}/circuits?pick=circuit:${number.match(/\d+/)[0]}`);
-  expect((await page.locator('.ticket .chips a').allTextContents()).sort()).toEqual(boxes.sort());
+  expect((await page.locator('.ticket .chain a').allTextContents()).sort()).toEqual(boxes.sort());
 });
 
 test('papers, plans, editions and rules read well for everyone', async ({ page, house }) => {
   await propose(page, house);
   await page.goto(`${house.url}/jobs/${job}/circuits`);
   await edited(page, () => page.getByRole('button', { name: 'Plan circuits' }).click());
-  for (const address of [`/jobs/${job}/boxes?pick=room:living`, `/jobs/${job}/boxes?pick=box:kitchen.s1`, `/jobs/${job}/boxes?pick=wall:living:0`, `/jobs/${job}/circuits?pick=circuit:19&dark=circuit:19`, `/jobs/${job}/box-schedule`, `/jobs/${job}/plans`, `/jobs/${job}/editions`, '/rules']) {
+  for (const address of [`/jobs/${job}/boxes?pick=room:living`, `/jobs/${job}/boxes?pick=box:kitchen.s1`, `/jobs/${job}/boxes?pick=wall:living:0`, `/jobs/${job}/circuits?pick=circuit:19&dark=circuit:19`, `/jobs/${job}/box-schedule`, `/jobs/${job}/plans`, `/jobs/${job}/editions`, '/rules', `/rules?job=${job}`, `/jobs/${job}/job`, `/jobs/${job}/amendments`, '/company']) {
     await page.goto(house.url + address);
     const { violations } = await new AxeBuilder({ page }).analyze();
     expect(violations.map(v => `${address}: ${v.id} ${v.nodes[0].html.slice(0, 160)}`)).toEqual([]);

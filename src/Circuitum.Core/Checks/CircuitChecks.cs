@@ -107,6 +107,8 @@ internal sealed class CircuitLoads : ICheck
                     yield return CheckList.Make(a, breach.RuleId, $"Circuit {c.Number}: {breach.Sentence}", subject);
             }
 
+            if (a.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Separate && c.Circuit.Purpose is CircuitPurpose.Lighting or CircuitPurpose.Receptacles && c.Boxes.Any(b => b.Kind == BoxKind.Light) && c.Boxes.Any(b => b.Kind == BoxKind.Receptacle))
+                yield return CheckList.Make(a, "circuit.apart", $"Circuit {c.Number} carries lights and receptacles; the job wants them apart.", subject);
             if (c.Circuit.Purpose is not (CircuitPurpose.Receptacles or CircuitPurpose.Mixed)) continue;
             var receptacles = c.Boxes.Count(b => b.Kind == BoxKind.Receptacle);
             var law = (int)a.Edition.Number("receptaclesOnCircuitMost");

@@ -159,14 +159,14 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
         }).Select(s => new { s.Number, s.Receptacles, s.Boxes, s.Load, s.Breaker, Feet = Math.Round(s.Feet - A.CircuitByNumber(s.Number)!.Run.Cut.InFeet), s.Findings }));
     }
 
-    /// <summary>What moving boxes or a room to a circuit would do, in whole. 422 with a sentence when it cannot be done.</summary>
+    /// <summary>What moving boxes or a room to a circuit would do, in whole, or a sentence that says why it cannot be done.</summary>
     public async Task<IActionResult> OnGetMoveAsync(string[] box, string? room, string? circuit, CancellationToken cancel)
     {
         if (!await Load(cancel)) return NotFound();
         int? to = circuit == "new" ? null : int.TryParse(circuit, out var n) ? n : 0;
         JobCommand command = room is null ? new AssignBoxes([.. box], to) : new AssignRoom(room, to);
         var moved = command.Apply(Job);
-        return moved.Job is null ? StatusCode(StatusCodes.Status422UnprocessableEntity, moved.Problem) : Partial("_Move", CircuitPreview.Of(A, moved.Job));
+        return Partial("_Move", (moved.Problem, moved.Job is null ? null : CircuitPreview.Of(A, moved.Job)));
     }
 
     /// <summary>A typed length in inches, for the hand that draws; 422 with a sentence when it is none.</summary>

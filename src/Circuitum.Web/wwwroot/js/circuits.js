@@ -78,7 +78,7 @@ async function hover(e) {
   const text = await answer.text();
   if (drag?.load !== load || drag.to !== to) return;
   if (answer.ok) card.innerHTML = text;
-  else card.textContent = answer.status === 422 ? text : 'That cannot be worked out now.';
+  else card.textContent = 'That cannot be worked out now.';
 }
 
 function move(load, circuit) {
@@ -106,7 +106,7 @@ document.addEventListener('pointerdown', e => {
   if (!here() || e.button !== 0) return;
   const svg = e.target.closest('.plan');
   const box = e.target.closest('[data-box]');
-  if (svg && !box && (e.shiftKey || memory.tool === 'lasso')) {
+  if (svg && (memory.tool === 'lasso' || (!box && e.shiftKey))) {
     lasso = [place(e)];
     document.documentElement.classList.add('in-hand');
     e.stopPropagation();
@@ -197,13 +197,13 @@ document.addEventListener('submit', e => {
 document.addEventListener('input', async e => {
   if (!e.target.closest?.('.chosen-bar')) return;
   const to = e.target.value.trim(), box = e.target.form.querySelector('.preview');
-  if (!to) return box.replaceChildren();
+  if (!/^(\d{1,3}|new)$/.test(to)) return box.replaceChildren();
   const { at, what } = query({ boxes: [...chosen] });
   const answer = await fetch(`${at}&handler=move&circuit=${encodeURIComponent(to)}&${what}`);
   const text = await answer.text();
   if (e.target.value.trim() !== to) return;
   if (answer.ok) box.innerHTML = text;
-  else box.textContent = answer.status === 422 ? text : '';
+  else box.replaceChildren();
 });
 
 document.addEventListener('htmx:afterSwap', () => { clear(); if (!here()) chosen.clear(); mark(); });

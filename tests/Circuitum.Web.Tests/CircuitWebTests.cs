@@ -1,0 +1,173 @@
+using System.Net;
+using System.Text.Json;
+using Circuitum.Core.Jobs;
+using Circuitum.Formats;
+
+namespace Circuitum.Web.Tests;
+
+/// <summary>Circuits by hand, preferences of job, company and circuit, and local amendments, over the web.</summary>
+public sealed class CircuitWebTests : WebHouse
+{
+    private const string Circuits = "/jobs/gull-cottage/circuits?storey=ground";
+
+    private const string File = "/jobs/gull-cottage/files/job.json";
+
+    private async Task<Job> Stored(string id = "gull-cottage") => JobFile.Read(await Web.GetStringAsync($"/jobs/{id}/files/job.json")).Job.ShouldNotBeNull();
+
+    private async Task<Job> Planned()
+    {
+        Alert(await Edit("/jobs/gull-cottage/boxes", "propose-boxes")).ShouldBe("");
+        Alert(await Edit(Circuits, "plan-circuits")).ShouldBe("");
+        return await Stored();
+    }
+
+    public static TheoryData<string, string, string> Edits => new()
+    {
+        { "assign-boxes", "box=living.r1&circuit=new", "Undo move to circuit" },
+        { "assign-room", "room=living&circuit=new", "Undo move room to circuit" },
+        { "split-circuit", "circuit={lights}", "Undo split circuit" },
+        { "renumber", "x=", "Undo renumber circuits" },
+        { "lock-circuit", "circuit={lights}&locked=yes", "Undo lock circuit" },
+        { "edit-circuit", "circuit={lights}&label=&breaker=&protection=&own.generalWire=twelve-throughout&own.ambientC=45", "Undo edit circuit" },
+        { "line-side", "box=living.r1&line=yes", "Undo feed from the line side" },
+        { "take-part", "aim=least darkness&circuit={receptacles}", "Undo take part of a plan" },
+    };
+
+    [Theory]
+    [MemberData(nameof(Edits))]
+    public async Task A_circuit_edit_is_made_stored_and_can_be_undone(string act, string fields, string sign)
+    {
+        var job = await Planned();
+        int Of(CircuitPurpose purpose) => job.Decisions.Circuits.First(c => c.Purpose == purpose).Number;
+        await IsMadeStoredAndUndone(Circuits, File, act, fields.Replace("{lights}", $"{Of(CircuitPurpose.Lighting)}", StringComparison.Ordinal).Replace("{receptacles}", $"{Of(CircuitPurpose.Receptacles)}", StringComparison.Ordinal), sign);
+    }
+
+    [Theory]
+    [InlineData("assign-boxes", "box=ghost&circuit=new", "not there any more")]
+    [InlineData("assign-boxes", "circuit=new", "Choose the boxes")]
+    [InlineData("assign-boxes", "box=living.r1&circuit=", "type its number, or new")]
+    [InlineData("assign-box", "box=living.r1&circuit=seven", "Circuit: type a whole number")]
+    [InlineData("assign-boxes", "box=living.r1&circuit=77", "There is no circuit 77")]
+    [InlineData("assign-room", "room=ghost&circuit=new", "not there any more")]
+    [InlineData("split-circuit", "circuit=77", "There is no circuit 77")]
+    [InlineData("edit-circuit", "circuit=1&own.ambientC=hot", "type a whole number from 10 to 80")]
+    [InlineData("edit-circuit", "circuit=1&own.generalWire=rope", "choose one of the list")]
+    [InlineData("pair-circuits", "circuit=1&with=1&kind=TwoNeutrals", "another circuit")]
+    [InlineData("pair-circuits", "circuit=1&with=2&kind=Magic", "Kind")]
+    [InlineData("unpair-circuits", "circuit=1", "for itself")]
+    [InlineData("take-part", "aim=most magic&circuit=1", "no such plan")]
+    public async Task A_wrong_circuit_edit_is_told_and_changes_nothing(string act, string fields, string sentence)
+    {
+        await Planned();
+        await IsToldAndChangesNothing(Circuits, File, act, fields, sentence);
+    }
+
+    [Fact]
+    public async Task While_boxes_are_dragged_every_circuit_says_what_it_would_be_and_nothing_is_changed()
+    {
+        var job = await Planned();
+        var before = await Web.GetStringAsync(File);
+        using var all = JsonDocument.Parse(await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=moves&box=living.r1"));
+        all.RootElement.EnumerateArray().Select(c => c.GetProperty("number").GetInt32()).Order().ShouldBe(job.Decisions.Circuits.Select(c => c.Number).Order());
+        using var room = JsonDocument.Parse(await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=moves&room=living"));
+        room.RootElement.GetArrayLength().ShouldBeGreaterThan(0);
+        var bath = job.Decisions.Circuits.First(c => c.Purpose == CircuitPurpose.Bathroom).Number;
+        (await Web.GetStringAsync($"/jobs/gull-cottage/circuits?handler=move&box=living.r1&circuit={bath}")).ShouldContain("may not be on circuit");
+        (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=move&box=living.r1&circuit=new")).ShouldContain(", new");
+        (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=move&box=living.r1&circuit=99")).ShouldContain("There is no circuit 99.");
+        (await Web.GetAsync("/jobs/gull-cottage/circuits?handler=moves&room=ghost")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Web.GetStringAsync(File)).ShouldBe(before);
+        (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=why&key=afresh")).ShouldContain("Planning afresh");
+    }
+
+    [Fact]
+    public async Task What_holds_for_the_company_is_what_a_new_job_begins_with_and_old_ones_keep_theirs()
+    {
+        var before = await Web.GetStringAsync(File);
+        await Post("/company", ("do", "edit-company"), ("name", "Fernhollow Wiring"), ("pref.generalWire", "fourteen-throughout"), ("pref.receptacleBottom", "16 in"));
+        await Post("/company", ("do", "take-layer"), ("name", "Alder County amendments (made-up sample)"));
+        (await Web.GetStringAsync("/company")).ShouldContain("Fernhollow Wiring");
+        await Web.PostAsync("/?handler=New", new FormUrlEncodedContent(new Dictionary<string, string>(await Fields("/")) { ["name"] = "New house", ["storey"] = "First floor", ["start"] = "" }));
+        var job = await Stored("new-house");
+        (job.Preferences.GeneralWire, job.Preferences.ReceptacleBottom.InInches, job.Amendments.Single().Authority).ShouldBe((GeneralWire.FourteenThroughout, 16, "Alder County, an invented place"));
+        (await Web.GetStringAsync(File)).ShouldBe(before);
+        (await Web.GetStringAsync("/jobs/gull-cottage/job")).ShouldContain("2 of");
+        Alert(await Edit("/jobs/gull-cottage/job", "company-preferences")).ShouldBe("");
+        (await Stored()).Preferences.GeneralWire.ShouldBe(GeneralWire.FourteenThroughout);
+    }
+
+    [Theory]
+    [InlineData("do=edit-company&pref.ambientC=900", "type a whole number from 10 to 80")]
+    [InlineData("do=edit-company&pref.receptacleBottom=tall", "Bottom of receptacle boxes")]
+    [InlineData("do=nonsense", "not something this page can do")]
+    public async Task A_wrong_edit_of_the_company_is_told(string fields, string sentence)
+    {
+        var answer = await Post("/company", Split(fields));
+        answer.StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        Alert(Parse(await answer.Content.ReadAsStringAsync())).ShouldContain(sentence);
+        (await Web.GetStringAsync("/company")).ShouldContain("name=\"stamp\" value=\"0\"");
+    }
+
+    [Fact]
+    public async Task A_stale_edit_of_the_company_is_told()
+    {
+        await Post("/company", ("do", "edit-company"), ("name", "One"));
+        var answer = await Post("/company", ("do", "edit-company"), ("name", "Two"), ("stamp", "0"));
+        Alert(Parse(await answer.Content.ReadAsStringAsync())).ShouldContain("changed meanwhile");
+        (await Web.GetStringAsync("/company")).ShouldContain("value=\"One\"");
+    }
+
+    private const string Layers = "/jobs/gull-cottage/amendments";
+
+    private async Task<string> Amend(params (string Name, string Value)[] fields) => Alert(Parse(await (await Post(Layers, fields)).Content.ReadAsStringAsync()));
+
+    [Fact]
+    public async Task A_layer_is_made_amended_switched_off_and_taken_away_and_each_step_can_be_undone()
+    {
+        (await Amend(("do", "add-layer"), ("name", "City"), ("authority", "Fernhollow"))).ShouldBe("");
+        (await Amend(("do", "add-change"), ("layer", "0"), ("kind", "Number"), ("number", "wallReachIn"), ("value", "60"), ("citation", "12-1"), ("note", "as the inspector said"))).ShouldBe("");
+        (await Amend(("do", "add-change"), ("layer", "0"), ("kind", "Off"), ("rule", "box.hallway"), ("citation", "12-2"))).ShouldBe("");
+        (await Amend(("do", "add-change"), ("layer", "0"), ("kind", "Add"), ("title", "Utility rooms"), ("text", "Ground-fault protection there."), ("demand", "GroundFault"), ("room", "Utility"), ("citation", "12-3"))).ShouldBe("");
+        var page = await Web.GetStringAsync(Layers);
+        page.ShouldContain("Farthest from a receptacle along a wall: 60 in instead of 72");
+        page.ShouldContain("Hallway receptacle: switched off");
+        (await Stored()).Amendments[0].Changes.Length.ShouldBe(3);
+        var rules = await Web.GetStringAsync("/rules?job=gull-cottage");
+        rules.ShouldContain("210.52(A); City, 12-1");
+        rules.ShouldContain("off: City");
+        rules.ShouldContain("Added by the authority");
+        (await Amend(("do", "remove-change"), ("layer", "0"), ("change", "1"))).ShouldBe("");
+        (await Amend(("do", "edit-layer"), ("layer", "0"), ("name", "City"), ("authority", ""))).ShouldBe("");
+        (await Stored()).Amendments[0].On.ShouldBeFalse();
+        (await Amend(("do", "remove-layer"), ("layer", "0"))).ShouldBe("");
+        Alert(await Edit("/jobs/gull-cottage/job", "undo")).ShouldBe("");
+        (await Stored()).Amendments[0].Changes.Length.ShouldBe(2);
+    }
+
+    [Theory]
+    [InlineData("do=add-layer&name=", "Give the layer a name.")]
+    [InlineData("do=add-change&layer=4&kind=Off&rule=box.wall&citation=1", "not there any more")]
+    [InlineData("do=remove-layer&layer=x", "Place: type a whole number.")]
+    [InlineData("do=add-change&layer=0&kind=Rocket", "What it does: choose one of the list.")]
+    [InlineData("do=take-layer&name=nothing", "not something this page can do")]
+    public async Task A_wrong_amendment_is_told_and_changes_nothing(string fields, string sentence)
+    {
+        var before = await Web.GetStringAsync(File);
+        (await Amend(Split(fields))).ShouldContain(sentence);
+        (await Web.GetStringAsync(File)).ShouldBe(before);
+        (await Web.GetAsync("/jobs/ghost/amendments")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Web.GetAsync("/rules?job=ghost")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task Two_circuits_share_a_home_run_and_the_ticket_says_so()
+    {
+        var job = await Planned();
+        var two = job.Decisions.Circuits.Where(c => c.Purpose is CircuitPurpose.SmallAppliance or CircuitPurpose.Receptacles or CircuitPurpose.Bathroom).Select(c => c.Number).Take(2).ToList();
+        var page = await Edit(Circuits, "pair-circuits", ("circuit", $"{two[0]}"), ("with", $"{two[1]}"), ("kind", "TwoNeutrals"));
+        Alert(page).ShouldBe("");
+        var ticket = await Web.GetStringAsync($"/jobs/gull-cottage/circuits?pick=circuit:{two[0]}");
+        ticket.ShouldContain("four-wire, a neutral for each");
+        ticket.ShouldContain($"with HR-{two[1]:00}");
+    }
+}

@@ -1,0 +1,134 @@
+// Circuits by hand: what is dragged shows what each circuit would become, and goes where it is dropped.
+import { test, expect } from './house.mjs';
+import { edited } from './hand.mjs';
+
+const job = 'tamarack-row';
+
+async function plan(page, house) {
+  await page.goto(`${house.url}/jobs/${job}/boxes`);
+  await edited(page, () => page.getByRole('button', { name: 'Propose boxes for the house' }).click());
+  await page.goto(`${house.url}/jobs/${job}/circuits`);
+  await edited(page, () => page.getByRole('button', { name: 'Plan circuits' }).click());
+}
+
+const middle = async locator => {
+  await locator.scrollIntoViewIfNeeded();
+  const { x, y, width, height } = await locator.boundingBox();
+  return [x + width / 2, y + height / 2];
+};
+
+const box = (page, id) => page.locator(`.plan [data-box="${id}"]`);
+const circuitOf = (page, id) => box(page, id).getAttribute('data-circuit-of');
+const row = (page, number) => page.locator(`tr[data-circuit="${number}"]`);
+
+test('a box is dragged to a row of the list and every circuit shows what it would be', async ({ page, house }) => {
+  await plan(page, house);
+  const from = await circuitOf(page, 'living.r2');
+  await row(page, 'new').scrollIntoViewIfNeeded();
+  const [x, y] = await middle(box(page, 'living.r2'));
+  const [u, v] = await middle(row(page, 'new'));
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 20, y + 10, { steps: 3 });
+  await expect(row(page, from).locator('.would-be')).toContainText('boxes');
+  await expect(page.locator('tr[data-circuit] .would-be')).toHaveCount(await page.locator('tr[data-circuit]').count() - 1);
+  await expect(page.locator('tr.breaks').first()).toBeVisible();
+  await page.mouse.move(u, v, { steps: 4 });
+  await expect(page.locator('.drag-card')).toContainText('new');
+  await expect(page.locator('.drag-card')).toContainText('of cable');
+  await edited(page, () => page.mouse.up());
+  await expect(page.locator('.drag-card')).toHaveCount(0);
+  await expect.poll(() => circuitOf(page, 'living.r2')).not.toBe(from);
+  await expect(page.locator('.would-be')).toHaveCount(0);
+});
+
+test('a box is dropped on a box of another circuit; Escape lets it be', async ({ page, house }) => {
+  await plan(page, house);
+  const other = await circuitOf(page, 'kitchen.r1');
+  const from = await circuitOf(page, 'living.r2');
+  const [x, y] = await middle(box(page, 'living.r2')), [u, v] = await middle(box(page, 'kitchen.r1'));
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(u, v, { steps: 5 });
+  await expect(page.locator('.drag-card')).toContainText('may not be on circuit');
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  expect(await circuitOf(page, 'living.r2')).toBe(from);
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(u, v, { steps: 5 });
+  await edited(page, () => page.mouse.up());
+  await expect.poll(() => circuitOf(page, 'living.r2')).toBe(other);
+  await expect(page.locator('.strip .stop')).toBeVisible();
+  await edited(page, () => page.keyboard.press('u'));
+  await expect.poll(() => circuitOf(page, 'living.r2')).toBe(from);
+});
+
+test('a picked room is dragged to a new circuit of its own', async ({ page, house }) => {
+  await plan(page, house);
+  await page.goto(`${house.url}/jobs/${job}/circuits?pick=room:living`);
+  const floor = page.locator('.floor[data-pick="room:living"]');
+  await expect(floor).toHaveClass(/picked/);
+  const { x, y, width, height } = await floor.boundingBox();
+  await row(page, 'new').scrollIntoViewIfNeeded();
+  await page.mouse.move(x + width * 0.3, y + height * 0.7);
+  await page.mouse.down();
+  await page.mouse.move(x + width * 0.4, y + height * 0.7, { steps: 3 });
+  await page.mouse.move(...await middle(row(page, 'new')), { steps: 5 });
+  await expect(page.locator('.drag-card')).toContainText('Living room');
+  await edited(page, () => page.mouse.up());
+  const on = await circuitOf(page, 'living.r1');
+  for (const id of ['living.r2', 'living.r3', 'living.r4']) expect(await circuitOf(page, id)).toBe(on);
+  expect(await circuitOf(page, 'office.r1')).not.toBe(on);
+});
+
+test('boxes are lassoed and a circuit number is typed; a locked circuit keeps its boxes when all is planned again', async ({ page, house }) => {
+  await plan(page, house);
+  await page.selectOption('#tool', 'lasso');
+  const floor = await page.locator('.floor[data-pick="room:office"]').boundingBox();
+  const corners = [[-8, -8], [floor.width + 8, -8], [floor.width + 8, floor.height + 8], [-8, floor.height + 8]].map(([a, b]) => [floor.x + a, floor.y + b]);
+  await page.mouse.move(...corners[0]);
+  await page.mouse.down();
+  for (const c of corners.slice(1)) await page.mouse.move(...c, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.locator('.chosen-bar')).toBeVisible();
+  const ids = await page.locator('.plan [data-box].chosen').evaluateAll(bs => bs.map(b => b.dataset.box));
+  expect(ids).toEqual(expect.arrayContaining(['office.r1', 'office.r2', 'office.r3']));
+  await page.keyboard.press('c');
+  await page.keyboard.type('new');
+  await expect(page.locator('.preview')).toContainText('of cable');
+  await edited(page, () => page.keyboard.press('Enter'));
+  const on = await circuitOf(page, 'office.r1');
+  for (const id of ids) expect(await circuitOf(page, id)).toBe(on);
+  await row(page, on).getByRole('link').click();
+  await edited(page, () => page.getByRole('button', { name: 'Lock', exact: true }).click());
+  await page.goto(`${house.url}/jobs/${job}/circuits`);
+  await edited(page, () => page.getByRole('button', { name: 'Plan afresh' }).click());
+  for (const id of ids) expect(await circuitOf(page, id)).toBe(on);
+  await page.goto(`${house.url}/jobs/${job}/circuits?pick=box:living.r1`);
+  await page.locator('#to-circuit').fill(on);
+  await page.getByRole('button', { name: 'Put there' }).click();
+  await expect(page.getByRole('alert')).toContainText(`Circuit ${on} is locked`);
+});
+
+test('one circuit of another plan is taken, circuits are split and numbered anew, the saving of afresh is told', async ({ page, house }) => {
+  await plan(page, house);
+  await page.getByRole('link', { name: 'Compare plans' }).click();
+  const section = page.locator('section', { hasText: 'Least darkness' });
+  await section.locator('summary').click();
+  const part = await section.locator('details button').first().textContent();
+  await section.locator('details button').first().click();
+  await expect(page.getByRole('button', { name: 'Undo take part of a plan' })).toBeVisible();
+  expect(part).toMatch(/\d+ boxes$/);
+  await page.getByRole('button', { name: 'What afresh would save' }).click();
+  await expect(page.locator('#why')).toContainText('Cost planned afresh');
+  await page.keyboard.press('Escape');
+  const rows = await page.locator('tr[data-circuit]').count();
+  await row(page, await circuitOf(page, 'living.r1')).getByRole('link').click();
+  await edited(page, () => page.getByRole('button', { name: 'Split in half' }).click());
+  await page.goto(`${house.url}/jobs/${job}/circuits`);
+  await expect(page.locator('tr[data-circuit]')).toHaveCount(rows + 1);
+  await edited(page, () => page.getByRole('button', { name: 'Renumber by the panel' }).click());
+  const numbers = await page.locator('tr[data-circuit] td:first-child').allTextContents();
+  expect(numbers.filter(Boolean).map(Number)).toEqual(numbers.filter(Boolean).map((_, i) => i + 1));
+});
