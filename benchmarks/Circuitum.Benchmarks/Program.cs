@@ -9,7 +9,9 @@ using Circuitum.Formats;
 
 if (args is ["quick", ..]) House.Quick();
 else if (args is ["planner", ..]) Circuitum.Benchmarks.PlannerCurve.Run();
+else if (args is ["houses", var count, ..] && int.TryParse(count, out var houses)) return Circuitum.Benchmarks.ManyHouses.Run(houses);
 else BenchmarkSwitcher.FromTypes([typeof(House)]).Run(args);
+return 0;
 
 /// <summary>The demo house: analysis, box proposal and circuit plan.</summary>
 public class House

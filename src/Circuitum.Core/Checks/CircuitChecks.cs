@@ -34,13 +34,19 @@ internal sealed class RequiredCircuits : ICheck
             else if (receptacles > 1 && counters < 2) yield return CheckList.Make(a, "circuit.smallAppliance", $"The counters of {kitchen.Room.Name} are on {counters} small-appliance circuit; two are the least.", $"room:{kitchen.Room.Id}");
         }
 
+        foreach (var c in a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.SmallAppliance))
+        {
+            var served = c.Boxes.Select(b => b.Room).Distinct().Where(r => a.House[r].Room.Kind == RoomKind.Kitchen).ToList();
+            if (served.Count > 1) yield return CheckList.Make(a, "circuit.smallAppliance", $"Circuit {c.Number} serves {served.Count} kitchens; a small-appliance circuit serves one (210.52(B)(3)).", $"circuit:{c.Number}");
+        }
+
         if (Missing(a, RoomKind.Laundry, CircuitPurpose.Laundry)) yield return CheckList.Make(a, "circuit.laundry", "There is no 20 A laundry circuit.");
         if (Missing(a, RoomKind.Bathroom, CircuitPurpose.Bathroom)) yield return CheckList.Make(a, "circuit.bathroom", "There is no 20 A bathroom circuit.");
         if (Missing(a, RoomKind.Garage, CircuitPurpose.Garage)) yield return CheckList.Make(a, "circuit.garage", "There is no 20 A garage circuit.");
         var general = a.Circuits.Where(c => c.Circuit.Purpose is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed).ToList();
-        var need = a.AreaSqFt * a.Edition.Number("generalVaPerSqFt");
+        var need = GeneralLoad.Of(a.Edition, a.AreaSqFt).Value;
         var have = general.Sum(c => c.Breaker * 120);
-        if (have < need) yield return CheckList.Make(a, "circuit.generalCount", $"{a.AreaSqFt:#,0} sq ft at 3 VA need {need:#,0} VA; {general.Count} general circuits carry {have:#,0} VA.");
+        if (have < need) yield return CheckList.Make(a, "circuit.generalCount", $"{a.AreaSqFt:#,0} sq ft at {a.Edition.Number("generalVaPerSqFt"):0.##} VA need {need:#,0} VA, at least {GeneralLoad.LeastCircuits(a.Edition, a.AreaSqFt, 15)} circuits of 15 A or {GeneralLoad.LeastCircuits(a.Edition, a.AreaSqFt, 20)} of 20 A; {general.Count} general circuits carry {have:#,0} VA.");
     }
 
     private static bool Missing(JobAnalysis a, RoomKind kind, CircuitPurpose purpose) =>

@@ -195,20 +195,40 @@ internal sealed class CircuitDraft
 
     internal bool Fits(int breaker, IReadOnlyList<Box> boxes) => !LoadLimits.Check(Edition, breaker, 120, [.. boxes.Select(b => BoxLoad.Of(Job, b))]).Any();
 
-    // The counters go on two circuits, each a stretch of counter; dining and pantry walls join the one with fewer.
+    // No small-appliance circuit serves two kitchens (210.52(B)(3)): each kitchen has its own, and the dining rooms and
+    // pantries around it.
     internal void SmallAppliance()
     {
-        var loose = Loose(CircuitPurpose.SmallAppliance);
-        if (loose.Count == 0) return;
+        var kitchens = Job.Rooms.Where(r => r.Kind == RoomKind.Kitchen).ToList();
+        foreach (var area in Loose(CircuitPurpose.SmallAppliance).GroupBy(b => KitchenOf(b.Room, kitchens)).ToList())
+        {
+            var there = Free(CircuitPurpose.SmallAppliance).Where(n => On(n).All(b => KitchenOf(b.Room, kitchens) == area.Key)).ToList();
+            SmallAppliance([.. area], there);
+        }
+    }
+
+    // The counters go on two circuits, each a stretch of counter; dining and pantry walls join the one with fewer.
+    private void SmallAppliance(List<Box> loose, List<int> there)
+    {
         var counter = loose.Where(b => b.Kind == BoxKind.Receptacle && b.Height >= Measure.Length.Inches(36)).OrderBy(b => b.Room, StringComparer.Ordinal).ThenBy(b => b.Wall).ThenBy(b => b.Along).ToList();
         var rest = loose.Except(counter).ToList();
-        var there = Free(CircuitPurpose.SmallAppliance);
         while (there.Count < 2) there.Add(New(CircuitPurpose.SmallAppliance, []));
         var fresh = there.All(n => On(n).Count == 0);
         var half = (counter.Count + 1) / 2;
-        for (var i = 0; i < counter.Count; i++) Put(fresh ? there[i < half ? 0 : 1] : there.MinBy(n => On(n).Count), counter[i]);
+        for (var i = 0; i < counter.Count; i++) Put(fresh ? there[i < half ? 0 : 1] : there.MinBy(n => Counters(n)), counter[i]);
         if (fresh && rest.Count >= 5) there.Add(New(CircuitPurpose.SmallAppliance, []));
         foreach (var box in rest) Put(fresh && there.Count > 2 ? there[2] : there.MinBy(n => On(n).Count), box);
+    }
+
+    // One more counter receptacle goes where the fewest are, so that the counter always hangs on two circuits.
+    private int Counters(int number) => On(number).Count(b => b.Kind == BoxKind.Receptacle && b.Height >= Measure.Length.Inches(36));
+
+    // A room's kitchen is itself, or the nearest one, on its own storey if there is one.
+    private string KitchenOf(string room, List<Room> kitchens)
+    {
+        if (kitchens.Count == 0) return "";
+        var here = House[room];
+        return kitchens.OrderBy(k => k.Id == room ? 0 : 1).ThenBy(k => k.Storey == here.Room.Storey ? 0 : 1).ThenBy(k => House[k.Id].Centre.InchesTo(here.Centre)).ThenBy(k => k.Id, StringComparer.Ordinal).First().Id;
     }
 
     // Heavy hair tools: no more than two bathrooms on a circuit, those of one storey together.

@@ -25,8 +25,8 @@ public sealed record EquipmentGround(int Breaker, string Least, string Used, str
         if (large <= small) return table.Size;
         var needed = (double)table.Cmil * large / small;
 
-        // Never larger than the conductors that it goes with (250.122(A)).
-        return CodeLibrary.Conductors.Copper.First(r => r.Cmil >= needed - 0.5 || r.Size == used).Size;
+        // The circular mils of the table are rounded, so a thousandth is let pass. Never larger than the conductors that it goes with (250.122(A)).
+        return CodeLibrary.Conductors.Copper.First(r => r.Cmil >= needed * 0.999 || r.Size == used).Size;
     }
 
     /// <summary>The ground that a run in sheathed cable needs and has.</summary>

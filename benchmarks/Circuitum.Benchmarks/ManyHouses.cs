@@ -1,0 +1,25 @@
+using System.Diagnostics;
+using Circuitum.Core;
+
+namespace Circuitum.Benchmarks;
+
+/// <summary>Plans many made-up houses and looks for a hard rule that was broken.</summary>
+internal static class ManyHouses
+{
+    /// <summary>Tries houses 0 to one less than the count, on all cores.</summary>
+    /// <returns>0 when nothing was broken, else 1.</returns>
+    internal static int Run(int count)
+    {
+        var watch = Stopwatch.StartNew();
+        var broken = 0;
+        Parallel.For(0, count, seed =>
+        {
+            foreach (var what in GeneratedHouse.Try(seed))
+            {
+                if (Interlocked.Increment(ref broken) <= 30) Console.WriteLine($"house {seed}: {what}");
+            }
+        });
+        Console.WriteLine($"{count} houses, {broken} breaches, {watch.Elapsed.TotalSeconds:0} s");
+        return broken == 0 ? 0 : 1;
+    }
+}
