@@ -121,9 +121,12 @@ public class CircuitHandTests
     public void A_circuit_of_another_plan_is_taken_alone()
     {
         const string Aim = "fewest breakers";
-        var small = Planner.PlanAfresh(Planned with { Preferences = new() { Weights = PlanWeights.LeastDarkness, RoomsPerCircuit = 1 } });
+
+        // Every receptacle on a circuit of its own: any plan differs from that.
+        var small = A.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles).SelectMany(c => c.Boxes.Skip(1)).Aggregate(Planned, (j, b) => new AssignBoxes([b.Id], null).Apply(j).Job!);
+        small = small with { Decisions = small.Decisions with { Circuits = [.. small.Decisions.Circuits.Select(c => c with { By = Maker.Planner, Boxes = [.. c.Boxes.Select(b => b with { By = Maker.Planner })] })] } };
         var plan = PlanChoices.Plan(small, PlanWeights.FewestBreakers);
-        var part = plan.Decisions.Circuits.First(c => c.Purpose is CircuitPurpose.Receptacles or CircuitPurpose.Lighting && small.Decisions.Circuits.All(o => !o.Boxes.Select(b => b.Box).ToHashSet().SetEquals(c.Boxes.Select(b => b.Box))));
+        var part = plan.Decisions.Circuits.First(c => c.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 1);
         var taken = new TakePart(Aim, part.Number).Apply(small).Job!;
         taken.Decisions.Circuits.ShouldContain(c => c.Boxes.Select(b => b.Box).ToHashSet().IsSupersetOf(part.Boxes.Select(b => b.Box)));
         taken.Decisions.Boxes.ShouldAllBe(b => taken.Decisions.Circuits.Any(c => c.Holds(b.Id)));

@@ -69,7 +69,7 @@ internal sealed class GeneralGroups
             Home = [.. things.Select(t => (int)((t.Min(b => runs.FromPanel(b.Id)) + p.PanelMakeUp + p.BoxMakeUp).InFeet * weights.CableFoot))],
             Load = [.. things.Select(t => (int)t.Sum(b => BoxLoad.Of(work.Job, b).Load.Value))],
             Size = [.. things.Select(t => Math.Max(lighting ? 1 : 0, t.Count(b => lighting ? b.Kind == BoxKind.Light : b.Kind == BoxKind.Receptacle)))],
-            Room = [.. things.Select(t => rooms[t[0].Room])],
+            Room = [.. things.Select(t => Counts(work.House[t[0].Room].Room, things) ? rooms[t[0].Room] : -1 - rooms[t[0].Room])],
             Storey = [.. things.Select(t => storeys[work.House[t[0].Room].Room.Storey])],
             Fixed = [.. members.Select(m => m.Where(x => x.By == Maker.Person || x.Locked).Select(x => index[x.Number]).FirstOrDefault(-1))],
             Standing = [.. members.Select(m => m.Select(x => index[x.Number]).FirstOrDefault(-1))],
@@ -77,12 +77,20 @@ internal sealed class GeneralGroups
             Closed = [.. numbers.Where(work.Locked).Select(n => index[n])],
             Heavy = things.Any(t => t.Any(Heavy)) ? [.. things.Select(t => t.Any(Heavy))] : [],
             MostSize = lighting ? MostLights : MostReceptacles(p, work.Edition, rating),
-            MostLoad = lighting ? (int)(rating * 120 * 0.8) : rating * 120,
+            MostLoad = (lighting ? (int)(rating * 120 * 0.8) : rating * 120) - Alarms(work, purpose),
             Rooms = p.RoomsPerCircuit,
             Dark = lighting || purpose == CircuitPurpose.Mixed,
             Weights = weights,
         });
     }
+
+    // All alarms come onto one of these circuits in the end; whichever it is has to have room for them.
+    private static int Alarms(CircuitDraft work, CircuitPurpose purpose) =>
+        purpose == CircuitPurpose.Receptacles ? 0 : (int)Math.Ceiling(work.Job.Decisions.Boxes.Count(b => b.Kind == BoxKind.SmokeAlarm) * BoxLoad.AlarmVa);
+
+    // A closet, a hall or stairs with one or two goes along with a neighbour and is not a room more.
+    private static bool Counts(Room room, ImmutableArray<ImmutableArray<Box>> things) =>
+        room.Kind is not (RoomKind.Closet or RoomKind.Hallway or RoomKind.Stairs) || things.Count(t => t[0].Room == room.Id) > 2;
 
     private static bool Heavy(Box box) => box.Kind == BoxKind.Receptacle && box.VoltAmperes >= BoxLoad.HeavyVa;
 

@@ -18,7 +18,7 @@ internal static class GroupBound
     {
         if (p.Count == 0) return 0;
         var least = LeastCircuits(p);
-        var rooms = p.Room.Distinct().Count();
+        var rooms = p.Room.Where(r => r >= 0).Distinct().Count();
         var plain = Tree(p, 0).Cost;
         var best = long.MaxValue;
         for (var k = least; k <= p.Count; k++)

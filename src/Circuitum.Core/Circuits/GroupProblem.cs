@@ -23,7 +23,7 @@ internal sealed record GroupProblem
     /// <summary>How many outlets each counts for against the most on a circuit.</summary>
     public required int[] Size { get; init; }
 
-    /// <summary>Room of each.</summary>
+    /// <summary>Room of each; below zero for a room that does not count, such as a hall with one receptacle.</summary>
     public required int[] Room { get; init; }
 
     /// <summary>Storey of each.</summary>
@@ -98,12 +98,13 @@ internal sealed record GroupProblem
             size += Size[t];
             load += Load[t];
             storeys |= 1UL << (Storey[t] & 63);
+            if (Room[t] < 0) continue;
             if (Room[t] < 64) rooms |= 1UL << Room[t];
             else if (distinct < seen.Length && !seen[..distinct].Contains(Room[t])) seen[distinct++] = Room[t];
         }
 
         var count = System.Numerics.BitOperations.PopCount(rooms) + distinct;
-        var cost = ((count - 1) * Weights.Room) + (Math.Max(0, count - Rooms) * Weights.RoomTooMany) + ((System.Numerics.BitOperations.PopCount(storeys) - 1) * Weights.Storey);
+        var cost = (Math.Max(0, count - 1) * Weights.Room) + (Math.Max(0, count - Rooms) * Weights.RoomTooMany) + ((System.Numerics.BitOperations.PopCount(storeys) - 1) * Weights.Storey);
         var over = Math.Max(size - (MostSize * 4 / 5), 0) + (Math.Max(0, load - (MostLoad * 4 / 5)) / 180);
         return cost + (over * Weights.Margin) + HeavyCost(things, count);
     }
