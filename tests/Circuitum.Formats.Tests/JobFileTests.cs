@@ -165,13 +165,20 @@ public class JobFileTests
             Openings = job.Openings.SetItem(0, job.Openings[0] with { Sill = Length.Inches(30) }),
             Walls = [new WallFact { Room = room.Id, Wall = 0, Build = WallBuild.Wood2x4, Bearing = true, StudSpacing = Length.Inches(24), Thickness = Length.Inches(6.5), ChaseHeight = Length.Inches(16), ChaseStations = Length.Feet(4) }],
             Fixtures = job.Fixtures.Add(new Fixture { Id = "beam", Kind = FixtureKind.Beam, Room = room.Id, Spot = new Spot { Wall = 0, From = Length.Feet(1), Width = Length.Feet(4), Depth = Length.Inches(6) }, Bottom = Length.Feet(7) }),
-            Wishes = [new Wish { Id = "tv", Kind = WishKind.Television, Room = room.Id, At = new Point(Length.Feet(3), Length.Feet(3)), Note = "the big one" }],
+            Wishes = [new Wish { Id = "tv", Kind = WishKind.Heavy, Room = room.Id, At = new Point(Length.Feet(3), Length.Feet(3)), Note = "the big one" }],
             Underlays = [new Underlay { Storey = job.Storeys[0].Id, Picture = new string('a', 64), Width = Length.Feet(40), Height = Length.Feet(30) }],
-            Preferences = job.Preferences with { ReceptacleReach = Length.Feet(4), CeilingLights = CeilingLights.RecessedThroughout },
+            Preferences = job.Preferences with { ReceptacleReach = Length.Feet(4), CeilingLights = CeilingLights.RecessedThroughout, ArcFault = ArcFaultPlace.FirstOutlet, HomeRunMethod = HomeRunMethod.Metal, SpareSpaces = 4, Mark15 = "blue", PanelOrder = PanelOrder.ByRoom },
             Counters = job.Counters.Add(new Counter { Id = "bar", Room = room.Id, Peninsula = true, Spot = new Spot { Wall = 0, From = Length.Feet(1), Width = Length.Feet(2), Depth = Length.Feet(4) } }),
             Appliances = job.Appliances.Add(new Appliance { Id = "pump", Type = "well-pump", Room = room.Id, Spot = new Spot { At = new Point(Length.Feet(2), Length.Feet(2)), Width = Length.Feet(1), Depth = Length.Feet(1) }, Nameplate = new Nameplate { Amperes = 9.5, Continuous = false, OwnCircuit = true } }),
+            Amendments = Core.Codes.CodeLibrary.SampleLayers,
             Decisions = new Decisions
             {
+                Circuits =
+                [
+                    new Circuit { Number = 1, Boxes = [new CircuitBox { Box = "b1", LineSide = true }], Preferences = System.Collections.Immutable.ImmutableSortedDictionary<string, string>.Empty.Add("ambientC", "45") },
+                    new Circuit { Number = 2, Boxes = [new CircuitBox { Box = "b2" }] },
+                ],
+                Pairs = [new HomeRunPair { First = 1, Second = 2, Kind = PairKind.TwoNeutrals, By = Maker.Person }],
                 Boxes =
                 [
                     new Box { Id = "b1", Kind = BoxKind.Receptacle, Room = room.Id, Wall = 0, Along = Length.Feet(1), Height = Length.Inches(16), Style = ReceptacleStyle.Quad, Size = "nm-2g-34", Rating = 20, Side = StudSide.Left, State = BoxState.RoughedIn, Held = new HeldFor { WaitsFor = "cabinet drawing", Ask = "owner", Slack = Length.Feet(2) } },
@@ -197,6 +204,9 @@ public class JobFileTests
     public static TheoryData<string, Func<Job, Job>> Wrong => new()
     {
         { "rooms[0].receptacleReach", j => j with { Rooms = [j.Rooms[0] with { ReceptacleReach = Length.Feet(9) }, .. j.Rooms.Skip(1)] } },
+        { "decisions.pairs[0].second", j => j with { Decisions = j.Decisions with { Pairs = [new HomeRunPair { First = 1, Second = 7 }] } } },
+        { "decisions.circuits[0].preferences", j => j with { Decisions = j.Decisions with { Circuits = [j.Decisions.Circuits[0] with { Preferences = System.Collections.Immutable.ImmutableSortedDictionary<string, string>.Empty.Add("runBy", "overhead") }, .. j.Decisions.Circuits.Skip(1)] } } },
+        { "amendments[0].changes[0].value", j => j with { Amendments = [j.Amendments[0] with { Changes = [j.Amendments[0].Changes[0] with { Value = 7 }] }] } },
         { "preferences.switchReach", j => j with { Preferences = j.Preferences with { SwitchReach = Length.Zero } } },
         { "decisions.boxes[0].size", j => Boxed(j, b => b with { Size = "a bucket" }) },
         { "decisions.boxes[0].rating", j => Boxed(j, b => b with { Rating = 17 }) },

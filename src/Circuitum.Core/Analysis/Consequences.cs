@@ -43,11 +43,21 @@ public static class Consequences
         if (before.SpacesUsed != after.SpacesUsed) Add($"Spaces {before.SpacesUsed} to {after.SpacesUsed} of {after.Panel?.Spaces ?? 0}.");
         if (Math.Abs(before.Service.Current.Value - after.Service.Current.Value) >= 0.05) Add($"Service load {before.Service.Current} to {after.Service.Current}.");
         if (Math.Abs(before.CableFeet - after.CableFeet) >= 1) Add($"Cable to buy {before.CableFeet:#,0} to {after.CableFeet:#,0} ft.");
+        var cents = Cents(after) - Cents(before);
+        if (Math.Abs(cents) >= 1000) Add($"About ${Math.Abs(cents) / 100.0:#,0} {(cents > 0 ? "more" : "less")} in cable, breakers and labour, as the planner weighs them; an estimate, not a price.");
         string Line(Finding f) => $"{f.RuleId}|{f.Sentence}";
         var (old, now) = (before.Findings.Select(Line).ToHashSet(), after.Findings.Select(Line).ToHashSet());
         foreach (var f in after.Findings.Where(f => f.Severity != Severity.Note && !old.Contains(Line(f)))) Add($"Found now: {f.Sentence}");
         foreach (var f in before.Findings.Where(f => f.Severity != Severity.Note && !now.Contains(Line(f)))) Add($"No longer: {f.Sentence}");
     }
+
+    // Larger wire is dearer by the foot about as its copper is.
+    private static double Cents(JobAnalysis a) => a.Circuits.Where(c => c.Boxes.Length > 0).Sum(c =>
+    {
+        var w = a.Job.Preferences.Weights;
+        var copper = c.Wire is { } wire ? wire.Row.Cmil / 6530.0 : 1;
+        return (w.Circuit * c.Poles) + (c.Run.Cut.InFeet * w.CableFoot * (0.6 + (0.4 * copper)));
+    });
 
     private static string Poles(CircuitAnalysis c) => c.Poles == 2 ? " two-pole" : "";
 

@@ -58,12 +58,18 @@ function target(e) {
   return box && !drag.load.boxes?.includes(box.dataset.box) ? box.dataset.circuitOf ?? '' : '';
 }
 
+// Beside the hand, on the side where there is room, and whole.
+function beside(card) {
+  const [x, y] = drag.at;
+  const { offsetWidth: w, offsetHeight: h } = card;
+  card.style.left = `${x + 18 + w < innerWidth ? x + 18 : Math.max(4, x - w - 18)}px`;
+  card.style.top = `${Math.max(4, Math.min(y + 18, innerHeight - h - 8))}px`;
+}
+
 async function hover(e) {
   const card = document.querySelector('.drag-card') ?? document.body.appendChild(Object.assign(document.createElement('div'), { className: 'drag-card' }));
-  // Beside the hand, on the side where there is room, and whole.
-  const { offsetWidth: w, offsetHeight: h } = card;
-  card.style.left = `${e.clientX + 18 + w < innerWidth ? e.clientX + 18 : Math.max(4, e.clientX - w - 18)}px`;
-  card.style.top = `${Math.max(4, Math.min(e.clientY + 18, innerHeight - h - 8))}px`;
+  drag.at = [e.clientX, e.clientY];
+  beside(card);
   const to = target(e);
   if (to === drag.to) return;
   drag.to = to;
@@ -79,6 +85,7 @@ async function hover(e) {
   if (drag?.load !== load || drag.to !== to) return;
   if (answer.ok) card.innerHTML = text;
   else card.textContent = 'That cannot be worked out now.';
+  beside(card);
 }
 
 function move(load, circuit) {
