@@ -44,7 +44,12 @@ public static class Planner
         var kind = job.Preferences.TwoCircuitHomeRuns == TwoCircuitHomeRuns.SharedNeutral ? PairKind.SharedNeutral : PairKind.TwoNeutrals;
         job = job with { Decisions = decisions with { Pairs = [.. decisions.Pairs.Where(p => p.By == Maker.Person || p.Kind == kind)] } };
         var offers = HomeRunPairing.Offers(HouseDeriver.Derive(job), kind);
-        return job with { Decisions = job.Decisions with { Pairs = [.. job.Decisions.Pairs, .. offers.Select(o => new HomeRunPair { First = o.First, Second = o.Second, Kind = kind, By = Maker.Planner })] } };
+        job = job with { Decisions = job.Decisions with { Pairs = [.. job.Decisions.Pairs, .. offers.Select(o => new HomeRunPair { First = o.First, Second = o.Second, Kind = kind, By = Maker.Planner })] } };
+
+        // Where the largest box does not hold both, each keeps its cable.
+        var analysis = HouseDeriver.Derive(job);
+        bool Holds(HomeRunPair pair) => analysis.CircuitByNumber(pair.First)!.Run.First is { } box && analysis.Specs[box] is var spec && (spec.Fill is null || spec.Fill.Inches3 <= spec.Entry!.Volume);
+        return job with { Decisions = job.Decisions with { Pairs = [.. job.Decisions.Pairs.Where(p => p.By == Maker.Person || Holds(p))] } };
     }
 
     /// <summary>Spaces for breakers that have none; places that stand are kept while they are possible.</summary>

@@ -63,10 +63,10 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             Needs = needs,
             WireDerivation = wire?.Derivation ?? new("Wire and breaker", "none") { Because = "No sheathed cable carries this load." },
             DropDerivation = dropWhy,
-            RunDerivation = new("Cable of the circuit", $"{run.Cut.InFeet:0} ft")
+            RunWhy = () => new("Cable of the circuit", $"{run.Cut.InFeet:0} ft")
             {
                 Formula = $"home run and {Math.Max(0, run.Hops.Length - 1)} further pieces",
-                Because = "An estimate from the plan; each further box hangs on the nearest one that has room.",
+                Because = "Through the frame of the plan; each further box hangs on the nearest one that has room.",
                 Steps = [.. run.Hops.Select(runs.Explain)],
             },
             ProtectionDerivation = new("Protection", protection.Mark.Length == 0 ? "none" : protection.Mark)

@@ -227,8 +227,11 @@ public sealed record CircuitAnalysis
     /// <summary>How the drop came about.</summary>
     public required Derivation DropDerivation { get; init; }
 
-    /// <summary>How the run was estimated.</summary>
-    public required Derivation RunDerivation { get; init; }
+    /// <summary>Tells how its cable runs; told when asked, because the words of every way take longer than all the rest.</summary>
+    public required Func<Derivation> RunWhy { get; init; }
+
+    /// <summary>How its cable runs.</summary>
+    public Derivation RunDerivation => RunWhy();
 
     /// <summary>Why it is protected so.</summary>
     public required Derivation ProtectionDerivation { get; init; }

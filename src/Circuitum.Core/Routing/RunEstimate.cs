@@ -42,57 +42,159 @@ public sealed record RunEstimate(ImmutableArray<Hop> Hops)
 }
 
 /// <summary>
-/// The door to run lengths: estimates each circuit's cable along the two axes of the plan, up or down to the nearest
-/// level in which cable can run across, and down or up again. The real frame will replace the estimate, not its shape.
+/// The door to runs: how far it is from the panel to a box and from box to box through the frame, by which way, and the
+/// tree of cable that serves a circuit.
 /// </summary>
 public sealed class Runs
 {
+    // No box has this name: ids hold no such character.
+    private const string Panel = "\u0001panel";
+
+    // Cable between buildings, and to what no field reaches, lies this deep.
+    private static readonly Length Buried = Length.Inches(24);
+
     private readonly HouseShape house;
     private readonly Job job;
     private readonly Dictionary<string, (Point At, Length Z, Box Box)> places;
     private readonly (Point At, Length Z)? panel;
-    private readonly ImmutableArray<Length> levels;
+    private readonly CableWays ways;
+    private readonly Dictionary<string, Length> fromPanel = [];
 
-    /// <summary>Prepares the places and levels of a house.</summary>
+    /// <summary>Prepares the ends of all cables in a house.</summary>
     public Runs(HouseShape house)
     {
         this.house = house;
         job = house.Job;
+        ways = new(house);
         places = job.Decisions.Boxes.ToDictionary(b => b.Id, b => (Places.Of(house, b), Floor(b.Room) + b.Height, b));
-        if (job.Panels.Length > 0)
-        {
-            var p = job.Panels[0];
-            panel = (house[p.Room].On(p.Wall, p.Along), Floor(p.Room) + p.Top);
-        }
-
-        var heights = job.Storeys.Select(s => s.Floor + job.Rooms.Where(r => r.Storey == s.Id).Select(r => r.CeilingHeight).DefaultIfEmpty(Length.Feet(8)).Max() + Length.Inches(5)).ToList();
-        var lowest = job.Storeys.Select(s => s.Floor).DefaultIfEmpty(Length.Zero).Min();
-        var under = job.Frame.Under != Under.Slab;
-        levels = [.. job.Preferences.RunBy == RunBy.Overhead || !under ? heights : heights.Prepend(lowest - Length.Inches(6))];
-    }
-
-    /// <summary>Way between two places: across at the level that makes the whole shortest.</summary>
-    private Length Way(Point a, Length za, Point b, Length zb)
-    {
-        var across = a.RectilinearTo(b);
-        var vertical = levels.Length == 0 ? (za - zb).Abs() : levels.Select(l => (za - l).Abs() + (zb - l).Abs()).Min();
-        if (job.Preferences.RunBy == RunBy.Underfloor && job.Frame.Under != Under.Slab && levels.Length > 0 && za < levels[1] && zb < levels[1])
-            vertical = (za - levels[0]).Abs() + (zb - levels[0]).Abs();
-        return across + vertical;
+        foreach (var box in job.Decisions.Boxes) ways.Add(box.Id, house[box.Room], box.Outside ? null : box.Wall, box.Along, places[box.Id].At, box.Height);
+        if (job.Panels.Length == 0) return;
+        var p = job.Panels[0];
+        panel = (house[p.Room].On(p.Wall, p.Along), Floor(p.Room) + p.Top);
+        ways.Add(Panel, house[p.Room], p.Wall, p.Along, panel.Value.At, p.Top);
     }
 
     /// <summary>Way from the panel to a box, or zero when the job has no panel.</summary>
-    public Length FromPanel(string box) => panel is { } p ? Way(p.At, p.Z, places[box].At, places[box].Z) : Length.Zero;
+    public Length FromPanel(string box)
+    {
+        if (panel is not { } p) return Length.Zero;
+        if (!fromPanel.TryGetValue(box, out var way)) fromPanel[box] = way = ByField(Panel, box, p.At, p.Z, places[box].At, places[box].Z);
+        return way;
+    }
 
-    /// <summary>Way from box to box: through the studs of one room where no doorway is between, else across a level.</summary>
+    /// <summary>Way from box to box: through the studs where a wall leads there without a doorway, else by a field.</summary>
     public Length Between(string from, string to)
     {
         var (a, b) = (places[from], places[to]);
-        var way = Way(a.At, a.Z, b.At, b.Z);
-        if (a.Box.Room == b.Box.Room && a.Box.Wall is not null && b.Box.Wall is not null && ThroughStuds(a.Box, b.Box) is { } along)
-            way = Length.Min(way, along + (a.Z - b.Z).Abs() + Length.Feet(1));
-        return way;
+        var way = ByField(from, to, a.At, a.Z, b.At, b.Z);
+        return Studs(a.Box, b.Box) is { } along ? Length.Min(way, along) : way;
     }
+
+    /// <summary>The way that a piece of cable takes, piece by piece.</summary>
+    public CableRoute Route(Hop hop)
+    {
+        if (hop.Via is { } via) return Join(Route(new Hop(null, via, default, default)), Route(new Hop(via, hop.To, default, default)));
+        if (hop.From is { } from)
+        {
+            var (a, b) = (places[from], places[hop.To]);
+            if (Studs(a.Box, b.Box) is { } along && along <= ByField(from, hop.To, a.At, a.Z, b.At, b.Z)) return AlongWalls(a, b, along);
+            return ways.Route(from, hop.To) ?? Underground(a.At, a.Z, b.At, b.Z);
+        }
+
+        var end = places[hop.To];
+        return panel is not { } p ? new([]) : ways.Route(Panel, hop.To) ?? Underground(p.At, p.Z, end.At, end.Z);
+    }
+
+    private static CableRoute Join(CableRoute one, CableRoute other) => new([.. one.Pieces, .. other.Pieces]);
+
+    private Length ByField(string from, string to, Point a, Length za, Point b, Length zb) =>
+        ways.Inches(from, to) is var inches && double.IsFinite(inches) ? Length.Inches(inches) : Underground(a, za, b, zb).Length;
+
+    private CableRoute Underground(Point a, Length za, Point b, Length zb)
+    {
+        var depth = job.Storeys.Select(s => s.Floor).DefaultIfEmpty(Length.Zero).Min() - Buried;
+        return new([new(WayKind.Wall, a, a, za, depth), new(WayKind.Outside, a, b, depth, depth), new(WayKind.Wall, b, b, depth, zb)]);
+    }
+
+    // Drawn around the corners of the room; the foot of slack that goes up and down to the drilled holes is at the ends.
+    private CableRoute AlongWalls((Point At, Length Z, Box Box) a, (Point At, Length Z, Box Box) b, Length along)
+    {
+        var shape = house[a.Box.Room];
+        var corners = new List<Point> { a.At };
+        if (a.Box.Room == b.Box.Room)
+        {
+            var (from, to) = (shape.ToPerimeter(a.Box.Wall!.Value, a.Box.Along), shape.ToPerimeter(b.Box.Wall!.Value, b.Box.Along));
+            var forward = Open(shape, from, to, out var inner) && inner <= (Open(shape, to, from, out var outer) ? outer : Length.Feet(10_000));
+            var n = shape.Walls.Length;
+            for (var w = a.Box.Wall.Value; w != b.Box.Wall.Value || (corners.Count == 1 && (forward ? to < from : to > from)); w = forward ? (w + 1) % n : (w + n - 1) % n)
+            {
+                corners.Add(forward ? shape.Walls[w].B : shape.Walls[w].A);
+                if (corners.Count > n + 1) break;
+            }
+        }
+
+        corners.Add(b.At);
+        var pieces = corners.Zip(corners.Skip(1), (p, q) => new WayPiece(WayKind.Studs, p, q, a.Z, a.Z)).Where(p => p.From != p.To).ToList();
+        var rest = along - pieces.Aggregate(Length.Zero, (sum, p) => sum + p.Length);
+        return new([.. pieces, new(WayKind.Wall, b.At, b.At, a.Z, a.Z + Length.Max(rest, Length.Zero))]);
+    }
+
+    // From here on along the walls to there: whether no doorway is between, and how far it is.
+    private static bool Open(RoomShape shape, Length from, Length to, out Length way)
+    {
+        way = to >= from ? to - from : shape.Perimeter - (from - to);
+        var length = way;
+        return shape.Openings.Where(BlocksStuds).Select(o => shape.ToPerimeter(o.Wall, o.From)).All(o => (o >= from ? o - from : shape.Perimeter - (from - o)) > length);
+    }
+
+    // Holes are drilled about knee high: a door or a window that reaches lower is in the way.
+    private static bool BlocksStuds(RoomOpening o) => o.Opening.Kind != OpeningKind.Window || (o.Opening.Sill ?? Length.Feet(3)) < Length.Inches(20);
+
+    // Through the studs of one room's walls, or of one wall between two rooms, with a foot more for going up and down to the holes.
+    private Length? Studs(Box a, Box b)
+    {
+        if (a.Wall is null || b.Wall is null || a.Outside || b.Outside) return null;
+        var extra = ((Floor(a.Room) + a.Height) - (Floor(b.Room) + b.Height)).Abs() + Length.Feet(1);
+        var shape = house[a.Room];
+        if (a.Room == b.Room)
+        {
+            var (from, to) = (shape.ToPerimeter(a.Wall.Value, a.Along), shape.ToPerimeter(b.Wall.Value, b.Along));
+            Length? best = null;
+            if (Open(shape, from, to, out var inner) && Drilled(shape, a.Wall.Value, b.Wall.Value, to < from)) best = inner;
+            if (Open(shape, to, from, out var outer) && (best is null || outer < best) && Drilled(shape, b.Wall.Value, a.Wall.Value, from < to)) best = outer;
+            return best is { } around ? around + extra : null;
+        }
+
+        return ThroughWall(shape, a, b) is { } through ? through + extra : null;
+    }
+
+    // The two sides of one wall share its studs.
+    private Length? ThroughWall(RoomShape shape, Box a, Box b)
+    {
+        var there = house[b.Room];
+        if (there.Room.Storey != shape.Room.Storey || !Drilled(a.Room, a.Wall!.Value)) return null;
+        var (one, other) = (shape.Walls[a.Wall.Value], there.Walls[b.Wall!.Value]);
+        if (Math.Abs((one.Dx * other.Dy) - (one.Dy * other.Dx)) > 0.01) return null;
+        var p = places[b.Id].At;
+        var across = Math.Abs((((p.X - one.A.X).InInches * shape.InX(one)) + ((p.Y - one.A.Y).InInches * shape.InY(one))));
+        if (across > HouseShape.ThickestWallInches) return null;
+        var beside = Length.Inches(((p.X - one.A.X).InInches * one.Dx) + ((p.Y - one.A.Y).InInches * one.Dy));
+        if (beside < Length.Zero || beside > one.Length) return null;
+        var (from, to) = beside < a.Along ? (beside, a.Along) : (a.Along, beside);
+        return shape.Openings.Any(o => o.Wall == a.Wall && BlocksStuds(o) && o.To > from && o.From < to) ? null : to - from + Length.Inches(across);
+    }
+
+    // The walls from one to another in their order, all the way round when both ends are on the same one the wrong way about.
+    private bool Drilled(RoomShape shape, int from, int to, bool round)
+    {
+        if (job.Walls.Length == 0) return true;
+        var n = shape.Walls.Length;
+        var steps = ((to - from + n) % n) + (from == to && round ? n : 0);
+        return Enumerable.Range(0, steps + 1).All(k => Drilled(shape.Room.Id, (from + k) % n));
+    }
+
+    // Masonry is not drilled along, and a panel wall only has its own chases.
+    private bool Drilled(string room, int wall) => job.Walls.Length == 0 || WallBody.Of(house, house[room], wall).Build is not (WallBuild.Masonry or WallBuild.InsulatedPanel);
 
     /// <summary>Plans a circuit's cable: nearest box first, each further box from the nearest one that can take another cable.</summary>
     /// <param name="boxes">The circuit's boxes.</param>
@@ -149,7 +251,7 @@ public sealed class Runs
             return new($"On from {via} to {hop.To}", $"{hop.Cut.InFeet:0} ft")
             {
                 Formula = $"{(hop.Cut - (p.BoxMakeUp * 2)).InFeet:0.#} ft way + {(p.BoxMakeUp * 2).InFeet:0.#} ft make-up",
-                Because = $"The home run is in the cable of another circuit, which ends in {via}.",
+                Because = $"The home run is in the cable of another circuit, which ends in {via}; from there {Route(new Hop(via, hop.To, default, default)).InWords}.",
             };
         }
 
@@ -157,20 +259,9 @@ public sealed class Runs
         return new(hop.From is null ? "Home run" : $"{hop.From} to {hop.To}", $"{hop.Cut.InFeet:0} ft")
         {
             Formula = $"{hop.Way.InFeet:0.#} ft way + {makeUp.InFeet:0.#} ft make-up",
-            Because = "Estimated along the two axes of the plan, up or down to the nearest ceiling or underfloor level, across, and to the box.",
+            Because = $"Through the frame along its two axes: {Route(hop).InWords}.",
         };
     }
 
     private Length Floor(string room) => job.StoreyById(job.RoomById(room)!.Storey)!.Floor;
-
-    private Length? ThroughStuds(Box a, Box b)
-    {
-        var shape = house[a.Room];
-        var (from, to) = (shape.ToPerimeter(a.Wall!.Value, a.Along), shape.ToPerimeter(b.Wall!.Value, b.Along));
-        if (to < from) (from, to) = (to, from);
-        var doors = shape.Openings.Where(o => o.Opening.Kind != OpeningKind.Window).Select(o => shape.ToPerimeter(o.Wall, o.From)).ToList();
-        var inner = doors.All(d => d < from || d > to) ? to - from : (Length?)null;
-        var outer = doors.All(d => d >= from && d <= to) ? shape.Perimeter - (to - from) : (Length?)null;
-        return inner is { } i && outer is { } o ? Length.Min(i, o) : inner ?? outer;
-    }
 }

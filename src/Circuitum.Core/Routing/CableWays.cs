@@ -1,0 +1,248 @@
+using System.Collections.Immutable;
+using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Routing;
+
+/// <summary>The shortest ways between the ends of cables: from wall to field, across, around what is in the way, and back into a wall.</summary>
+internal sealed class CableWays
+{
+    // What lies farther from the house than this has its own way, underground.
+    private const double NearHouse = 60 * 12;
+
+    // The usual head of doors and windows.
+    private static readonly Length HeadHeight = Length.Inches(80);
+
+    private readonly HouseShape house;
+    private readonly CableFrame frame;
+    private readonly RunBy runBy;
+    private readonly Dictionary<string, End> ends = [];
+
+    internal CableWays(HouseShape house)
+    {
+        this.house = house;
+        frame = CableFrame.Of(house);
+        runBy = house.Job.Preferences.RunBy;
+    }
+
+    /// <summary>One end of a cable: where it is, and where it comes into each field.</summary>
+    private sealed class End(Point at, Length z)
+    {
+        internal Point At { get; } = at;
+
+        internal Length Z { get; } = z;
+
+        internal List<Entry> Entries { get; } = [];
+
+        /// <summary>The shortest way into any field, leaving out what it goes aside, which may be on the way.</summary>
+        internal double Least { get; set; } = double.PositiveInfinity;
+
+        /// <summary>Inches to every node of the frame, worked out when first asked for.</summary>
+        internal double[]? Reach { get; set; }
+
+        internal (int Entry, int Node)[]? ReachBy { get; set; }
+    }
+
+    /// <summary>Where an end comes into a field.</summary>
+    /// <param name="Field">The field.</param>
+    /// <param name="Cell">The cell.</param>
+    /// <param name="At">The place on the plan, beside a window that stands over the box.</param>
+    /// <param name="Inches">From the end to there.</param>
+    /// <param name="Outside">How much of that is outside the house.</param>
+    private sealed record Entry(int Field, (int I, int J) Cell, Point At, double Inches, double Outside)
+    {
+        internal List<(int Node, double Inches)> Visible { get; } = [];
+    }
+
+    /// <summary>Makes an end known under a name.</summary>
+    /// <param name="name">Its name: a box's id, or the panel's.</param>
+    /// <param name="room">Its room.</param>
+    /// <param name="wall">Its wall, or none in a ceiling or floor.</param>
+    /// <param name="along">Along that wall.</param>
+    /// <param name="at">Its place.</param>
+    /// <param name="height">Over the floor.</param>
+    internal void Add(string name, RoomShape room, int? wall, Length along, Point at, Length height)
+    {
+        var storey = room.Room.Storey;
+        var z = house.Job.StoreyById(storey)!.Floor + height;
+        var end = new End(at, z);
+        foreach (var (field, up) in new[] { (frame.Above.GetValueOrDefault(storey, -1), true), (frame.Below.GetValueOrDefault(storey, -1), false) })
+        {
+            if (field < 0 || (field == frame.UnderFloor && runBy == RunBy.Overhead)) continue;
+            var (beside, aside) = wall is { } w ? Clear(room, w, along, height, up) : (at, Length.Zero);
+            var f = frame.Fields[field];
+            var cell = f.CellOf(beside.X.InInches, beside.Y.InInches);
+            var outside = 0.0;
+            if (!f.IsFree(cell))
+            {
+                if (f.NearestFree(beside.X.InInches, beside.Y.InInches, NearHouse) is not { } nearest) continue;
+                var middle = f.Middle(nearest);
+                var there = new Point(Length.Inches(middle.X), Length.Inches(middle.Y));
+                outside = beside.RectilinearTo(there).InInches;
+                (cell, beside) = (nearest, there);
+            }
+
+            var entry = new Entry(field, cell, beside, aside.InInches + outside + (f.Z - z).Abs().InInches, outside);
+            for (var n = 0; n < frame.Nodes.Count; n++)
+            {
+                if (frame.Nodes[n].Field != field || f.Turn(cell, frame.Nodes[n].At) < 0) continue;
+                var m = f.Middle(frame.Nodes[n].At);
+                entry.Visible.Add((n, Math.Abs(m.X - beside.X.InInches) + Math.Abs(m.Y - beside.Y.InInches)));
+            }
+
+            end.Entries.Add(entry);
+            end.Least = Math.Min(end.Least, (f.Z - z).Abs().InInches);
+        }
+
+        ends[name] = end;
+    }
+
+    // Straight up or down from a box, or beside the window or the door that is in the way; in a panel wall at its next upright chase.
+    private (Point At, Length Aside) Clear(RoomShape room, int wall, Length along, Length height, bool up)
+    {
+        var edge = Length.Inches(3);
+        var to = along;
+        if (house.Job.Walls.FirstOrDefault(w => w.Room == room.Room.Id && w.Wall == wall) is { Build: WallBuild.InsulatedPanel } panel)
+        {
+            var station = panel.ChaseStations ?? Length.Feet(4);
+            to = new Length((long)Math.Round(along.Units / (double)station.Units) * station.Units);
+            if (to > room.Walls[wall].Length) to -= station;
+        }
+
+        foreach (var o in room.Openings.Where(o => o.Wall == wall && to > o.From - edge && to < o.To + edge))
+        {
+            var sill = o.Opening.Kind == OpeningKind.Window ? o.Opening.Sill ?? Length.Feet(3) : Length.Zero;
+            if (up ? height >= HeadHeight : height <= sill) continue;
+            var (left, right) = (o.From - edge, o.To + edge);
+            to = (left >= Length.Zero && to - left <= right - to) || right > room.Walls[wall].Length ? left : right;
+        }
+
+        to = Length.Min(room.Walls[wall].Length, Length.Max(Length.Zero, to));
+        return (room.On(wall, to), (to - along).Abs());
+    }
+
+    /// <summary>The shortest way between two ends, by the fields: its length in inches.</summary>
+    internal double Inches(string from, string to)
+    {
+        var (a, b) = (ends[from], ends[to]);
+        var direct = Direct(a, b).Inches;
+
+        // Nothing is shorter than straight across with the shortest way into a field at both ends.
+        return direct <= a.At.RectilinearTo(b.At).InInches + a.Least + b.Least + 0.01 ? direct : Math.Min(direct, Around(a, b));
+    }
+
+    // Who runs under the floor does so wherever both ends can.
+    private bool UnderOnly(End a, End b) => runBy == RunBy.Underfloor && frame.UnderFloor >= 0 && a.Entries.Any(e => e.Field == frame.UnderFloor) && b.Entries.Any(e => e.Field == frame.UnderFloor);
+
+    // Across one field that both come into, with one turn.
+    private (double Inches, Entry? A, Entry? B) Direct(End a, End b)
+    {
+        (double Inches, Entry? A, Entry? B) best = (double.PositiveInfinity, null, null);
+        var under = UnderOnly(a, b);
+        foreach (var x in a.Entries)
+        {
+            foreach (var y in b.Entries)
+            {
+                if (x.Field != y.Field || (under && x.Field != frame.UnderFloor) || frame.Fields[x.Field].Turn(x.Cell, y.Cell) < 0) continue;
+                var inches = x.Inches + x.At.RectilinearTo(y.At).InInches + y.Inches;
+                if (inches < best.Inches) best = (inches, x, y);
+            }
+        }
+
+        return best;
+    }
+
+    private double Around(End a, End b)
+    {
+        if (UnderOnly(a, b) && Direct(a, b).A is not null) return double.PositiveInfinity;
+        var reach = ReachOf(b);
+        var best = double.PositiveInfinity;
+        foreach (var entry in a.Entries)
+        {
+            foreach (var (node, inches) in entry.Visible) best = Math.Min(best, entry.Inches + inches + reach[node]);
+        }
+
+        return best;
+    }
+
+    private double[] ReachOf(End end)
+    {
+        if (end.Reach is { } known) return known;
+        var reach = new double[frame.Nodes.Count];
+        var by = new (int, int)[frame.Nodes.Count];
+        Array.Fill(reach, double.PositiveInfinity);
+        for (var e = 0; e < end.Entries.Count; e++)
+        {
+            foreach (var (node, inches) in end.Entries[e].Visible)
+            {
+                var first = end.Entries[e].Inches + inches;
+                for (var n = 0; n < reach.Length; n++)
+                {
+                    if (first + frame.Far(node, n) < reach[n]) (reach[n], by[n]) = (first + frame.Far(node, n), (e, node));
+                }
+            }
+        }
+
+        (end.Reach, end.ReachBy) = (reach, by);
+        return reach;
+    }
+
+    /// <summary>The shortest way between two ends, piece by piece; none when no field joins them.</summary>
+    internal CableRoute? Route(string from, string to)
+    {
+        var (a, b) = (ends[from], ends[to]);
+        var direct = Direct(a, b);
+        var around = Around(a, b);
+        if (double.IsPositiveInfinity(Math.Min(direct.Inches, around))) return null;
+        var pieces = ImmutableArray.CreateBuilder<WayPiece>();
+        if (direct.Inches <= around)
+        {
+            Enter(a, direct.A!, pieces, leave: false);
+            Across(direct.A!.Field, direct.A.At, direct.A.Cell, direct.B!.At, direct.B.Cell, pieces);
+            Enter(b, direct.B, pieces, leave: true);
+            return new(pieces.ToImmutable());
+        }
+
+        var reach = ReachOf(b);
+        var (entry, node) = a.Entries.SelectMany(e => e.Visible.Select(v => (e, v))).OrderBy(x => x.e.Inches + x.v.Inches + reach[x.v.Node]).Select(x => (x.e, x.v.Node)).First();
+        var (last, end) = b.ReachBy![node];
+        Enter(a, entry, pieces, leave: false);
+        var (field, at, cell) = (entry.Field, entry.At, entry.Cell);
+        foreach (var step in frame.Way(node, end))
+        {
+            var (f, c) = frame.Nodes[step];
+            var m = frame.Fields[f].Middle(c);
+            var place = new Point(Length.Inches(m.X), Length.Inches(m.Y));
+            if (f != field) pieces.Add(new(WayKind.Wall, at, place, frame.Fields[field].Z, frame.Fields[f].Z));
+            else Across(field, at, cell, place, c, pieces);
+            (field, at, cell) = (f, place, c);
+        }
+
+        Across(field, at, cell, b.Entries[last].At, b.Entries[last].Cell, pieces);
+        Enter(b, b.Entries[last], pieces, leave: true);
+        return new(pieces.ToImmutable());
+    }
+
+    // From a box to its field, or back: aside to clear stud bays, up or down, and outside the house to its edge.
+    private void Enter(End end, Entry entry, ImmutableArray<WayPiece>.Builder pieces, bool leave)
+    {
+        var z = frame.Fields[entry.Field].Z;
+        // A hand's breadth to the wall that the box stands on is no way outside.
+        var kind = entry.Outside > 12 ? WayKind.Outside : WayKind.Studs;
+        WayPiece[] way = [new(kind, end.At, entry.At, end.Z, end.Z), new(WayKind.Wall, entry.At, entry.At, end.Z, z)];
+        if (leave) pieces.AddRange(way.Reverse().Select(p => new WayPiece(p.Kind, p.To, p.From, p.ToZ, p.FromZ)).Where(p => p.Length > Length.Zero));
+        else pieces.AddRange(way.Where(p => p.Length > Length.Zero));
+    }
+
+    private void Across(int field, Point a, (int I, int J) ca, Point b, (int I, int J) cb, ImmutableArray<WayPiece>.Builder pieces)
+    {
+        var f = frame.Fields[field];
+        var turn = f.Turn(ca, cb) == 1 ? new Point(a.X, b.Y) : new Point(b.X, a.Y);
+        foreach (var piece in new[] { new WayPiece(WayKind.Field, a, turn, f.Z, f.Z), new WayPiece(WayKind.Field, turn, b, f.Z, f.Z) })
+        {
+            if (piece.Length > Length.Zero) pieces.Add(piece);
+        }
+    }
+}
