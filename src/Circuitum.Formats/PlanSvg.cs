@@ -133,14 +133,19 @@ public static class PlanSvg
         {
             var picked = view.Selected == $"circuit:{c.Number}" || c.Boxes.Any(b => view.Selected == $"box:{b.Id}");
             if (!picked && view.Selected.StartsWith("circuit:", StringComparison.Ordinal)) continue;
-            foreach (var hop in c.Run.Hops.Where(h => h.From is not null))
+            foreach (var hop in c.Run.Hops)
             {
-                var (from, to) = (a.Boxes[hop.From!], a.Boxes[hop.To]);
-                if (a.House[from.Room].Room.Storey != view.Storey || a.House[to.Room].Room.Storey != view.Storey) continue;
-                var (p, q) = (Places.Of(a.House, from), Places.Of(a.House, to));
-                var d = $"M{N(p.X.InInches)} {N(p.Y.InInches)}L{N(q.X.InInches)} {N(p.Y.InInches)}L{N(q.X.InInches)} {N(q.Y.InInches)}";
-                Shape(w, "path", picked ? "run picked" : "run", ("d", d), ("stroke-dasharray", Patterns[c.Number % Patterns.Length]));
+                // Home runs all begin at the panel and would hide everything: only that of the picked circuit is drawn.
+                var home = hop.From is null;
+                if (home && !picked) continue;
+                if (!OnStorey(hop.To) && (home || !OnStorey(hop.From!))) continue;
+                var points = a.Routes.Value[hop.To].Pieces.SelectMany(p => new[] { p.From, p.To }).ToList();
+                if (points.Count < 2) continue;
+                var d = $"M{string.Join('L', points.Select(p => $"{N(p.X.InInches)} {N(p.Y.InInches)}"))}";
+                Shape(w, "path", $"run{(picked ? " picked" : "")}{(home ? " home-run" : "")}", ("d", d), ("stroke-dasharray", home ? "" : Patterns[c.Number % Patterns.Length]));
             }
+
+            bool OnStorey(string box) => a.House[a.Boxes[box].Room].Room.Storey == view.Storey;
         }
     }
 }

@@ -178,6 +178,7 @@ public class JobFileTests
                     new Circuit { Number = 1, Boxes = [new CircuitBox { Box = "b1", LineSide = true }], Preferences = System.Collections.Immutable.ImmutableSortedDictionary<string, string>.Empty.Add("ambientC", "45") },
                     new Circuit { Number = 2, Boxes = [new CircuitBox { Box = "b2" }] },
                 ],
+                Pulled = [new PulledRun { Circuit = 1, To = "b1", Cable = "12-2", Measured = Length.Feet(40) }],
                 Pairs = [new HomeRunPair { First = 1, Second = 2, Kind = PairKind.TwoNeutrals, By = Maker.Person }],
                 Boxes =
                 [

@@ -160,6 +160,26 @@ public sealed class CircuitWebTests : WebHouse
     }
 
     [Fact]
+    public async Task Home_runs_are_listed_ticked_off_and_taken_back()
+    {
+        const string Pull = "/jobs/gull-cottage/pull";
+        (await Web.GetStringAsync(Pull)).ShouldContain("No circuits yet");
+        var job = await Planned();
+        var page = Parse(await Web.GetStringAsync(Pull));
+        page.QuerySelectorAll(".pulls li").Length.ShouldBe(job.Decisions.Circuits.Length);
+        page.QuerySelectorAll(".stickers p").Length.ShouldBe(2 * job.Decisions.Circuits.Length);
+        var ticked = Parse(await (await Post(Pull, ("do", "pulled"), ("circuit", "1"), ("measured", "38'6"))).Content.ReadAsStringAsync());
+        ticked.QuerySelector("#run-1.done")!.TextContent.ShouldContain("took 39 ft");
+        (await Stored()).Decisions.Pulled.Single().Measured.ShouldBe(Core.Measure.Length.Inches(462));
+        Alert(Parse(await (await Post(Pull, ("do", "pulled"), ("circuit", "1"), ("measured", "long"))).Content.ReadAsStringAsync())).ShouldContain("Length");
+        Alert(Parse(await (await Post(Pull, ("do", "pulled"), ("circuit", "77"))).Content.ReadAsStringAsync())).ShouldContain("no home run");
+        Alert(Parse(await (await Post(Pull, ("do", "remove-circuit"), ("circuit", "1"))).Content.ReadAsStringAsync())).ShouldContain("not something this page can do");
+        (await Post(Pull, ("do", "pulled"), ("circuit", "1"), ("pulled", "no"))).EnsureSuccessStatusCode();
+        (await Stored()).Decisions.Pulled.ShouldBeEmpty();
+        (await Web.GetAsync("/jobs/ghost/pull")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
     public async Task Two_circuits_share_a_home_run_and_the_ticket_says_so()
     {
         var job = await Planned();

@@ -111,6 +111,23 @@ test('boxes are lassoed and a circuit number is typed; a locked circuit keeps it
   await expect(page.getByRole('alert')).toContainText(`Circuit ${on} is locked`);
 });
 
+test('a home run is ticked off on a phone and the plan draws its way', async ({ page, house }) => {
+  await plan(page, house);
+  const drawn = await circuitOf(page, 'living.r1');
+  await page.goto(`${house.url}/jobs/${job}/circuits?pick=circuit:${drawn}`);
+  await expect(page.locator('.run.home-run')).toHaveCount(1);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${house.url}/jobs/${job}/pull`);
+  const line = page.locator(`#run-${drawn}`);
+  await line.getByLabel('Took').fill("31'");
+  await line.getByRole('button', { name: 'Pulled' }).click();
+  await expect(page.locator(`#run-${drawn}.done`)).toContainText('took 31 ft');
+  await expect(page.locator('main')).toContainText('1 of 24 pulled');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await page.locator(`#run-${drawn}`).getByRole('button', { name: 'Take back' }).click();
+  await expect(page.locator('main')).toContainText('0 of 24 pulled');
+});
+
 test('one circuit of another plan is taken, circuits are split and numbered anew, the saving of afresh is told', async ({ page, house }) => {
   await plan(page, house);
   await page.getByRole('link', { name: 'Compare plans' }).click();

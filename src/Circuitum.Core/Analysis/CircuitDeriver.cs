@@ -31,6 +31,10 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         var wire = Conductor.Choose(Case(circuit, wishes, boxes, appliances, load, pair), edition);
         var needs = boxes.ToImmutableDictionary(b => b.Id, b => ProtectionNeeds.Of(house, edition, b, load.Volts, wire?.Breaker ?? 0));
         string[] ids = [.. boxes.Select(b => b.Id)];
+
+        // What is pulled ends where it ends.
+        var pulled = job.Decisions.Pulled.FirstOrDefault(p => p.Circuit == circuit.Number && ids.Contains(p.To));
+        RunEstimate Plan(string? first) => carrier?.Run.First is { } via ? runs.PlanVia(ids, via, pulled?.To ?? first) : runs.Plan(ids, pulled?.To ?? first);
         var (protection, run) = ProtectionPlan.Of(new()
         {
             Needs = needs,
@@ -39,8 +43,8 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             Wishes = wishes,
             Chosen = circuit.Protection,
             LineSide = LineSide(circuit, boxes, needs),
-            Run = carrier?.Run.First is { } via ? runs.PlanVia(ids, via) : runs.Plan(ids),
-            RunFrom = first => carrier?.Run.First is { } end ? runs.PlanVia(ids, end, first) : runs.Plan(ids, first),
+            Run = Plan(null),
+            RunFrom = Plan,
             FirstOutletCite = edition.Cite("protect.firstOutlet"),
         });
         var (size, home, drop, dropWhy) = Sizes(circuit, wishes, wire, run, load);
@@ -55,6 +59,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             HomeRunSize = home,
             Ground = wire is null ? null : EquipmentGround.InCable(wire.Breaker, wire.Size, home),
             Pair = pair,
+            Pulled = pulled,
             Cable = carrier is not null ? $"{size}-{conductors}" : pair is null ? $"{home}-{conductors}" : pair.Kind == PairKind.SharedNeutral ? $"{home}-3" : $"{home}-2-2",
             BranchCable = $"{size}-{conductors}",
             Run = run,

@@ -18,7 +18,8 @@ public static class HouseDeriver
         var edition = CodeLibrary.EditionOf(job);
         var boxes = job.Decisions.Boxes.ToImmutableDictionary(b => b.Id);
         var labels = LabelWriter.Write(house);
-        var deriver = new CircuitDeriver(house, edition, new Runs(house), boxes);
+        var runs = new Runs(house);
+        var deriver = new CircuitDeriver(house, edition, runs, boxes);
         var circuits = Circuits(job, deriver, labels);
         var area = house.OutsideAreaSqFt(r => edition.Traits(r.Kind).FloorArea);
         var service = Case(job, edition, area);
@@ -31,6 +32,7 @@ public static class HouseDeriver
             Boxes = boxes,
             Circuits = circuits,
             ByBox = byBox,
+            Routes = new(() => circuits.SelectMany(c => c.Run.Hops).ToImmutableDictionary(h => h.To, runs.Route)),
             Specs = BoxSpecs.Of(house, edition, byBox),
             Schedule = Schedule(job, circuits),
             AreaSqFt = area,

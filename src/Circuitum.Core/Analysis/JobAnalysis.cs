@@ -67,6 +67,9 @@ public sealed record JobAnalysis
     /// <summary>Connected load on leg B.</summary>
     public VoltAmperes LegB => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegB);
 
+    /// <summary>The way of the cable that feeds each box, by the box; worked out when first asked for.</summary>
+    public required Lazy<ImmutableDictionary<string, CableRoute>> Routes { get; init; }
+
     /// <summary>The circuit that a box is on, or none.</summary>
     public CircuitAnalysis? CircuitOf(string boxId) => ByBox.GetValueOrDefault(boxId);
 
@@ -196,6 +199,9 @@ public sealed record CircuitAnalysis
 
     /// <summary>Whether its home run is in another circuit's cable.</summary>
     public bool Carried => Pair?.Second == Number;
+
+    /// <summary>Its home run as it was pulled, or none while it is not.</summary>
+    public PulledRun? Pulled { get; init; }
 
     /// <summary>The ground of its home run, or none when nothing could be sized.</summary>
     public EquipmentGround? Ground { get; init; }

@@ -19,7 +19,7 @@ public static class CheckList
         new WallReceptacles(), new CounterReceptacles(), new RoomReceptacles(), new HouseReceptacles(), new TubZone(),
         new LightsAndSwitches(), new SwitchesInReach(), new LightPlaces(), new Alarms(), new ApplianceBoxes(), new BoxPlaces(),
         new BoxesOnCircuits(), new RequiredCircuits(), new IndividualCircuits(), new CircuitMembers(), new CircuitLoads(), new WireSizes(), new ProtectionCover(),
-        new SharedHomeRuns(), new PanelChecks(), new LocalRules(), new ServiceChecks(), new Nameplates(),
+        new SharedHomeRuns(), new PulledRuns(), new PanelChecks(), new LocalRules(), new ServiceChecks(), new Nameplates(),
     ];
 
     /// <summary>The rules whose breach gives a finding.</summary>
@@ -28,7 +28,7 @@ public static class CheckList
         "appliance.assumed", "box.accessory", "box.alarm", "box.alarmPlace", "box.appliance", "box.basement", "box.bathroom", "box.closer", "box.closet", "box.counter",
         "box.door", "box.equipmentLight", "box.fan", "box.foyer", "box.garage", "box.hallway", "box.held", "box.hvac", "box.island", "box.laundry", "box.light", "box.outdoor",
         "box.outsideDoor", "box.rating", "box.stairs", "box.switchReach", "box.tub", "box.volume", "box.wall", "box.wet", "circuit.apart", "circuit.bathroom", "circuit.count", "circuit.dark",
-        "circuit.garage", "circuit.generalCount", "circuit.half", "circuit.individual", "circuit.laundry", "circuit.mostReceptacles", "circuit.overload", "circuit.plugIn", "circuit.smallAppliance",
+        "circuit.garage", "circuit.generalCount", "circuit.half", "circuit.individual", "circuit.laundry", "circuit.mostReceptacles", "circuit.overload", "circuit.plugIn", "circuit.pulled", "circuit.smallAppliance",
         "circuit.pair", "circuit.sharedNeutral", "circuit.unassigned", "circuit.volts", "panel.family", "panel.handle", "panel.label", "panel.legs", "panel.place", "panel.space", "panel.spaces", "panel.spare", "plan.door", "plan.gap",
         "plan.overlap", "plan.swing", "protect.missing", "protect.reach", "protect.shared", "service.size", "wire.drop", "wire.hvac", "wire.nonMotor", "wire.range", "wire.size",
     ];

@@ -4,6 +4,21 @@ using Circuitum.Core.Panels;
 
 namespace Circuitum.Core.Checks;
 
+/// <summary>Home runs that are pulled and no longer what the plan asks for.</summary>
+internal sealed class PulledRuns : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        foreach (var run in a.Job.Decisions.Pulled)
+        {
+            if (a.CircuitByNumber(run.Circuit) is not { } c) continue;
+            string[] subjects = [$"circuit:{c.Number}", $"box:{run.To}"];
+            if (c.Pulled is null) yield return CheckList.Make(a, "circuit.pulled", $"The home run of circuit {c.Number} is pulled to {run.To}, which is not on it any more.", subjects);
+            else if (c.Cable != run.Cable) yield return CheckList.Make(a, "circuit.pulled", $"The home run of circuit {c.Number} is pulled as {run.Cable}; it needs {c.Cable} now.", subjects);
+        }
+    }
+}
+
 /// <summary>Home runs that two circuits share, and those that could.</summary>
 internal sealed class SharedHomeRuns : ICheck
 {

@@ -16,6 +16,21 @@ internal static class DecisionRules
         CheckCircuits(job, boxes, problems);
         CheckSpaces(job, problems);
         CheckPairs(job, problems);
+        CheckPulled(job, boxes, problems);
+    }
+
+    private static void CheckPulled(Job job, Dictionary<string, Box> boxes, List<Problem> problems)
+    {
+        var seen = new HashSet<int>();
+        for (var i = 0; i < job.Decisions.Pulled.Length; i++)
+        {
+            var (run, field) = (job.Decisions.Pulled[i], $"decisions.pulled[{i}]");
+            if (job.Decisions.Circuits.All(c => c.Number != run.Circuit)) problems.Add(new($"{field}.circuit", $"There is no circuit {run.Circuit}."));
+            else if (!seen.Add(run.Circuit)) problems.Add(new($"{field}.circuit", $"The home run of circuit {run.Circuit} is there twice."));
+            if (!boxes.ContainsKey(run.To)) problems.Add(new($"{field}.to", $"There is no box '{JobRules.Short(run.To)}'."));
+            JobRules.Text($"{field}.cable", run.Cable, 20, problems);
+            if (run.Measured is { } measured) JobRules.Range($"{field}.measured", measured, Length.Feet(1), Length.Feet(2000), problems);
+        }
     }
 
     private static void CheckPairs(Job job, List<Problem> problems)

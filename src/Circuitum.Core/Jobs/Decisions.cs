@@ -30,6 +30,9 @@ public sealed record Decisions
     /// <summary>Circuits that share the cable of their home run.</summary>
     public ImmutableArray<HomeRunPair> Pairs { get; init; } = [];
 
+    /// <summary>Home runs that are pulled.</summary>
+    public ImmutableArray<PulledRun> Pulled { get; init; } = [];
+
     /// <summary>Which breaker sits in which space.</summary>
     public ImmutableArray<SpaceDecision> Spaces { get; init; } = [];
 
@@ -39,12 +42,13 @@ public sealed record Decisions
     /// <summary>The pair that a circuit is in, or none.</summary>
     public HomeRunPair? PairOf(int circuit) => Pairs.FirstOrDefault(p => p.Has(circuit));
 
-    /// <summary>The decisions without pairs of circuits that are gone.</summary>
+    /// <summary>The decisions without pairs and pulled runs of circuits that are gone.</summary>
     public Decisions WithoutLostPairs()
     {
-        if (Pairs.Length == 0) return this;
+        if (Pairs.Length == 0 && Pulled.Length == 0) return this;
         var there = Circuits.Where(c => c.Boxes.Length > 0).Select(c => c.Number).ToHashSet();
-        return Pairs.All(p => there.Contains(p.First) && there.Contains(p.Second)) ? this : this with { Pairs = [.. Pairs.Where(p => there.Contains(p.First) && there.Contains(p.Second))] };
+        var lost = Pairs.Any(p => !there.Contains(p.First) || !there.Contains(p.Second)) || Pulled.Any(p => !there.Contains(p.Circuit));
+        return lost ? this with { Pairs = [.. Pairs.Where(p => there.Contains(p.First) && there.Contains(p.Second))], Pulled = [.. Pulled.Where(p => there.Contains(p.Circuit))] } : this;
     }
 }
 
@@ -71,6 +75,25 @@ public sealed record HomeRunPair
 
     /// <summary>The mate of a circuit that is in it.</summary>
     public int MateOf(int circuit) => First == circuit ? Second : First;
+}
+
+/// <summary>A home run that is in the frame: the planner keeps the box in which it ends first on its circuit.</summary>
+public sealed record PulledRun
+{
+    /// <summary>The circuit.</summary>
+    public int Circuit { get; init; }
+
+    /// <summary>The box in which it ends.</summary>
+    public string To { get; init; } = "";
+
+    /// <summary>The cable that was pulled, such as <c>12-2</c>.</summary>
+    public string Cable { get; init; } = "";
+
+    /// <summary>What it took, measured off the reel; none when nobody measured.</summary>
+    public Length? Measured { get; init; }
+
+    /// <summary>Fields not known to this version.</summary>
+    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>How two circuits share a home run.</summary>

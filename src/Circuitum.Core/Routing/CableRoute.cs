@@ -38,12 +38,18 @@ public sealed record CableRoute(ImmutableArray<WayPiece> Pieces)
     /// <summary>Its length.</summary>
     public Length Length => Pieces.Aggregate(Length.Zero, (sum, p) => sum + p.Length);
 
-    /// <summary>The way in words, such as "up to the ceiling, 14 ft across, down".</summary>
-    public string InWords
+    /// <summary>The way in words, such as "up, across, down".</summary>
+    public string InWords => string.Join(", ", Stretches.Select(s => s.Word));
+
+    /// <summary>The way in words with whole feet, such as "up 3 ft, across 14 ft, down 7 ft".</summary>
+    public string InFeet => string.Join(", ", Stretches.Select(s => $"{s.Word} {s.Length.InFeet:0} ft"));
+
+    // Pieces of one kind that follow each other are one stretch; less than an inch is none.
+    private List<(string Word, Length Length)> Stretches
     {
         get
         {
-            var words = new List<string>();
+            var stretches = new List<(string Word, Length Length)>();
             foreach (var p in Pieces.Where(p => p.Length > Length.Inches(1)))
             {
                 var word = p.Kind switch
@@ -53,10 +59,11 @@ public sealed record CableRoute(ImmutableArray<WayPiece> Pieces)
                     WayKind.Outside => "outside",
                     _ => "across",
                 };
-                if (words.Count == 0 || words[^1] != word) words.Add(word);
+                if (stretches.Count > 0 && stretches[^1].Word == word) stretches[^1] = (word, stretches[^1].Length + p.Length);
+                else stretches.Add((word, p.Length));
             }
 
-            return string.Join(", ", words);
+            return stretches;
         }
     }
 }

@@ -60,6 +60,9 @@ public sealed class Runs
     private readonly CableWays ways;
     private readonly Dictionary<string, Length> fromPanel = [];
 
+    // An analysis is read by several requests at once, and what is found out on the way is kept.
+    private readonly Lock gate = new();
+
     /// <summary>Prepares the ends of all cables in a house.</summary>
     public Runs(HouseShape house)
     {
@@ -78,6 +81,7 @@ public sealed class Runs
     public Length FromPanel(string box)
     {
         if (panel is not { } p) return Length.Zero;
+        using var _ = gate.EnterScope();
         if (!fromPanel.TryGetValue(box, out var way)) fromPanel[box] = way = ByField(Panel, box, p.At, p.Z, places[box].At, places[box].Z);
         return way;
     }
@@ -86,6 +90,7 @@ public sealed class Runs
     public Length Between(string from, string to)
     {
         var (a, b) = (places[from], places[to]);
+        using var _ = gate.EnterScope();
         var way = ByField(from, to, a.At, a.Z, b.At, b.Z);
         return Studs(a.Box, b.Box) is { } along ? Length.Min(way, along) : way;
     }
@@ -93,6 +98,7 @@ public sealed class Runs
     /// <summary>The way that a piece of cable takes, piece by piece.</summary>
     public CableRoute Route(Hop hop)
     {
+        using var _ = gate.EnterScope();
         if (hop.Via is { } via) return Join(Route(new Hop(null, via, default, default)), Route(new Hop(via, hop.To, default, default)));
         if (hop.From is { } from)
         {
@@ -259,7 +265,7 @@ public sealed class Runs
         return new(hop.From is null ? "Home run" : $"{hop.From} to {hop.To}", $"{hop.Cut.InFeet:0} ft")
         {
             Formula = $"{hop.Way.InFeet:0.#} ft way + {makeUp.InFeet:0.#} ft make-up",
-            Because = $"Through the frame along its two axes: {Route(hop).InWords}.",
+            Because = $"Through the frame along its two axes: {Route(hop).InFeet}.",
         };
     }
 

@@ -1,0 +1,63 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Routing;
+
+namespace Circuitum.Core.Analysis;
+
+/// <summary>One home run to pull.</summary>
+/// <param name="Circuit">Its circuit; for a shared one the first of the two.</param>
+/// <param name="Label">What is written on both ends.</param>
+/// <param name="To">The box in which it ends.</param>
+/// <param name="Way">By which way, in words.</param>
+/// <param name="Cut">Length to cut, make-up at both ends included, waste not.</param>
+/// <param name="Pulled">As it was pulled, or none.</param>
+public sealed record PullLine(CircuitAnalysis Circuit, string Label, string To, string Way, Length Cut, PulledRun? Pulled)
+{
+    /// <summary>Its cable.</summary>
+    public string Cable => Circuit.Cable;
+}
+
+/// <summary>Home runs that go the same way and are pulled together.</summary>
+/// <param name="Name">Which, in words.</param>
+/// <param name="Lines">The runs, longest first.</param>
+public sealed record PullGroup(string Name, ImmutableArray<PullLine> Lines);
+
+/// <summary>What one sort of cable comes to.</summary>
+/// <param name="Cable">The cable.</param>
+/// <param name="Planned">All home runs of it as planned.</param>
+/// <param name="PulledPlanned">What was planned for those that are pulled and measured.</param>
+/// <param name="Measured">What they took.</param>
+/// <param name="Left">What is still to be pulled, as planned.</param>
+public sealed record PullTotal(string Cable, Length Planned, Length PulledPlanned, Length Measured, Length Left);
+
+/// <summary>The list from which home runs are pulled: in groups by the way they go, the longest of a group first.</summary>
+public static class PullList
+{
+    /// <summary>The groups, those over the highest storey last.</summary>
+    public static ImmutableArray<PullGroup> Of(JobAnalysis a)
+    {
+        var lines = a.Circuits.Where(c => c.Run.First is not null && !c.Carried && a.Panel is not null)
+            .Select(c => new PullLine(c, Label(a, c), c.Run.First!, a.Routes.Value[c.Run.First!].InFeet, c.Run.Hops[0].Cut, c.Pulled));
+        return [.. lines.GroupBy(l => (Storey: a.House[a.Boxes[l.To].Room].Room.Storey, Field: FieldOf(a.Routes.Value[l.To])))
+            .OrderBy(g => a.Job.StoreyById(g.Key.Storey)!.Floor).ThenBy(g => g.Key.Field, StringComparer.Ordinal)
+            .Select(g => new PullGroup($"{a.Job.StoreyById(g.Key.Storey)!.Name}, {g.Key.Field}", [.. g.OrderByDescending(l => l.Cut).ThenBy(l => l.Circuit.Number)]))];
+    }
+
+    /// <summary>What each sort of cable comes to, smallest name first.</summary>
+    public static ImmutableArray<PullTotal> Totals(IEnumerable<PullGroup> groups) =>
+        [.. groups.SelectMany(g => g.Lines).GroupBy(l => l.Cable).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => new PullTotal(
+            g.Key, Sum(g, l => l.Cut), Sum(g.Where(l => l.Pulled?.Measured is not null), l => l.Cut), Sum(g, l => l.Pulled?.Measured ?? Length.Zero), Sum(g.Where(l => l.Pulled is null), l => l.Cut)))];
+
+    private static Length Sum(IEnumerable<PullLine> lines, Func<PullLine, Length> of) => lines.Aggregate(Length.Zero, (sum, l) => sum + of(l));
+
+    private static string Label(JobAnalysis a, CircuitAnalysis c) =>
+        c.Pair is { } pair && a.CircuitByNumber(pair.Second) is { } mate ? $"{a.HomeRunLabel(c)}; HR-{mate.Number:00} {mate.Label}" : a.HomeRunLabel(c);
+
+    private static string FieldOf(CableRoute route)
+    {
+        if (route.Pieces.Any(p => p.Kind == WayKind.Outside && p.Length > Length.Feet(5))) return "outside the house";
+        if (route.Pieces.FirstOrDefault(p => p.Kind == WayKind.Field) is not { } across) return "inside a wall";
+        return across.FromZ > route.Pieces[^1].ToZ ? "from above" : "from below";
+    }
+}

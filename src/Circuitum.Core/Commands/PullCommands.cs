@@ -1,0 +1,22 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Commands;
+
+/// <summary>Ticks a home run off as pulled, with what it took where somebody measured, or takes the tick back.</summary>
+/// <param name="Circuit">The circuit.</param>
+/// <param name="Pulled">Pulled.</param>
+/// <param name="Measured">Cable off the reel, or none.</param>
+public sealed record MarkPulled(int Circuit, bool Pulled, Length? Measured) : JobCommand(Pulled ? "tick off a pull" : "take back a tick")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        var rest = job.Decisions.Pulled.RemoveAll(p => p.Circuit == Circuit);
+        if (!Pulled) return rest.Length == job.Decisions.Pulled.Length ? CommandResult.Refuse($"The home run of circuit {Circuit} is not ticked off.") : CommandResult.Checked(job with { Decisions = job.Decisions with { Pulled = rest } });
+        if (HouseDeriver.Derive(job).CircuitByNumber(Circuit) is not { Run.First: { } first } c) return CommandResult.Refuse($"There is no home run of circuit {Circuit}.");
+        if (c.Carried) return CommandResult.Refuse($"Circuit {Circuit} is in the cable of circuit {c.Pair!.First}. Tick that one off.");
+        return CommandResult.Checked(job with { Decisions = job.Decisions with { Pulled = rest.Add(new PulledRun { Circuit = Circuit, To = first, Cable = c.Cable, Measured = Measured }) } });
+    }
+}

@@ -1,0 +1,76 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Commands;
+using Circuitum.Core.Intake;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Tests;
+
+/// <summary>Home runs in pulling order, ticked off, and kept where they are.</summary>
+public class PullTests
+{
+    private static readonly Job Planned = CheckTests.PlannedWhole;
+
+    private static readonly JobAnalysis A = Analyzer.Analyze(Planned);
+
+    [Fact]
+    public void Every_home_run_is_on_the_list_once_the_longest_of_a_group_first()
+    {
+        var groups = PullList.Of(A);
+        groups.SelectMany(g => g.Lines).Select(l => l.Circuit.Number).Order().ShouldBe(A.Circuits.Select(c => c.Number));
+        foreach (var group in groups) group.Lines.Select(l => l.Cut).ShouldBe(group.Lines.Select(l => l.Cut).OrderDescending());
+        var line = groups.SelectMany(g => g.Lines).First();
+        line.Label.ShouldStartWith($"HR-{line.Circuit.Number:00} {line.Cable} ");
+        line.Way.ShouldContain(" ft");
+        PullList.Totals(groups).Sum(t => t.Planned.InFeet).ShouldBe(A.Circuits.Sum(c => c.Run.Hops[0].Cut.InFeet), 0.01);
+    }
+
+    [Fact]
+    public void A_shared_home_run_is_pulled_once_with_both_labels()
+    {
+        var offer = HomeRunPairing.Offers(Analyzer.Analyze(Planned with { Preferences = new() { TwoCircuitSaving = Length.Zero } }), PairKind.TwoNeutrals)[0];
+        var paired = Analyzer.Analyze(new PairCircuits(offer.First, offer.Second, PairKind.TwoNeutrals).Apply(Planned).Job!);
+        var lines = PullList.Of(paired).SelectMany(g => g.Lines).ToList();
+        lines.Count.ShouldBe(A.Circuits.Length - 1);
+        lines.Single(l => l.Circuit.Number == offer.First).Label.ShouldContain($"HR-{offer.Second:00}");
+        new MarkPulled(offer.Second, true, null).Apply(paired.Job).Problem.ShouldContain($"in the cable of circuit {offer.First}");
+    }
+
+    [Fact]
+    public void A_ticked_run_keeps_its_first_box_and_counts_what_it_took()
+    {
+        var circuit = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 2);
+        var pulled = new MarkPulled(circuit.Number, true, Length.Feet(41)).Apply(Planned).Job!;
+        var a = Analyzer.Analyze(pulled);
+        a.CircuitByNumber(circuit.Number)!.Pulled!.Measured.ShouldBe(Length.Feet(41));
+        PullList.Totals(PullList.Of(a)).Single(t => t.Cable == circuit.Cable).Measured.ShouldBe(Length.Feet(41));
+
+        // A box nearer the panel joins: the run that is in the frame still ends where it ends.
+        var nearer = pulled with { Decisions = pulled.Decisions with { Boxes = pulled.Decisions.Boxes.Add(new Box { Id = "near", Kind = BoxKind.Receptacle, Room = "garage", Wall = 3, Along = Length.Feet(9), Height = Length.Inches(48) }), Circuits = [.. pulled.Decisions.Circuits.Select(c => c.Number == circuit.Number ? c with { Boxes = c.Boxes.Add(new CircuitBox { Box = "near" }) } : c)] } };
+        Analyzer.Analyze(nearer).CircuitByNumber(circuit.Number)!.Run.First.ShouldBe(circuit.Run.First);
+        Analyzer.Analyze(nearer with { Decisions = nearer.Decisions with { Pulled = [] } }).CircuitByNumber(circuit.Number)!.Run.First.ShouldBe("near");
+    }
+
+    [Fact]
+    public void What_is_pulled_and_no_longer_fits_is_found()
+    {
+        var circuit = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 2);
+        var pulled = new MarkPulled(circuit.Number, true, null).Apply(Planned).Job!;
+        Analyzer.Analyze(pulled).Findings.ShouldNotContain(f => f.RuleId == "circuit.pulled");
+        Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(pulled).Job!).Findings.ShouldContain(f => f.RuleId == "circuit.pulled" && f.Sentence.Contains("it needs 10-2 now"));
+        Analyzer.Analyze(new AssignBox(circuit.Run.First!, null).Apply(pulled).Job!).Findings.ShouldContain(f => f.RuleId == "circuit.pulled" && f.Sentence.Contains("not on it any more"));
+    }
+
+    [Fact]
+    public void Ticks_are_checked_taken_back_and_go_with_their_circuit()
+    {
+        var number = A.Circuits[0].Number;
+        var pulled = new MarkPulled(number, true, null).Apply(Planned).Job!;
+        new MarkPulled(number, false, null).Apply(pulled).Job!.Decisions.Pulled.ShouldBeEmpty();
+        new MarkPulled(number, false, null).Apply(Planned).Problem.ShouldContain("not ticked off");
+        new MarkPulled(99, true, null).Apply(Planned).Problem.ShouldContain("no home run of circuit 99");
+        new MarkPulled(number, true, Length.Feet(9000)).Apply(Planned).Problem.ShouldContain("outside");
+        new RemoveCircuit(number).Apply(pulled).Job!.Decisions.Pulled.ShouldBeEmpty();
+        JobRules.Check(pulled with { Decisions = pulled.Decisions with { Pulled = [new PulledRun { Circuit = 77, To = "ghost" }] } }).Select(p => p.Field).ShouldBe(["decisions.pulled[0].circuit", "decisions.pulled[0].to"]);
+    }
+}
