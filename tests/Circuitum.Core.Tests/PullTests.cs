@@ -52,6 +52,30 @@ public class PullTests
     }
 
     [Fact]
+    public void A_box_that_a_person_makes_first_is_first_and_the_cable_tells_what_it_costs()
+    {
+        var circuit = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 3);
+        var last = circuit.Run.Hops[^1].To;
+        var forced = new ForceFirst(circuit.Number, last).Apply(Planned).Job!;
+        var a = Analyzer.Analyze(forced).CircuitByNumber(circuit.Number)!;
+        a.Run.First.ShouldBe(last);
+        Consequences.Of(A, Analyzer.Analyze(forced)).ShouldContain(c => c.What.StartsWith("Cable to buy", StringComparison.Ordinal));
+        Analyzer.Analyze(new ForceFirst(circuit.Number, null).Apply(forced).Job!).CircuitByNumber(circuit.Number)!.Run.First.ShouldBe(circuit.Run.First);
+        new ForceFirst(circuit.Number, "ghost").Apply(Planned).Problem.ShouldContain("is not on circuit");
+        new ForceFirst(circuit.Number, last).Apply(new MarkPulled(circuit.Number, true, null).Apply(Planned).Job!).Problem.ShouldContain("is pulled to");
+    }
+
+    [Fact]
+    public void The_drop_grows_along_the_chain_and_is_worst_where_the_circuit_says()
+    {
+        foreach (var c in A.Circuits.Where(c => c.Run.Hops.Length > 1))
+        {
+            foreach (var hop in c.Run.Hops.Where(h => h.From is not null)) c.DropAt[hop.To].ShouldBeGreaterThanOrEqualTo(c.DropAt[hop.From!]);
+            c.DropAt.Values.Max().ShouldBe(c.DropPercent, 0.0001);
+        }
+    }
+
+    [Fact]
     public void What_is_pulled_and_no_longer_fits_is_found()
     {
         var circuit = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 2);

@@ -175,7 +175,7 @@ public class JobFileTests
             {
                 Circuits =
                 [
-                    new Circuit { Number = 1, Boxes = [new CircuitBox { Box = "b1", LineSide = true }], Preferences = System.Collections.Immutable.ImmutableSortedDictionary<string, string>.Empty.Add("ambientC", "45") },
+                    new Circuit { Number = 1, First = "b1", Boxes = [new CircuitBox { Box = "b1", LineSide = true }], Preferences = System.Collections.Immutable.ImmutableSortedDictionary<string, string>.Empty.Add("ambientC", "45") },
                     new Circuit { Number = 2, Boxes = [new CircuitBox { Box = "b2" }] },
                 ],
                 Pulled = [new PulledRun { Circuit = 1, To = "b1", Cable = "12-2", Measured = Length.Feet(40) }],

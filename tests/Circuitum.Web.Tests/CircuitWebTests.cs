@@ -29,6 +29,7 @@ public sealed class CircuitWebTests : WebHouse
         { "renumber", "x=", "Undo renumber circuits" },
         { "lock-circuit", "circuit={lights}&locked=yes", "Undo lock circuit" },
         { "edit-circuit", "circuit={lights}&label=&breaker=&protection=&own.generalWire=twelve-throughout&own.ambientC=45", "Undo edit circuit" },
+        { "force-first", "circuit={receptacles}&box=living.r1", "Undo make first" },
         { "line-side", "box=living.r1&line=yes", "Undo feed from the line side" },
         { "take-part", "aim=least darkness&circuit={receptacles}", "Undo take part of a plan" },
     };
@@ -49,6 +50,7 @@ public sealed class CircuitWebTests : WebHouse
     [InlineData("assign-box", "box=living.r1&circuit=seven", "Circuit: type a whole number")]
     [InlineData("assign-boxes", "box=living.r1&circuit=77", "There is no circuit 77")]
     [InlineData("assign-room", "room=ghost&circuit=new", "not there any more")]
+    [InlineData("force-first", "circuit=1&box=ghost", "is not on circuit 1")]
     [InlineData("split-circuit", "circuit=77", "There is no circuit 77")]
     [InlineData("edit-circuit", "circuit=1&own.ambientC=hot", "type a whole number from 10 to 80")]
     [InlineData("edit-circuit", "circuit=1&own.generalWire=rope", "choose one of the list")]

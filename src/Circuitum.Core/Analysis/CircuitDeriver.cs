@@ -32,9 +32,10 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         var needs = boxes.ToImmutableDictionary(b => b.Id, b => ProtectionNeeds.Of(house, edition, b, load.Volts, wire?.Breaker ?? 0));
         string[] ids = [.. boxes.Select(b => b.Id)];
 
-        // What is pulled ends where it ends.
+        // What is pulled ends where it ends; else where a person wants it.
         var pulled = job.Decisions.Pulled.FirstOrDefault(p => p.Circuit == circuit.Number && ids.Contains(p.To));
-        RunEstimate Plan(string? first) => carrier?.Run.First is { } via ? runs.PlanVia(ids, via, pulled?.To ?? first) : runs.Plan(ids, pulled?.To ?? first);
+        var forced = pulled?.To ?? (circuit.First is { } wanted && ids.Contains(wanted) ? wanted : null);
+        RunEstimate Plan(string? first) => carrier?.Run.First is { } via ? runs.PlanVia(ids, via, forced ?? first) : runs.Plan(ids, forced ?? first);
         var (protection, run) = ProtectionPlan.Of(new()
         {
             Needs = needs,
@@ -47,7 +48,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             RunFrom = Plan,
             FirstOutletCite = edition.Cite("protect.firstOutlet"),
         });
-        var (size, home, drop, dropWhy) = Sizes(circuit, wishes, wire, run, load);
+        var (size, home, drop, dropWhy, dropAt) = Sizes(circuit, wishes, wire, run, load);
         var conductors = load.Volts == 240 && appliances.Any(a => a.Type.Neutral) ? 3 : 2;
         return new()
         {
@@ -64,6 +65,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             BranchCable = $"{size}-{conductors}",
             Run = run,
             DropPercent = drop,
+            DropAt = dropAt,
             Protection = protection,
             Needs = needs,
             WireDerivation = wire?.Derivation ?? new("Wire and breaker", "none") { Because = "No sheathed cable carries this load." },
@@ -91,23 +93,23 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
     ];
 
     // The home run goes up first, size by size, until the drop is within the limit; then the rest, and the home run again.
-    private (string Size, string Home, double Drop, Derivation Why) Sizes(Circuit circuit, Preferences wishes, ConductorChoice? wire, RunEstimate run, CircuitLoad load)
+    private (string Size, string Home, double Drop, Derivation Why, ImmutableDictionary<string, double> At) Sizes(Circuit circuit, Preferences wishes, ConductorChoice? wire, RunEstimate run, CircuitLoad load)
     {
         var size = wire?.Size ?? "2";
         var home = size;
         if (wire is not null && wishes.HomeRunUpsize == HomeRunUpsize.Always && circuit.Purpose is not CircuitPurpose.Appliance) home = Conductor.NextCable(size) ?? size;
-        var (drop, why) = Drop(run, load, size, home);
-        if (wire is null || wishes.HomeRunUpsize == HomeRunUpsize.Off) return (size, home, drop, why);
+        var (drop, why, at) = Drop(run, load, size, home);
+        if (wire is null || wishes.HomeRunUpsize == HomeRunUpsize.Off) return (size, home, drop, why, at);
         var limit = edition.Number("dropPercentBranch");
         while (drop > limit)
         {
             if (Conductor.NextCable(home) is { } larger && Steps(size, larger) <= MostSteps && Grounded(wire, larger)) home = larger;
             else if (run.Hops.Length > 1 && size != "10" && Conductor.NextCable(size) is { } branch && Steps(wire.Size, branch) <= 1 && Grounded(wire, branch)) size = branch;
             else break;
-            (drop, why) = Drop(run, load, size, home);
+            (drop, why, at) = Drop(run, load, size, home);
         }
 
-        return (size, home, drop, why);
+        return (size, home, drop, why, at);
     }
 
     // Devices take 10 AWG at most, and a box has only so much room: a home run is two sizes larger than the rest at most.
@@ -157,9 +159,9 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
     }
 
     // Each piece of cable carries what is planned beyond it; the worst box counts.
-    private (double Percent, Derivation Why) Drop(RunEstimate run, CircuitLoad load, string size, string homeSize)
+    private (double Percent, Derivation Why, ImmutableDictionary<string, double> At) Drop(RunEstimate run, CircuitLoad load, string size, string homeSize)
     {
-        if (run.Hops.Length == 0) return (0, new("Voltage drop", "0 percent"));
+        if (run.Hops.Length == 0) return (0, new("Voltage drop", "0 percent"), ImmutableDictionary<string, double>.Empty);
         var own = run.Hops.ToDictionary(h => h.To, h => BoxLoad.Of(job, all[h.To]).Load.Value);
         var sum = own.Values.Sum();
         var scale = sum > 0 ? load.Actual.Value * load.Volts / sum : 0;
@@ -189,6 +191,6 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             Citation = edition.Cite("wire.drop"),
             Because = $"Worst at {worst.Key}; 3 percent on a branch circuit is a recommendation.",
             Steps = [.. path[worst.Key]],
-        });
+        }, at.ToImmutableDictionary(x => x.Key, x => x.Value / load.Volts * 100));
     }
 }

@@ -221,6 +221,9 @@ public sealed record CircuitAnalysis
     /// <summary>Greatest voltage drop at any box, in percent.</summary>
     public required double DropPercent { get; init; }
 
+    /// <summary>Voltage drop at each box under the planned load, in percent.</summary>
+    public required ImmutableDictionary<string, double> DropAt { get; init; }
+
     /// <summary>Protection.</summary>
     public required CircuitProtection Protection { get; init; }
 

@@ -43,7 +43,8 @@ public static class BoxProposal
         {
             Gangs = [.. b.Gangs.Select(g => g with { Lights = [.. g.Lights.Where(there.Contains)] }).Where(g => g.Lights.Length > 0)],
         });
-        var circuits = decisions.Circuits.Select(c => c.Boxes.All(m => there.Contains(m.Box)) ? c : c with { Boxes = [.. c.Boxes.Where(m => there.Contains(m.Box))] });
+        var circuits = decisions.Circuits.Select(c => c.Boxes.All(m => there.Contains(m.Box)) ? c : c with { Boxes = [.. c.Boxes.Where(m => there.Contains(m.Box))] })
+            .Select(c => c.First is { } first && !there.Contains(first) ? c with { First = null } : c);
         return decisions with { Boxes = SwitchRules.Recounted(boxes), Circuits = [.. circuits], Pulled = [.. decisions.Pulled.Where(p => there.Contains(p.To))] };
     }
 }

@@ -99,6 +99,7 @@ internal static class DecisionRules
             if (!numbers.Add(circuit.Number)) problems.Add(new($"{field}.number", $"Circuit {circuit.Number} is there twice."));
             JobRules.Text($"{field}.label", circuit.Label, JobRules.LongestName, problems);
             if (circuit.Breaker is { } rating) JobRules.Range($"{field}.breaker", rating, 10, 200, problems);
+            if (circuit.First is { } first && !boxes.ContainsKey(first)) problems.Add(new($"{field}.first", $"There is no box '{JobRules.Short(first)}'."));
             foreach (var (key, value) in circuit.Preferences ?? ImmutableSortedDictionary<string, string>.Empty)
             {
                 if (PreferenceFields.Find(key) is not { PerCircuit: true } preference) problems.Add(new($"{field}.preferences", $"'{JobRules.Short(key)}' is no preference of a single circuit."));

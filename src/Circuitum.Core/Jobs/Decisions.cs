@@ -325,6 +325,9 @@ public sealed record Circuit
     /// <summary>Locked by a person: the planner adds nothing to it and takes nothing away.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool Locked { get; init; }
 
+    /// <summary>The box in which a person wants the home run to end; none lets the shortest way decide.</summary>
+    public string? First { get; init; }
+
     /// <summary>A person's breaker rating in amperes; none lets the sizing choose.</summary>
     public int? Breaker { get; init; }
 

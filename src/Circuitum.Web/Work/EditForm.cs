@@ -51,6 +51,7 @@ public sealed partial class EditForm(IFormCollection form)
         "split-circuit" => new SplitCircuit(Number("circuit", "Circuit") ?? 0, Optional("from")),
         "renumber" => new RenumberCircuits(),
         "line-side" => new FeedFromLine(Text("box"), Text("line") == "yes"),
+        "force-first" => new ForceFirst(Number("circuit", "Circuit") ?? 0, Optional("box")),
         "pulled" => new MarkPulled(Number("circuit", "Circuit") ?? 0, Text("pulled") != "no", OptionalLength("measured", "Length")),
         "take-part" => new TakePart(Text("aim"), Number("circuit", "Circuit") ?? 0),
         "remove-circuit" => new RemoveCircuit(Number("circuit", "Circuit") ?? 0),
