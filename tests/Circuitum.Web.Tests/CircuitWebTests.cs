@@ -169,6 +169,7 @@ public sealed class CircuitWebTests : WebHouse
         var job = await Planned();
         var page = Parse(await Web.GetStringAsync(Pull));
         page.QuerySelectorAll(".pulls li").Length.ShouldBe(job.Decisions.Circuits.Length);
+        page.Body!.TextContent.ShouldContain("Drill and protect");
         page.QuerySelectorAll(".stickers p").Length.ShouldBe(2 * job.Decisions.Circuits.Length);
         var ticked = Parse(await (await Post(Pull, ("do", "pulled"), ("circuit", "1"), ("measured", "38'6"))).Content.ReadAsStringAsync());
         ticked.QuerySelector("#run-1.done")!.TextContent.ShouldContain("took 39 ft");

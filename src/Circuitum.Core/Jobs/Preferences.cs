@@ -55,6 +55,15 @@ public sealed record Preferences
     /// <summary>Two-wire cables that lie together over more than 24 in, or through one sealed hole; two and more take from the ampacity by their count.</summary>
     public int CablesTogether { get; init; } = 1;
 
+    /// <summary>Most cables in one drilled hole.</summary>
+    public int CablesPerHole { get; init; } = 3;
+
+    /// <summary>From a box to its first staple.</summary>
+    public Length StapleFromBox { get; init; } = Length.Inches(8);
+
+    /// <summary>Between staples.</summary>
+    public Length StapleEvery { get; init; } = Length.Feet(4);
+
     /// <summary>What is marked on the box or stud of a 15 A circuit, such as a colour; empty marks nothing.</summary>
     public string Mark15 { get; init; } = "";
 

@@ -21,6 +21,9 @@ public sealed class PullModel(JobDesk desk) : PageModel
     /// <summary>The runs in their groups.</summary>
     public ImmutableArray<PullGroup> Groups { get; private set; } = [];
 
+    /// <summary>What is drilled for all cables.</summary>
+    public DrillList Drill => DrillList.Of(Open.Analysis);
+
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel) => await Load(cancel) ? Page() : NotFound();
 

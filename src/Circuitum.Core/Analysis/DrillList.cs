@@ -1,0 +1,197 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Routing;
+
+namespace Circuitum.Core.Analysis;
+
+/// <summary>Holes of one sort in one place.</summary>
+/// <param name="Where">The wall, the plate or the joists, in words.</param>
+/// <param name="Holes">How many to drill.</param>
+/// <param name="Cables">How many cables go through them in all.</param>
+/// <param name="Fullest">Most cables in one hole.</param>
+/// <param name="BitSixteenths">Diameter of the bit in sixteenths of an inch.</param>
+/// <param name="Note">What to mind: the distance to the face, the limit of the member, sealing.</param>
+public sealed record DrillLine(string Where, int Holes, int Cables, int Fullest, int BitSixteenths, string Note)
+{
+    /// <summary>The bit as it is marked, such as 7/8 or 1-1/8 in.</summary>
+    public string Bit
+    {
+        get
+        {
+            var (whole, top, bottom) = (BitSixteenths / 16, BitSixteenths % 16, 16);
+            while (top > 0 && top % 2 == 0) (top, bottom) = (top / 2, bottom / 2);
+            return top == 0 ? $"{whole} in" : whole == 0 ? $"{top}/{bottom} in" : $"{whole}-{top}/{bottom} in";
+        }
+    }
+}
+
+/// <summary>What is drilled, protected, sealed and stapled before and after the cable is pulled.</summary>
+/// <param name="Lines">The holes, place by place.</param>
+/// <param name="Holes">All holes.</param>
+/// <param name="Plates">Nail plates, where a hole comes nearer than 1-1/4 in to a face (300.4(A)(1)).</param>
+/// <param name="Seals">Holes between storeys that are sealed against fire.</param>
+/// <param name="Staples">Staples by the job's distances.</param>
+/// <param name="JoistsUnknown">Rooms over which cable crosses joists whose direction nobody has stated.</param>
+public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int Plates, int Seals, int Staples, ImmutableArray<string> JoistsUnknown)
+{
+    // A hole in the middle of a 2x4 leaves 1-1/4 in to either face up to this diameter.
+    private const double FaceIn = 1.25, StudDeepIn = 3.5, WideStudDeepIn = 5.5;
+
+    // Attics are run over or beside the joists, floors between storeys through them.
+    private static readonly Length JoistSpacing = Length.Inches(16);
+
+    /// <summary>The list of a house with its circuits.</summary>
+    public static DrillList Of(JobAnalysis a)
+    {
+        var p = a.Job.Preferences;
+        var holes = new Dictionary<(string Where, string At), List<Passing>>();
+        var unknown = new SortedSet<string>(StringComparer.Ordinal);
+        var staples = 0;
+        foreach (var c in a.Circuits)
+        {
+            foreach (var hop in c.Run.Hops)
+            {
+                var thick = Thickness(hop.From is null ? c.HomeRunSize : c.Wire?.Size ?? "12", hop.From is null ? c.Cable : c.BranchCable);
+                var route = a.Routes.Value[hop.To];
+                Pass(a, route, new Passing(c.Number, thick), holes, unknown);
+
+                // Beside each box, and along what does not lie in drilled holes.
+                var free = route.Pieces.Where(x => x.Kind is WayKind.Wall or WayKind.Field).Aggregate(Length.Zero, (sum, x) => sum + x.Length);
+                staples += (hop.From is null ? 1 : 2) + (int)(free.Units / Math.Max(1, p.StapleEvery.Units));
+            }
+        }
+
+        var lines = holes.GroupBy(h => h.Key.Where).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => Line(a, g.Key, [.. g.Select(h => h.Value)], p.CablesPerHole)).ToImmutableArray();
+        return new(lines, lines.Sum(l => l.Holes), lines.Where(l => NeedsPlate(l)).Sum(l => l.Holes), lines.Where(l => l.Note.Contains(Sealed, StringComparison.Ordinal)).Sum(l => l.Holes), staples, [.. unknown]);
+    }
+
+    private const string Sealed = "seal after the inspection";
+
+    // A cable on its way through a hole: which circuit and how thick, in inches.
+    private sealed record Passing(int Circuit, double Inches);
+
+    // About what the jacket of the common sizes measures across its wide side.
+    private static double Thickness(string size, string cable)
+    {
+        var wires = cable.EndsWith("-3", StringComparison.Ordinal) ? 1.0 : cable.EndsWith("-2-2", StringComparison.Ordinal) ? 1.1 : 0.85;
+        return wires * (size switch { "14" => 0.42, "12" => 0.47, "10" => 0.55, "8" => 0.72, "6" => 0.85, _ => 1.0 });
+    }
+
+    private static void Pass(JobAnalysis a, CableRoute route, Passing cable, Dictionary<(string, string), List<Passing>> holes, SortedSet<string> unknown)
+    {
+        void Hole(string where, string at)
+        {
+            if (!holes.TryGetValue((where, at), out var there)) holes[(where, at)] = there = [];
+            there.Add(cable);
+        }
+
+        for (var i = 0; i < route.Pieces.Length; i++)
+        {
+            var piece = route.Pieces[i];
+            switch (piece.Kind)
+            {
+                case WayKind.Wall when i > 0 || route.Pieces.Length > 1:
+                    // Where a wall meets a field its plate is in between; one bay takes as many cables as its holes allow.
+                    foreach (var z in PlatesOf(a, piece)) Hole(z, Bay(a, piece.From));
+                    break;
+                case WayKind.Studs:
+                    var (wall, spacing) = WallOf(a, piece);
+                    foreach (var stud in Crossed(piece, spacing)) Hole(wall, stud);
+                    break;
+                case WayKind.Field:
+                    Joists(a, piece, Hole, unknown);
+                    break;
+            }
+        }
+    }
+
+    // The plates that an upright piece goes through: those of each storey whose floor or ceiling lies between its ends.
+    private static IEnumerable<string> PlatesOf(JobAnalysis a, WayPiece piece)
+    {
+        var (low, high) = piece.FromZ < piece.ToZ ? (piece.FromZ, piece.ToZ) : (piece.ToZ, piece.FromZ);
+        foreach (var storey in a.Job.Storeys)
+        {
+            var ceiling = storey.Floor + a.Job.Rooms.Where(r => r.Storey == storey.Id && r.Kind is not (RoomKind.Deck or RoomKind.Outdoors)).Select(r => r.CeilingHeight).DefaultIfEmpty(Length.Feet(8)).Max();
+            if (low < ceiling && high > ceiling) yield return $"Top plates, {storey.Name}";
+            if (low < storey.Floor && high > storey.Floor) yield return $"Bottom plates, {storey.Name}";
+        }
+    }
+
+    private static string Bay(JobAnalysis a, Point at) => $"{Math.Floor(at.X.InInches / a.Job.Frame.StudSpacing.InInches)},{Math.Floor(at.Y.InInches / a.Job.Frame.StudSpacing.InInches)}";
+
+    // The room's wall along which a piece runs, or the nearest one.
+    private static (string Wall, Length Spacing) WallOf(JobAnalysis a, WayPiece piece)
+    {
+        var middle = new Point((piece.From.X + piece.To.X) / 2, (piece.From.Y + piece.To.Y) / 2);
+        var storey = a.Job.Storeys.OrderByDescending(s => s.Floor).FirstOrDefault(s => s.Floor <= piece.FromZ) ?? a.Job.Storeys[0];
+        var (shape, near) = a.House.Rooms.Where(r => r.Room.Storey == storey.Id && !r.Room.Kind.OpenAir()).Select(r => (Shape: r, Near: r.Nearest(middle))).MinBy(x => x.Near.Inches);
+        var body = WallBody.Of(a.House, shape, near.Wall);
+        var build = body.Build == WallBuild.MetalStud ? "metal studs" : body.Thickness >= Length.Inches(5.5) ? "2x6 studs" : "2x4 studs";
+        return ($"{shape.Room.Name}, {LabelWriter.Facing(shape, near.Wall)} wall, {build}{(body.Bearing ? ", bearing" : "")}", body.StudSpacing);
+    }
+
+    private static IEnumerable<string> Crossed(WayPiece piece, Length spacing)
+    {
+        var level = (piece.From.Y - piece.To.Y).Abs() < Length.Inches(1);
+        var (from, to) = level ? (piece.From.X.InInches, piece.To.X.InInches) : (piece.From.Y.InInches, piece.To.Y.InInches);
+        if (from > to) (from, to) = (to, from);
+        var across = Math.Round((level ? piece.From.Y.InInches : piece.From.X.InInches) / 6);
+        for (var n = Math.Floor(from / spacing.InInches) + 1; n * spacing.InInches < to; n++) yield return $"{(level ? "x" : "y")}{across}:{n}";
+    }
+
+    private static void Joists(JobAnalysis a, WayPiece piece, Action<string, string> hole, SortedSet<string> unknown)
+    {
+        // Over the highest storey is the attic, under the lowest floor the crawl space: cable lies on or along the joists there.
+        var above = a.Job.Storeys.OrderBy(s => s.Floor).FirstOrDefault(s => s.Floor > piece.FromZ);
+        var below = a.Job.Storeys.OrderByDescending(s => s.Floor).FirstOrDefault(s => s.Floor <= piece.FromZ);
+        if (above is null || below is null) return;
+        var level = (piece.From.Y - piece.To.Y).Abs() < Length.Inches(1);
+        foreach (var stud in Crossed(piece, JoistSpacing))
+        {
+            var n = double.Parse(stud[(stud.IndexOf(':', StringComparison.Ordinal) + 1)..], System.Globalization.CultureInfo.InvariantCulture) * JoistSpacing.InInches;
+            var at = level ? new Point(Length.Inches(n), piece.From.Y) : new Point(piece.From.X, Length.Inches(n));
+            if (a.House.Rooms.FirstOrDefault(r => r.Room.Storey == below.Id && r.Contains(at)) is not { } room) continue;
+            if (room.Room.Joists is not { } run) unknown.Add(room.Room.Name);
+            else if ((run == JoistRun.EastWest) != level) hole($"Joists over {room.Room.Name}{(room.Room.JoistDepth is { } d ? $", {LengthText.Show(d)} deep" : "")}", stud);
+        }
+    }
+
+    private static DrillLine Line(JobAnalysis a, string where, List<List<Passing>> places, int perHole)
+    {
+        var count = places.Sum(p => (p.Count + perHole - 1) / perHole);
+        var fullest = places.Max(p => Math.Min(p.Count, perHole));
+
+        // Cables fill at most some three fifths of a round hole that they can still be pulled through.
+        var bit = places.Max(p => BitFor([.. p.OrderByDescending(x => x.Inches).Take(perHole).Select(x => x.Inches)]));
+        return new(where, count, places.Sum(p => p.Count), fullest, bit, Note(a, where, bit / 16.0));
+    }
+
+    // The bits on the truck, in sixteenths.
+    private static readonly int[] Bits = [10, 12, 14, 16, 18, 20, 24, 28, 32];
+
+    private static int BitFor(double[] inches)
+    {
+        var area = inches.Sum(i => i * i * 0.45);
+        var least = Math.Max(inches.Max() + 0.1, Math.Sqrt(area / 0.6 * 4 / Math.PI));
+        return Bits.FirstOrDefault(b => b / 16.0 >= least, 32);
+    }
+
+    private static string Note(JobAnalysis a, string where, double bit)
+    {
+        if (where.Contains("plates", StringComparison.Ordinal))
+        {
+            var between = a.Job.Storeys.Length > 1 && !(where.StartsWith("Top", StringComparison.Ordinal) && where.EndsWith(a.Job.Storeys.MaxBy(s => s.Floor)!.Name, StringComparison.Ordinal));
+            return $"in the middle of the plate, {FaceIn:0.##} in to either face or a nail plate{(between ? $"; between storeys, {Sealed}" : "")}";
+        }
+
+        if (where.StartsWith("Joists", StringComparison.Ordinal)) return "2 in from top and bottom, no more than a third of the depth";
+        if (where.Contains("metal", StringComparison.Ordinal)) return "bushings in the holes";
+        var deep = where.Contains("2x6", StringComparison.Ordinal) ? WideStudDeepIn : StudDeepIn;
+        var most = deep * (where.EndsWith("bearing", StringComparison.Ordinal) ? 0.4 : 0.6);
+        return bit > most ? $"larger than {most:0.#} in, the most here: use two holes" : bit > deep - (2 * FaceIn) ? "nail plate at each" : "in the middle: no nail plate";
+    }
+
+    private static bool NeedsPlate(DrillLine line) => line.Note.StartsWith("nail plate at each", StringComparison.Ordinal);
+}
