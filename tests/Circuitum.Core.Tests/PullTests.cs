@@ -82,6 +82,8 @@ public class PullTests
         var pulled = new MarkPulled(circuit.Number, true, null).Apply(Planned).Job!;
         Analyzer.Analyze(pulled).Findings.ShouldNotContain(f => f.RuleId == "circuit.pulled");
         Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(pulled).Job!).Findings.ShouldContain(f => f.RuleId == "circuit.pulled" && f.Sentence.Contains("it needs 10-2 now"));
+        Consequences.Of(Analyzer.Analyze(pulled), Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(pulled).Job!)).ShouldContain(c => c.Again && c.What.Contains($"ft of {circuit.Cable} are in the frame already"));
+        Consequences.Of(A, Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(Planned).Job!)).ShouldContain(c => c.Again && c.What.Contains("not ticked off as pulled"));
         Analyzer.Analyze(new AssignBox(circuit.Run.First!, null).Apply(pulled).Job!).Findings.ShouldContain(f => f.RuleId == "circuit.pulled" && f.Sentence.Contains("not on it any more"));
     }
 

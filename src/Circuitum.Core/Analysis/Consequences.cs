@@ -29,7 +29,8 @@ public static class Consequences
     private static void Circuit(CircuitAnalysis was, CircuitAnalysis now, ImmutableArray<Consequence>.Builder found)
     {
         void Add(string what, bool again) => found.Add(new($"circuit:{now.Number}", $"Circuit {now.Number}, {now.Label}: {what}.", again));
-        if (was.Cable != now.Cable) Add($"home run {was.Cable} to {now.Cable}, {now.Run.HomeRun.InFeet:0} ft to pull again if it is pulled", true);
+        var pulled = was.Pulled is { } run ? $", and {(run.Measured ?? was.Run.Hops[0].Cut).InFeet:0} ft of {run.Cable} are in the frame already and are to be pulled again" : $", {now.Run.HomeRun.InFeet:0} ft, not ticked off as pulled";
+        if (was.Cable != now.Cable) Add($"home run {was.Cable} to {now.Cable}{pulled}", true);
         if (was.BranchCable != now.BranchCable && now.Run.Hops.Length > 1) Add($"cable past the first box {was.BranchCable} to {now.BranchCable}", true);
         if (was.Breaker != now.Breaker || was.Poles != now.Poles) Add($"breaker {was.Breaker} A{Poles(was)} to {now.Breaker} A{Poles(now)}", true);
         if (was.Protection.Mark != now.Protection.Mark) Add($"protection {Mark(was)} to {Mark(now)}", true);
