@@ -46,7 +46,7 @@ public class RoutingTests
     {
         var job = Box(Box(Slab(Sample.Rect("a", RoomKind.Bedroom, 0, 0, 12, 10)), "x", "a", 0, 3), "y", "a", 0, 9);
         Of(job).Between("x", "y").InFeet.ShouldBe(7, 0.01);
-        Between(job, "x", "y").InWords.ShouldBe("through the studs, up");
+        Between(job, "x", "y").InWords.ShouldBe("up, through the studs, down");
         var door = job with { Openings = [Sample.Door("a", 0, 5)] };
         Between(door, "x", "y").InWords.ShouldBe("up, across, down");
 

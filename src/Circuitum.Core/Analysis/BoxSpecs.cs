@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Explain;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Sizing;
@@ -18,6 +19,25 @@ public sealed record BoxSpec
 
     /// <summary>Volume of what is in it, by the estimated run; none while it is on no circuit.</summary>
     public BoxFill? Fill { get; init; }
+
+    /// <summary>The cables that end in it, by the planned run.</summary>
+    public ImmutableArray<CableEnd> Cables { get; init; } = [];
+
+    /// <summary>The fill, cable by cable and line by line, and whether the box holds it; none while it is on no circuit.</summary>
+    public Derivation? FillDerivation => Fill is not { } fill || Entry is not { } entry ? null : fill.Derivation with
+    {
+        Steps = [.. Cables.Select(c => Derivation.Fact(c.InWords, c.Cable)), .. fill.Derivation.Steps, Holds(fill, entry)],
+    };
+
+    private static Derivation Holds(BoxFill fill, BoxEntry entry)
+    {
+        var smaller = CodeLibrary.Boxes.Values.Where(b => b.Use == entry.Use && b.Gangs == entry.Gangs && b.Volume < fill.Inches3 - 1e-9).MaxBy(b => b.Volume);
+        return new(entry.Name, fill.Inches3 <= entry.Volume + 1e-9 ? "holds it" : "too small")
+        {
+            Formula = $"{fill.Inches3:0.00} of {entry.Volume:0.0} in3",
+            Because = smaller is null ? "Pigtails that stay in the box do not count." : $"The next smaller one, {smaller.Name}, falls {fill.Inches3 - smaller.Volume:0.00} in3 short. Pigtails that stay in the box do not count.",
+        };
+    }
 
     /// <summary>Rating of its receptacle in amperes; 0 when it holds none.</summary>
     public int RatingA { get; init; }
@@ -76,7 +96,7 @@ internal static class BoxSpecs
 
         // Hardwired equipment, and a recessed light with its own junction box, need none of ours.
         var own = (facts is { Hardwired: true } && !fan) || box.Fixture == LightStyle.Recessed;
-        var contents = circuit is null ? null : ContentsOf(box, circuit, facts);
+        var contents = circuit?.Wire is null || facts is { Hardwired: true } ? null : BoxCables.Contents(job, circuit, box, facts is { Volts: 240 });
         BoxFill? Fill(bool clamps) => contents is null ? null : BoxFill.Of(contents with { Clamps = clamps }, edition);
         var entry = own ? null : box.Size is { } size ? CodeLibrary.Boxes[size] : BoxFill.Smallest(use, gangs, c => Fill(c)?.Inches3 ?? 0) ?? CodeLibrary.Boxes.Values.Where(b => b.Use == use && b.Gangs == gangs).MaxBy(b => b.Volume);
         var (rating, fault) = Rating(box, facts, circuit, job);
@@ -87,6 +107,7 @@ internal static class BoxSpecs
             Gangs = gangs,
             Entry = entry,
             Fill = own || entry is null ? null : Fill(entry.Clamps),
+            Cables = circuit is null ? [] : BoxCables.In(circuit, box.Id),
             RatingA = rating,
             RatingFault = fault,
             TamperResistant = tamper,
@@ -101,46 +122,6 @@ internal static class BoxSpecs
 
     // Some mark each box by the size of its breaker, so that nobody puts small wire on a large one.
     private static string Colour(Preferences p, CircuitAnalysis circuit) => (circuit.Breaker <= 15 ? p.Mark15 : p.MarkLarger) is { Length: > 0 } mark && circuit.Breaker > 0 ? $" {mark}" : "";
-
-    // By the estimated run: one cable in, one for each box fed from here, and a three-wire one between three-way switches.
-    private static BoxContents? ContentsOf(Box box, CircuitAnalysis circuit, ApplianceFacts? facts)
-    {
-        if (circuit.Wire is not { } wire || facts is { Hardwired: true }) return null;
-        var inner = CodeLibrary.Conductors.Copper.FirstOrDefault(r => r.Size == wire.Size);
-        if (inner is not { BoxIn3: > 0 }) return null;
-        var core = circuit.Load.Volts == 240 ? facts is { Type.Neutral: true } ? 3 : 2 : 2;
-        var conductors = new List<WireCount>();
-        var grounds = new List<WireCount>();
-        foreach (var hop in circuit.Run.Hops.Where(h => h.To == box.Id || h.From == box.Id))
-        {
-            var size = hop.From is null && CodeLibrary.Conductors.Copper.First(r => r.Size == circuit.HomeRunSize).BoxIn3 > 0 ? circuit.HomeRunSize : wire.Size;
-            conductors.Add(new(size, hop.From is null && hop.To == box.Id && circuit is { Pair: { } pair, Carried: false } ? pair.Kind == PairKind.SharedNeutral ? 3 : 4 : core));
-            grounds.Add(new(size is "8" or "6" ? "10" : size, 1));
-        }
-
-        // Where a shared home run ends, the other circuit goes on.
-        if (circuit is { Pair: not null, Carried: false } && circuit.Run.First == box.Id)
-        {
-            conductors.Add(new(wire.Size, 2));
-            grounds.Add(new(wire.Size, 1));
-        }
-
-        foreach (var _ in box.Gangs.Where(g => g.Locations > 1))
-        {
-            conductors.Add(new(wire.Size, 3));
-            grounds.Add(new(wire.Size, 1));
-        }
-
-        var yokes = box.Kind switch { BoxKind.Switch => box.Gangs.Length, BoxKind.Receptacle => box.Style == ReceptacleStyle.Quad ? 2 : 1, BoxKind.Appliance => 1, _ => 0 };
-        return new()
-        {
-            Conductors = Summed(conductors),
-            Grounds = Summed(grounds),
-            Devices = [.. Enumerable.Repeat(new DeviceYoke(wire.Size, facts is { Volts: 240 }), yokes)],
-        };
-    }
-
-    private static ImmutableArray<WireCount> Summed(List<WireCount> wires) => [.. wires.GroupBy(w => w.Size).Select(g => new WireCount(g.Key, g.Sum(w => w.Count))).OrderBy(w => w.Size, StringComparer.Ordinal)];
 
     // 210.21(B): alone on its circuit a single one is rated as the circuit; several may be 15 A on a 20 A circuit, not 20 A on 15.
     private static (int Rating, string? Fault) Rating(Box box, ApplianceFacts? facts, CircuitAnalysis? circuit, Job job)

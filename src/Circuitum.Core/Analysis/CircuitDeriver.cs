@@ -35,7 +35,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         // What is pulled ends where it ends; else where a person wants it.
         var pulled = job.Decisions.Pulled.FirstOrDefault(p => p.Circuit == circuit.Number && ids.Contains(p.To));
         var forced = pulled?.To ?? (circuit.First is { } wanted && ids.Contains(wanted) ? wanted : null);
-        RunEstimate Plan(string? first) => carrier?.Run.First is { } via ? runs.PlanVia(ids, via, forced ?? first) : runs.Plan(ids, forced ?? first);
+        RunEstimate Plan(string? first) => carrier?.Run.First is { } via ? runs.PlanVia(ids, via, forced ?? first, wishes.SwitchLoops) : runs.Plan(ids, forced ?? first, wishes.SwitchLoops);
         var (protection, run) = ProtectionPlan.Of(new()
         {
             Needs = needs,
@@ -72,9 +72,9 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             DropDerivation = dropWhy,
             RunWhy = () => new("Cable of the circuit", $"{run.Cut.InFeet:0} ft")
             {
-                Formula = $"home run and {Math.Max(0, run.Hops.Length - 1)} further pieces",
+                Formula = $"home run and {Math.Max(0, run.Cables.Count() - 1)} further pieces",
                 Because = "Through the frame of the plan; each further box hangs on the nearest one that has room.",
-                Steps = [.. run.Hops.Select(runs.Explain)],
+                Steps = [.. run.Cables.Select(runs.Explain)],
             },
             ProtectionDerivation = new("Protection", protection.Mark.Length == 0 ? "none" : protection.Mark)
             {

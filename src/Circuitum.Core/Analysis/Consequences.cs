@@ -44,12 +44,22 @@ public static class Consequences
         if (before.SpacesUsed != after.SpacesUsed) Add($"Spaces {before.SpacesUsed} to {after.SpacesUsed} of {after.Panel?.Spaces ?? 0}.");
         if (Math.Abs(before.Service.Current.Value - after.Service.Current.Value) >= 0.05) Add($"Service load {before.Service.Current} to {after.Service.Current}.");
         if (Math.Abs(before.CableFeet - after.CableFeet) >= 1) Add($"Cable to buy {before.CableFeet:#,0} to {after.CableFeet:#,0} ft.");
+        Boxes(before, after, found);
         var cents = Cents(after) - Cents(before);
         if (Math.Abs(cents) >= 1000) Add($"About ${Math.Abs(cents) / 100.0:#,0} {(cents > 0 ? "more" : "less")} in cable, breakers and labour, as the planner weighs them; an estimate, not a price.");
         string Line(Finding f) => $"{f.RuleId}|{f.Sentence}";
         var (old, now) = (before.Findings.Select(Line).ToHashSet(), after.Findings.Select(Line).ToHashSet());
         foreach (var f in after.Findings.Where(f => f.Severity != Severity.Note && !old.Contains(Line(f)))) Add($"Found now: {f.Sentence}");
         foreach (var f in before.Findings.Where(f => f.Severity != Severity.Note && !now.Contains(Line(f)))) Add($"No longer: {f.Sentence}");
+    }
+
+    // A box that has to be bought in another size: one more cable in it, a larger wire.
+    private static void Boxes(JobAnalysis before, JobAnalysis after, ImmutableArray<Consequence>.Builder found)
+    {
+        const int Most = 6;
+        var changed = after.Specs.Where(s => s.Value.Entry is { } now && before.Specs.GetValueOrDefault(s.Key)?.Entry is { } was && was.Volume != now.Volume).OrderBy(s => s.Key, StringComparer.Ordinal).ToList();
+        foreach (var (id, spec) in changed.Take(Most)) found.Add(new($"box:{id}", $"Box {id}: {before.Specs[id].Entry!.Name} to {spec.Entry!.Name}, {spec.Fill?.Inches3:0.00} in3 in it.", after.Boxes[id].State != Jobs.BoxState.Planned));
+        if (changed.Count > Most) found.Add(new("", $"{changed.Count - Most} more boxes change their size.", false));
     }
 
     // Larger wire is dearer by the foot about as its copper is.

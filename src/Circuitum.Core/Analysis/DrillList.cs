@@ -51,10 +51,10 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         var staples = 0;
         foreach (var c in a.Circuits)
         {
-            foreach (var hop in c.Run.Hops)
+            foreach (var hop in c.Run.Cables)
             {
-                var thick = Thickness(hop.From is null ? c.HomeRunSize : c.Wire?.Size ?? "12", hop.From is null ? c.Cable : c.BranchCable);
-                var route = a.Routes.Value[hop.To];
+                var thick = Thickness(hop.From is null ? c.HomeRunSize : c.Wire?.Size ?? "12", c.CableOf(hop));
+                var route = a.RouteOf(hop);
                 Pass(a, route, new Passing(c.Number, thick), holes, unknown);
 
                 // Beside each box, and along what does not lie in drilled holes.

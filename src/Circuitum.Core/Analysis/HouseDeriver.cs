@@ -32,7 +32,7 @@ public static class HouseDeriver
             Boxes = boxes,
             Circuits = circuits,
             ByBox = byBox,
-            Routes = new(() => circuits.SelectMany(c => c.Run.Hops).ToImmutableDictionary(h => h.To, runs.Route)),
+            Routes = new(() => circuits.SelectMany(c => c.Run.Cables).DistinctBy(h => (h.From, h.To)).ToImmutableDictionary(h => (h.From, h.To), runs.Route)),
             Specs = BoxSpecs.Of(house, edition, byBox),
             Schedule = Schedule(job, circuits),
             AreaSqFt = area,

@@ -67,8 +67,15 @@ public sealed record JobAnalysis
     /// <summary>Connected load on leg B.</summary>
     public VoltAmperes LegB => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegB);
 
-    /// <summary>The way of the cable that feeds each box, by the box; worked out when first asked for.</summary>
-    public required Lazy<ImmutableDictionary<string, CableRoute>> Routes { get; init; }
+    /// <summary>What each sort of cable comes to, to cut, smallest name first; waste not counted.</summary>
+    public ImmutableArray<(string Cable, Length Cut)> CableByType =>
+        [.. Circuits.SelectMany(c => c.Run.Cables.Select(h => (Cable: c.CableOf(h), h.Cut))).GroupBy(x => x.Cable).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => (g.Key, g.Aggregate(Length.Zero, (sum, x) => sum + x.Cut)))];
+
+    /// <summary>The way of every cable, by the box that it feeds and the one that it comes from; worked out when first asked for.</summary>
+    public required Lazy<ImmutableDictionary<(string? From, string To), CableRoute>> Routes { get; init; }
+
+    /// <summary>The way of a cable of its circuits.</summary>
+    public CableRoute RouteOf(Hop hop) => Routes.Value[(hop.From, hop.To)];
 
     /// <summary>The circuit that a box is on, or none.</summary>
     public CircuitAnalysis? CircuitOf(string boxId) => ByBox.GetValueOrDefault(boxId);
@@ -115,7 +122,7 @@ public sealed record JobAnalysis
 
         if (key == "plan") return PlanExplain.OfPlan(House);
         if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".circuit", StringComparison.Ordinal)) return PlanExplain.OfBox(House, key[4..^8]);
-        if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".fill", StringComparison.Ordinal) && Specs.GetValueOrDefault(key[4..^5])?.Fill is { } fill) return fill.Derivation;
+        if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".fill", StringComparison.Ordinal) && Specs.GetValueOrDefault(key[4..^5])?.FillDerivation is { } fill) return fill;
         if (key.StartsWith("room.", StringComparison.Ordinal) && key.EndsWith(".area", StringComparison.Ordinal) && Job.RoomById(key[5..^5]) is { } room)
         {
             return new("Inside area", $"{House[room.Id].AreaSqFt:0.0} sq ft")
@@ -145,7 +152,7 @@ public sealed record JobAnalysis
             {
                 Formula = $"{Circuits.Sum(x => x.Run.Cut.InFeet):0} ft + {Job.Preferences.WastePercent} percent",
                 Because = "Estimated runs with make-up at each box and in the panel, and waste.",
-                Steps = [.. Circuits.GroupBy(x => x.Cable).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => Derivation.Fact(g.Key, $"{g.Sum(x => x.Run.Cut.InFeet):0} ft"))],
+                Steps = [.. CableByType.Select(g => Derivation.Fact(g.Cable, $"{g.Cut.InFeet:0} ft"))],
             },
             "spaces" => new("Spaces used", $"{SpacesUsed} of {Panel?.Spaces ?? 0}")
             {
@@ -211,6 +218,9 @@ public sealed record CircuitAnalysis
 
     /// <summary>The cable past the first box.</summary>
     public required string BranchCable { get; init; }
+
+    /// <summary>The cable that a piece of its run is, such as <c>14-3</c> for travelers.</summary>
+    public string CableOf(Hop hop) => hop.From is null ? Cable : hop.Carries == Carries.Power ? BranchCable : $"{BranchCable[..BranchCable.IndexOf('-', StringComparison.Ordinal)]}-{hop.Conductors}";
 
     /// <summary>Breaker in amperes; 0 when nothing could be sized.</summary>
     public int Breaker => Wire?.Breaker ?? 0;

@@ -21,7 +21,7 @@ public sealed record Outage(string What, ImmutableHashSet<string> Dead, Immutabl
                 return Of(a, $"breaker {n}, {circuit.Label}", [.. circuit.Boxes.Select(b => b.Id)]);
             case ["box", var id] when a.Boxes.ContainsKey(id) && a.CircuitOf(id) is { } circuit:
                 // On a pigtail the failing of a device leaves the rest on; fed through it, and behind a protective one, what lies beyond goes with it.
-                var pigtail = PreferenceFields.Of(a.Job, circuit.Circuit).Connections == Connections.Pigtail && a.Boxes[id].Kind == BoxKind.Receptacle;
+                var pigtail = a.Boxes[id].Kind == BoxKind.Receptacle && BoxCables.Style(a.Job, circuit, id) == Connections.Pigtail;
                 var beyond = circuit.Protection.In(id) is { } device ? [.. device.Covers] : pigtail ? ImmutableHashSet.Create(id) : circuit.Run.Through(id);
                 return Of(a, $"the device in {id}, on circuit {circuit.Number}", beyond);
             case ["cable", var to] when a.Boxes.ContainsKey(to) && a.CircuitOf(to) is { } fed:

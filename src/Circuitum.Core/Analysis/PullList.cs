@@ -38,8 +38,8 @@ public static class PullList
     public static ImmutableArray<PullGroup> Of(JobAnalysis a)
     {
         var lines = a.Circuits.Where(c => c.Run.First is not null && !c.Carried && a.Panel is not null)
-            .Select(c => new PullLine(c, Label(a, c), c.Run.First!, a.Routes.Value[c.Run.First!].InFeet, c.Run.Hops[0].Cut, c.Pulled));
-        return [.. lines.GroupBy(l => (Storey: a.House[a.Boxes[l.To].Room].Room.Storey, Field: FieldOf(a.Routes.Value[l.To])))
+            .Select(c => new PullLine(c, Label(a, c), c.Run.First!, a.RouteOf(c.Run.Hops[0]).InFeet, c.Run.Hops[0].Cut, c.Pulled));
+        return [.. lines.GroupBy(l => (Storey: a.House[a.Boxes[l.To].Room].Room.Storey, Field: FieldOf(a.RouteOf(l.Circuit.Run.Hops[0]))))
             .OrderBy(g => a.Job.StoreyById(g.Key.Storey)!.Floor).ThenBy(g => g.Key.Field, StringComparer.Ordinal)
             .Select(g => new PullGroup($"{a.Job.StoreyById(g.Key.Storey)!.Name}, {g.Key.Field}", [.. g.OrderByDescending(l => l.Cut).ThenBy(l => l.Circuit.Number)]))];
     }

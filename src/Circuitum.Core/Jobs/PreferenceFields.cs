@@ -52,6 +52,7 @@ public static class PreferenceFields
         Choice("twoCircuitHomeRuns", "Cable", "Two-circuit home runs", "A shared neutral needs breakers that open together, on opposite legs.", false, p => p.TwoCircuitHomeRuns, (p, v) => p with { TwoCircuitHomeRuns = v }, "never, but suggest them", "shared neutral, three-wire", "two neutrals, four-wire"),
         Distance("twoCircuitSaving", "Cable", "Only when it saves", "Cable that one home run less has to save.", false, 0, 500 * 12, p => p.TwoCircuitSaving, (p, v) => p with { TwoCircuitSaving = v }),
         Choice("runBy", "Cable", "Run cable by", "Where both are open.", false, p => p.RunBy, (p, v) => p with { RunBy = v }, "whichever is shorter", "the ceilings", "the floor where there is room below"),
+        Choice("switchLoops", "Cable", "Power of switched lights", "At the switch first, the neutral is there without a third wire.", true, p => p.SwitchLoops, (p, v) => p with { SwitchLoops = v }, "to the switch first", "to the light first"),
         Distance("boxMakeUp", "Cable", "Left at each box entry", "Made up and folded into the box.", false, 6, 72, p => p.BoxMakeUp, (p, v) => p with { BoxMakeUp = v }),
         Distance("panelMakeUp", "Cable", "Left at the panel", "Made up in the panel.", false, 0, 360, p => p.PanelMakeUp, (p, v) => p with { PanelMakeUp = v }),
         Whole("wastePercent", "Cable", "Waste, percent", "Added to the cable to buy.", false, 0, 100, p => p.WastePercent, (p, v) => p with { WastePercent = v }),

@@ -112,6 +112,9 @@ public sealed record Preferences
     /// <summary>Which way cable goes when both are open.</summary>
     public RunBy RunBy { get; init; }
 
+    /// <summary>Whether power comes to the switch or to the light first.</summary>
+    public SwitchLoops SwitchLoops { get; init; }
+
     /// <summary>Spaces to keep free in the panel, in percent.</summary>
     public int SparePercent { get; init; } = 20;
 
@@ -184,6 +187,16 @@ public enum HomeRunUpsize
 
     /// <summary>Always, for general circuits.</summary>
     Always,
+}
+
+/// <summary>Where the power of a switched light comes first.</summary>
+public enum SwitchLoops
+{
+    /// <summary>To the switch, so that the neutral is there; a leg goes on to the light.</summary>
+    SwitchFirst,
+
+    /// <summary>To the light; a loop of three wires goes down to the switch.</summary>
+    LightFirst,
 }
 
 /// <summary>Which way cable goes.</summary>

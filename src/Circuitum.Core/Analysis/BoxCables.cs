@@ -1,0 +1,85 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Routing;
+using Circuitum.Core.Sizing;
+
+namespace Circuitum.Core.Analysis;
+
+/// <summary>One cable that ends in a box.</summary>
+/// <param name="Other">Where its other end is: a box, or none for the panel.</param>
+/// <param name="Cable">The cable, such as <c>14-3</c>.</param>
+/// <param name="Carries">What it is for.</param>
+public sealed record CableEnd(string? Other, string Cable, Carries Carries)
+{
+    /// <summary>AWG of its insulated conductors.</summary>
+    public string Size => Cable[..Cable.IndexOf('-', StringComparison.Ordinal)];
+
+    /// <summary>Its insulated conductors.</summary>
+    public int Conductors => Cable.Split('-').Skip(1).Sum(n => int.Parse(n, CultureInfo.InvariantCulture));
+
+    /// <summary>Where it leads and what for, in words.</summary>
+    public string InWords => (Other is null ? "from the panel" : $"to {Other}") + Carries switch
+    {
+        Carries.SwitchLeg => ", switch leg",
+        Carries.TwoSwitchLegs => ", two switch legs",
+        Carries.Travelers => ", travelers",
+        Carries.SwitchLoop => ", switch loop",
+        _ => "",
+    };
+}
+
+/// <summary>Which cables end in a box, and what that makes of its volume.</summary>
+public static class BoxCables
+{
+    /// <summary>The cables in a box of a circuit, by the planned run.</summary>
+    /// <param name="circuit">The circuit.</param>
+    /// <param name="box">The box's id.</param>
+    public static ImmutableArray<CableEnd> In(CircuitAnalysis circuit, string box)
+    {
+        var ends = ImmutableArray.CreateBuilder<CableEnd>();
+        foreach (var hop in circuit.Run.Cables.Where(h => h.To == box || h.From == box)) ends.Add(new(hop.To == box ? hop.From ?? hop.Via : hop.To, circuit.CableOf(hop), hop.Carries));
+
+        // Where a shared home run ends, the other circuit goes on.
+        if (circuit is { Pair: { } pair, Carried: false } && circuit.Run.First == box) ends.Add(new($"circuit {pair.Second}", $"{circuit.BranchCable[..circuit.BranchCable.IndexOf('-', StringComparison.Ordinal)]}-2", Carries.Power));
+        return ends.ToImmutable();
+    }
+
+    /// <summary>
+    /// How the receptacle in a box is connected: through a protective device's own terminals; on a pigtail where more than two
+    /// cables meet or a shared neutral ends, which must not hang on a device (300.13(B)); else by preference.
+    /// </summary>
+    public static Connections Style(Job job, CircuitAnalysis circuit, string box)
+    {
+        if (circuit.Protection.In(box) is not null) return Connections.FeedThrough;
+        var cables = circuit.Run.Cables.Count(h => h.To == box || h.From == box);
+        var shared = circuit is { Pair.Kind: PairKind.SharedNeutral, Carried: false } && circuit.Run.First == box;
+        return cables > 2 || shared ? Connections.Pigtail : PreferenceFields.Of(job, circuit.Circuit).Connections;
+    }
+
+    /// <summary>What is in a device or fixture box for its volume; none when a conductor is too large to have an allowance.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="circuit">Its circuit.</param>
+    /// <param name="box">The box.</param>
+    /// <param name="wide">Whether its device is wider than one gang.</param>
+    internal static BoxContents? Contents(Job job, CircuitAnalysis circuit, Box box, bool wide)
+    {
+        var ends = In(circuit, box.Id);
+        var rows = CodeLibrary.Conductors.Copper.ToDictionary(r => r.Size);
+        if (ends.Length == 0 || ends.Any(e => rows[e.Size].BoxIn3 <= 0)) return null;
+        var yokes = box.Kind switch { BoxKind.Switch => box.Gangs.Length, BoxKind.Receptacle => box.Style == ReceptacleStyle.Quad ? 2 : 1, BoxKind.Appliance => 1, _ => 0 };
+
+        // On a pigtail of the circuit's own wire the device has that size; fed through, the largest that lands on it.
+        var through = box.Kind != BoxKind.Switch && Style(job, circuit, box.Id) == Connections.FeedThrough;
+        var device = (through ? ends.MaxBy(e => rows[e.Size].BoxIn3) : ends.MinBy(e => rows[e.Size].BoxIn3))!.Size;
+        return new()
+        {
+            Conductors = Summed(ends.Select(e => new WireCount(e.Size, e.Conductors))),
+            Grounds = Summed(ends.Select(e => new WireCount(CodeLibrary.Conductors.SheathedGround.GetValueOrDefault(e.Size, e.Size), 1))),
+            Devices = [.. Enumerable.Repeat(new DeviceYoke(device, wide), yokes)],
+        };
+    }
+
+    private static ImmutableArray<WireCount> Summed(IEnumerable<WireCount> wires) => [.. wires.GroupBy(w => w.Size).Select(g => new WireCount(g.Key, g.Sum(w => w.Count))).OrderBy(w => w.Size, StringComparer.Ordinal)];
+}

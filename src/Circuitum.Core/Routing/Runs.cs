@@ -1,0 +1,218 @@
+using System.Collections.Immutable;
+using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Explain;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Routing;
+
+/// <summary>
+/// The door to runs: how far it is from the panel to a box and from box to box through the frame, by which way, and the
+/// tree of cable that serves a circuit.
+/// </summary>
+public sealed class Runs
+{
+    // No box has this name: ids hold no such character.
+    private const string Panel = "\u0001panel";
+
+    // Cable between buildings, and to what no field reaches, lies this deep.
+    private static readonly Length Buried = Length.Inches(24);
+
+    private readonly HouseShape house;
+    private readonly Job job;
+    private readonly Dictionary<string, (Point At, Length Z, Box Box)> places;
+    private readonly (Point At, Length Z)? panel;
+    private readonly CableWays ways;
+    private readonly ImmutableArray<SwitchGroup> switched;
+    private readonly Dictionary<string, Length> fromPanel = [];
+
+    // An analysis is read by several requests at once, and what is found out on the way is kept.
+    private readonly Lock gate = new();
+
+    /// <summary>Prepares the ends of all cables in a house.</summary>
+    public Runs(HouseShape house)
+    {
+        this.house = house;
+        job = house.Job;
+        ways = new(house);
+        switched = SwitchGroup.Of(job);
+        places = job.Decisions.Boxes.ToDictionary(b => b.Id, b => (Places.Of(house, b), Floor(b.Room) + b.Height, b));
+        foreach (var box in job.Decisions.Boxes) ways.Add(box.Id, house[box.Room], box.Outside ? null : box.Wall, box.Along, places[box.Id].At, box.Height);
+        if (job.Panels.Length == 0) return;
+        var p = job.Panels[0];
+        panel = (house[p.Room].On(p.Wall, p.Along), Floor(p.Room) + p.Top);
+        ways.Add(Panel, house[p.Room], p.Wall, p.Along, panel.Value.At, p.Top);
+    }
+
+    /// <summary>Way from the panel to a box, or zero when the job has no panel.</summary>
+    public Length FromPanel(string box)
+    {
+        if (panel is not { } p) return Length.Zero;
+        using var _ = gate.EnterScope();
+        if (!fromPanel.TryGetValue(box, out var way)) fromPanel[box] = way = ByField(Panel, box, p.At, p.Z, places[box].At, places[box].Z);
+        return way;
+    }
+
+    /// <summary>Way from box to box: through the studs where a wall leads there without a doorway, else by a field.</summary>
+    public Length Between(string from, string to)
+    {
+        var (a, b) = (places[from], places[to]);
+        using var _ = gate.EnterScope();
+        var way = ByField(from, to, a.At, a.Z, b.At, b.Z);
+        return Studs(a.Box, b.Box) is { } along ? Length.Min(way, along) : way;
+    }
+
+    /// <summary>The way that a piece of cable takes, piece by piece.</summary>
+    public CableRoute Route(Hop hop)
+    {
+        using var _ = gate.EnterScope();
+        if (hop.Via is { } via) return Join(Route(new Hop(null, via, default, default)), Route(new Hop(via, hop.To, default, default)));
+        if (hop.From is { } from)
+        {
+            var (a, b) = (places[from], places[hop.To]);
+            if (Studs(a.Box, b.Box) is { } along && along <= ByField(from, hop.To, a.At, a.Z, b.At, b.Z)) return AlongWalls(a, b);
+            return ways.Route(from, hop.To) ?? Underground(a.At, a.Z, b.At, b.Z);
+        }
+
+        var end = places[hop.To];
+        return panel is not { } p ? new([]) : ways.Route(Panel, hop.To) ?? Underground(p.At, p.Z, end.At, end.Z);
+    }
+
+    private static CableRoute Join(CableRoute one, CableRoute other) => new([.. one.Pieces, .. other.Pieces]);
+
+    private Length ByField(string from, string to, Point a, Length za, Point b, Length zb) =>
+        ways.Inches(from, to) is var inches && double.IsFinite(inches) ? Length.Inches(inches) : Underground(a, za, b, zb).Length;
+
+    private CableRoute Underground(Point a, Length za, Point b, Length zb)
+    {
+        var depth = job.Storeys.Select(s => s.Floor).DefaultIfEmpty(Length.Zero).Min() - Buried;
+        return new([new(WayKind.Wall, a, a, za, depth), new(WayKind.Outside, a, b, depth, depth), new(WayKind.Wall, b, b, depth, zb)]);
+    }
+
+    // Holes in studs are bored half a foot over the lower of two boxes.
+    private static readonly Length OverBox = Length.Inches(6);
+
+    // Up to the holes, around the corners of the room, and up or down to the other box.
+    private CableRoute AlongWalls((Point At, Length Z, Box Box) a, (Point At, Length Z, Box Box) b)
+    {
+        var shape = house[a.Box.Room];
+        var corners = new List<Point> { a.At };
+        if (a.Box.Room == b.Box.Room)
+        {
+            var (from, to) = (shape.ToPerimeter(a.Box.Wall!.Value, a.Box.Along), shape.ToPerimeter(b.Box.Wall!.Value, b.Box.Along));
+            var forward = Open(shape, from, to, out var inner) && inner <= (Open(shape, to, from, out var outer) ? outer : Length.Feet(10_000));
+            var n = shape.Walls.Length;
+            for (var w = a.Box.Wall.Value; w != b.Box.Wall.Value || (corners.Count == 1 && (forward ? to < from : to > from)); w = forward ? (w + 1) % n : (w + n - 1) % n)
+            {
+                corners.Add(forward ? shape.Walls[w].B : shape.Walls[w].A);
+                if (corners.Count > n + 1) break;
+            }
+        }
+
+        corners.Add(b.At);
+        var holes = Length.Min(a.Z, b.Z) + OverBox;
+        WayPiece[] pieces = [new(WayKind.Wall, a.At, a.At, a.Z, holes), .. corners.Zip(corners.Skip(1), (p, q) => new WayPiece(WayKind.Studs, p, q, holes, holes)), new(WayKind.Wall, b.At, b.At, holes, b.Z)];
+        return new([.. pieces.Where(p => p.Length > Length.Zero)]);
+    }
+
+    // From here on along the walls to there: whether no doorway is between, and how far it is.
+    private static bool Open(RoomShape shape, Length from, Length to, out Length way)
+    {
+        way = to >= from ? to - from : shape.Perimeter - (from - to);
+        var length = way;
+        return shape.Openings.Where(BlocksStuds).Select(o => shape.ToPerimeter(o.Wall, o.From)).All(o => (o >= from ? o - from : shape.Perimeter - (from - o)) > length);
+    }
+
+    // Holes are drilled about knee high: a door or a window that reaches lower is in the way.
+    private static bool BlocksStuds(RoomOpening o) => o.Opening.Kind != OpeningKind.Window || (o.Opening.Sill ?? Length.Feet(3)) < Length.Inches(24);
+
+    // Through the studs of one room's walls, or of one wall between two rooms, and up and down to the holes.
+    private Length? Studs(Box a, Box b)
+    {
+        if (a.Wall is null || b.Wall is null || a.Outside || b.Outside) return null;
+        var extra = OverBox + (((Floor(a.Room) + a.Height) - (Floor(b.Room) + b.Height)).Abs() - OverBox).Abs();
+        var shape = house[a.Room];
+        if (a.Room == b.Room)
+        {
+            var (from, to) = (shape.ToPerimeter(a.Wall.Value, a.Along), shape.ToPerimeter(b.Wall.Value, b.Along));
+            Length? best = null;
+            if (Open(shape, from, to, out var inner) && Drilled(shape, a.Wall.Value, b.Wall.Value, to < from)) best = inner;
+            if (Open(shape, to, from, out var outer) && (best is null || outer < best) && Drilled(shape, b.Wall.Value, a.Wall.Value, from < to)) best = outer;
+            return best is { } around ? around + extra : null;
+        }
+
+        return ThroughWall(shape, a, b) is { } through ? through + extra : null;
+    }
+
+    // The two sides of one wall share its studs.
+    private Length? ThroughWall(RoomShape shape, Box a, Box b)
+    {
+        var there = house[b.Room];
+        if (there.Room.Storey != shape.Room.Storey || !Drilled(a.Room, a.Wall!.Value)) return null;
+        var (one, other) = (shape.Walls[a.Wall.Value], there.Walls[b.Wall!.Value]);
+        if (Math.Abs((one.Dx * other.Dy) - (one.Dy * other.Dx)) > 0.01) return null;
+        var p = places[b.Id].At;
+        var across = Math.Abs((((p.X - one.A.X).InInches * shape.InX(one)) + ((p.Y - one.A.Y).InInches * shape.InY(one))));
+        if (across > HouseShape.ThickestWallInches) return null;
+        var beside = Length.Inches(((p.X - one.A.X).InInches * one.Dx) + ((p.Y - one.A.Y).InInches * one.Dy));
+        if (beside < Length.Zero || beside > one.Length) return null;
+        var (from, to) = beside < a.Along ? (beside, a.Along) : (a.Along, beside);
+        return shape.Openings.Any(o => o.Wall == a.Wall && BlocksStuds(o) && o.To > from && o.From < to) ? null : to - from + Length.Inches(across);
+    }
+
+    // The walls from one to another in their order, all the way round when both ends are on the same one the wrong way about.
+    private bool Drilled(RoomShape shape, int from, int to, bool round)
+    {
+        if (job.Walls.Length == 0) return true;
+        var n = shape.Walls.Length;
+        var steps = ((to - from + n) % n) + (from == to && round ? n : 0);
+        return Enumerable.Range(0, steps + 1).All(k => Drilled(shape.Room.Id, (from + k) % n));
+    }
+
+    // Masonry is not drilled along, and a panel wall only has its own chases.
+    private bool Drilled(string room, int wall) => job.Walls.Length == 0 || WallBody.Of(house, house[room], wall).Build is not (WallBuild.Masonry or WallBuild.InsulatedPanel);
+
+    /// <summary>Plans a circuit's cable: nearest box first, each further box from the nearest one that can take another cable, lights from their switches or the other way about.</summary>
+    /// <param name="boxes">The circuit's boxes.</param>
+    /// <param name="first">A box that must be first, or none.</param>
+    /// <param name="loops">Whether power comes to the switch or to the light first; none takes the job's preference.</param>
+    public RunEstimate Plan(IReadOnlyList<string> boxes, string? first = null, SwitchLoops? loops = null) =>
+        boxes.Count == 0 ? new([]) : new RunPlanner(this, job.Preferences, switched, boxes, first, loops ?? job.Preferences.SwitchLoops, FromPanel).Plan();
+
+    /// <summary>Plans the cable of a circuit that goes on from the first box of another one, whose home run carries both.</summary>
+    /// <param name="boxes">The circuit's boxes.</param>
+    /// <param name="via">The other circuit's first box.</param>
+    /// <param name="first">A box that must be first, or none.</param>
+    /// <param name="loops">Whether power comes to the switch or to the light first; none takes the job's preference.</param>
+    public RunEstimate PlanVia(IReadOnlyList<string> boxes, string via, string? first = null, SwitchLoops? loops = null)
+    {
+        if (boxes.Count == 0) return new([]);
+        var run = new RunPlanner(this, job.Preferences, switched, boxes, first, loops ?? job.Preferences.SwitchLoops, b => Between(via, b)).Plan();
+        var between = Between(via, run.First!);
+        return run with { Hops = run.Hops.SetItem(0, run.Hops[0] with { Way = FromPanel(via) + between, Cut = between + (job.Preferences.BoxMakeUp * 2), Via = via }) };
+    }
+
+    /// <summary>The derivation of a piece of cable.</summary>
+    public Derivation Explain(Hop hop)
+    {
+        var p = job.Preferences;
+        if (hop.Via is { } via)
+        {
+            return new($"On from {via} to {hop.To}", $"{hop.Cut.InFeet:0} ft")
+            {
+                Formula = $"{(hop.Cut - (p.BoxMakeUp * 2)).InFeet:0.#} ft way + {(p.BoxMakeUp * 2).InFeet:0.#} ft make-up",
+                Because = $"The home run is in the cable of another circuit, which ends in {via}; from there {Route(new Hop(via, hop.To, default, default)).InWords}.",
+            };
+        }
+
+        var makeUp = hop.From is null ? p.PanelMakeUp + p.BoxMakeUp : p.BoxMakeUp * 2;
+        return new(hop.From is null ? "Home run" : $"{hop.From} to {hop.To}", $"{hop.Cut.InFeet:0} ft")
+        {
+            Formula = $"{hop.Way.InFeet:0.#} ft way + {makeUp.InFeet:0.#} ft make-up",
+            Because = $"Through the frame along its two axes: {Route(hop).InFeet}.",
+        };
+    }
+
+    private Length Floor(string room) => job.StoreyById(job.RoomById(room)!.Storey)!.Floor;
+}
