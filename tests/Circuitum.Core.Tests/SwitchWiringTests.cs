@@ -27,7 +27,7 @@ public class SwitchWiringTests
 
     private static RunEstimate Plan(Job job, SwitchLoops loops = SwitchLoops.SwitchFirst, string? first = null) => new Runs(HouseShape.Of(job)).Plan([.. job.Decisions.Boxes.Select(b => b.Id)], first, loops);
 
-    private static string Words(RunEstimate run) => string.Join("; ", run.Cables.Select(h => $"{h.From ?? "panel"}-{h.To} {h.Carries}"));
+    private static string Words(RunEstimate run) => string.Join("; ", run.Cables.Select(h => $"{h.From ?? "panel"}-{h.To} {h.Use}"));
 
     [Fact]
     public void One_switch_takes_the_power_and_feeds_its_lights_one_after_the_other() =>
@@ -74,7 +74,7 @@ public class SwitchWiringTests
     public void Between_two_boxes_that_both_have_power_the_travelers_are_a_cable_beside_it()
     {
         var run = Plan(With(Switch("s1", 5, To(2, "l1"), To(1, "l3")), Switch("s2", 35, To(2, "l1"), To(1, "l2")), Light("l1", 30), Light("l2", 38), Light("l3", 4)));
-        run.Beside.ShouldHaveSingleItem().Carries.ShouldBe(Carries.Travelers);
+        run.Beside.ShouldHaveSingleItem().Use.ShouldBe(CableUse.Travelers);
         run.Hops.Select(h => h.To).ShouldBeUnique();
         run.Cut.ShouldBe(run.Hops.Concat(run.Beside).Aggregate(Length.Zero, (s, h) => s + h.Cut));
     }
@@ -88,7 +88,7 @@ public class SwitchWiringTests
     {
         var run = Plan(With(Switch("s1", 20, To(1, "l1", "f1"), To(1, "f1")), Light("l1", 25), Light("f1", 18)));
         run.Cables.Count(h => h.To == "f1").ShouldBe(1);
-        run.Hops.Single(h => h.To == "f1").Carries.ShouldBe(Carries.TwoSwitchLegs);
+        run.Hops.Single(h => h.To == "f1").Use.ShouldBe(CableUse.TwoSwitchLegs);
     }
 
     [Fact]
@@ -99,7 +99,7 @@ public class SwitchWiringTests
     public void A_switch_whose_light_is_on_no_circuit_of_its_own_still_gets_power()
     {
         var job = With(Switch("s1", 20, To(1, "l1")), Light("l1", 18));
-        new Runs(HouseShape.Of(job)).Plan(["s1"]).Hops.ShouldHaveSingleItem().Carries.ShouldBe(Carries.Power);
+        new Runs(HouseShape.Of(job)).Plan(["s1"]).Hops.ShouldHaveSingleItem().Use.ShouldBe(CableUse.Power);
     }
 
     [Fact]
@@ -141,7 +141,7 @@ public class SwitchWiringTests
 
             // All cables that carry switched conductors, as a graph: lights and switches of a group hang together in it.
             var own = c.Circuit.Boxes.Select(b => b.Box).ToHashSet();
-            var wired = c.Run.Cables.Where(h => h.Carries != Carries.Power).ToList();
+            var wired = c.Run.Cables.Where(h => h.Use != CableUse.Power).ToList();
             foreach (var g in groups.Where(g => g.Lights.Any(own.Contains) && g.Switches.Any(own.Contains)))
             {
                 var reach = new HashSet<string> { g.Switches.First(own.Contains) };

@@ -163,11 +163,11 @@ public class JobFileTests
             Storeys = [job.Storeys[0] with { Ceiling = Length.Feet(9) }],
             Rooms = job.Rooms.SetItem(0, room with { Ceiling = CeilingShape.Vaulted, Joists = JoistRun.EastWest, JoistDepth = Length.Inches(9.25), ShelfDepth = Length.Inches(16), Risers = 7, Access = AccessKind.Scuttle }),
             Openings = job.Openings.SetItem(0, job.Openings[0] with { Sill = Length.Inches(30) }),
-            Walls = [new WallFact { Room = room.Id, Wall = 0, Build = WallBuild.Wood2x4, Bearing = true, StudSpacing = Length.Inches(24), Thickness = Length.Inches(6.5), ChaseHeight = Length.Inches(16), ChaseStations = Length.Feet(4) }],
+            Walls = [new WallFact { Room = room.Id, Wall = 0, Build = WallBuild.Wood2x4, Bearing = true, StudSpacing = Length.Inches(24), Thickness = Length.Inches(6.5), NoCable = true, ChaseHeight = Length.Inches(16), ChaseStations = Length.Feet(4) }],
             Fixtures = job.Fixtures.Add(new Fixture { Id = "beam", Kind = FixtureKind.Beam, Room = room.Id, Spot = new Spot { Wall = 0, From = Length.Feet(1), Width = Length.Feet(4), Depth = Length.Inches(6) }, Bottom = Length.Feet(7) }),
             Wishes = [new Wish { Id = "tv", Kind = WishKind.Heavy, Room = room.Id, At = new Point(Length.Feet(3), Length.Feet(3)), Note = "the big one" }],
             Underlays = [new Underlay { Storey = job.Storeys[0].Id, Picture = new string('a', 64), Width = Length.Feet(40), Height = Length.Feet(30) }],
-            Preferences = job.Preferences with { ReceptacleReach = Length.Feet(4), CeilingLights = CeilingLights.RecessedThroughout, ArcFault = ArcFaultPlace.FirstOutlet, HomeRunMethod = HomeRunMethod.Metal, SpareSpaces = 4, Mark15 = "blue", PanelOrder = PanelOrder.ByRoom },
+            Preferences = job.Preferences with { ReceptacleReach = Length.Feet(4), CeilingLights = CeilingLights.RecessedThroughout, ArcFault = ArcFaultPlace.FirstOutlet, HomeRunMethod = HomeRunMethod.Metal, SwitchLoops = SwitchLoops.LightFirst, SpareSpaces = 4, Mark15 = "blue", PanelOrder = PanelOrder.ByRoom },
             Counters = job.Counters.Add(new Counter { Id = "bar", Room = room.Id, Peninsula = true, Spot = new Spot { Wall = 0, From = Length.Feet(1), Width = Length.Feet(2), Depth = Length.Feet(4) } }),
             Appliances = job.Appliances.Add(new Appliance { Id = "pump", Type = "well-pump", Room = room.Id, Spot = new Spot { At = new Point(Length.Feet(2), Length.Feet(2)), Width = Length.Feet(1), Depth = Length.Feet(1) }, Nameplate = new Nameplate { Amperes = 9.5, Continuous = false, OwnCircuit = true } }),
             Amendments = Core.Codes.CodeLibrary.SampleLayers,
@@ -175,10 +175,11 @@ public class JobFileTests
             {
                 Circuits =
                 [
-                    new Circuit { Number = 1, First = "b1", Boxes = [new CircuitBox { Box = "b1", LineSide = true }], Preferences = System.Collections.Immutable.ImmutableSortedDictionary<string, string>.Empty.Add("ambientC", "45") },
+                    new Circuit { Number = 1, First = "b1", Run = [new LockedCable { To = "b1" }, new LockedCable { From = "b1", To = "b3", Use = CableUse.TwoSwitchLegs }], Boxes = [new CircuitBox { Box = "b1", LineSide = true }], Preferences = System.Collections.Immutable.ImmutableSortedDictionary<string, string>.Empty.Add("ambientC", "45") },
                     new Circuit { Number = 2, Boxes = [new CircuitBox { Box = "b2" }] },
                 ],
                 Pulled = [new PulledRun { Circuit = 1, To = "b1", Cable = "12-2", Measured = Length.Feet(40) }],
+                Ways = [new RunWay { From = "b1", To = "b2", Storey = job.Storeys[0].Id, Over = new Point(Length.Feet(3), Length.Feet(4)) }],
                 Pairs = [new HomeRunPair { First = 1, Second = 2, Kind = PairKind.TwoNeutrals, By = Maker.Person }],
                 Boxes =
                 [

@@ -10,8 +10,8 @@ namespace Circuitum.Core.Analysis;
 /// <summary>One cable that ends in a box.</summary>
 /// <param name="Other">Where its other end is: a box, or none for the panel.</param>
 /// <param name="Cable">The cable, such as <c>14-3</c>.</param>
-/// <param name="Carries">What it is for.</param>
-public sealed record CableEnd(string? Other, string Cable, Carries Carries)
+/// <param name="Use">What it is for.</param>
+public sealed record CableEnd(string? Other, string Cable, CableUse Use)
 {
     /// <summary>AWG of its insulated conductors.</summary>
     public string Size => Cable[..Cable.IndexOf('-', StringComparison.Ordinal)];
@@ -20,12 +20,12 @@ public sealed record CableEnd(string? Other, string Cable, Carries Carries)
     public int Conductors => Cable.Split('-').Skip(1).Sum(n => int.Parse(n, CultureInfo.InvariantCulture));
 
     /// <summary>Where it leads and what for, in words.</summary>
-    public string InWords => (Other is null ? "from the panel" : $"to {Other}") + Carries switch
+    public string InWords => (Other is null ? "from the panel" : $"to {Other}") + Use switch
     {
-        Carries.SwitchLeg => ", switch leg",
-        Carries.TwoSwitchLegs => ", two switch legs",
-        Carries.Travelers => ", travelers",
-        Carries.SwitchLoop => ", switch loop",
+        CableUse.SwitchLeg => ", switch leg",
+        CableUse.TwoSwitchLegs => ", two switch legs",
+        CableUse.Travelers => ", travelers",
+        CableUse.SwitchLoop => ", switch loop",
         _ => "",
     };
 }
@@ -39,10 +39,10 @@ public static class BoxCables
     public static ImmutableArray<CableEnd> In(CircuitAnalysis circuit, string box)
     {
         var ends = ImmutableArray.CreateBuilder<CableEnd>();
-        foreach (var hop in circuit.Run.Cables.Where(h => h.To == box || h.From == box)) ends.Add(new(hop.To == box ? hop.From ?? hop.Via : hop.To, circuit.CableOf(hop), hop.Carries));
+        foreach (var hop in circuit.Run.Cables.Where(h => h.To == box || h.From == box)) ends.Add(new(hop.To == box ? hop.From ?? hop.Via : hop.To, circuit.CableOf(hop), hop.Use));
 
         // Where a shared home run ends, the other circuit goes on.
-        if (circuit is { Pair: { } pair, Carried: false } && circuit.Run.First == box) ends.Add(new($"circuit {pair.Second}", $"{circuit.BranchCable[..circuit.BranchCable.IndexOf('-', StringComparison.Ordinal)]}-2", Carries.Power));
+        if (circuit is { Pair: { } pair, Carried: false } && circuit.Run.First == box) ends.Add(new($"circuit {pair.Second}", $"{circuit.BranchCable[..circuit.BranchCable.IndexOf('-', StringComparison.Ordinal)]}-2", CableUse.Power));
         return ends.ToImmutable();
     }
 

@@ -35,7 +35,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         // What is pulled ends where it ends; else where a person wants it.
         var pulled = job.Decisions.Pulled.FirstOrDefault(p => p.Circuit == circuit.Number && ids.Contains(p.To));
         var forced = pulled?.To ?? (circuit.First is { } wanted && ids.Contains(wanted) ? wanted : null);
-        RunEstimate Plan(string? first) => carrier?.Run.First is { } via ? runs.PlanVia(ids, via, forced ?? first, wishes.SwitchLoops) : runs.Plan(ids, forced ?? first, wishes.SwitchLoops);
+        RunEstimate Plan(string? first) => carrier?.Run.First is { } via ? runs.PlanVia(ids, via, forced ?? first, wishes.SwitchLoops, circuit.Run) : runs.Plan(ids, forced ?? first, wishes.SwitchLoops, circuit.Run);
         var (protection, run) = ProtectionPlan.Of(new()
         {
             Needs = needs,
@@ -48,7 +48,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             RunFrom = Plan,
             FirstOutletCite = edition.Cite("protect.firstOutlet"),
         });
-        var (size, home, drop, dropWhy, dropAt) = Sizes(circuit, wishes, wire, run, load);
+        var (size, home, drop, dropWhy, dropAt) = Sizes(circuit, wishes, wire, Measured(run, pulled), load);
         var conductors = load.Volts == 240 && appliances.Any(a => a.Type.Neutral) ? 3 : 2;
         return new()
         {
@@ -91,6 +91,12 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         .. circuit.Boxes.Where(m => m.LineSide).Select(m => m.Box),
         .. boxes.Where(b => ProtectionPlan.KeptClear(job, b) && needs[b.Id].All(n => n.Kind != ProtectionKind.GroundFault)).Select(b => b.Id),
     ];
+
+    // What was measured off the reel is known better than what was planned.
+    private RunEstimate Measured(RunEstimate run, PulledRun? pulled) => pulled is not { Measured: { } took } || run.First != pulled.To || run.Hops[0].Via is not null ? run : run with
+    {
+        Hops = run.Hops.SetItem(0, run.Hops[0] with { Way = Length.Max(Length.Zero, took - job.Preferences.PanelMakeUp - job.Preferences.BoxMakeUp) }),
+    };
 
     // The home run goes up first, size by size, until the drop is within the limit; then the rest, and the home run again.
     private (string Size, string Home, double Drop, Derivation Why, ImmutableDictionary<string, double> At) Sizes(Circuit circuit, Preferences wishes, ConductorChoice? wire, RunEstimate run, CircuitLoad load)

@@ -220,7 +220,7 @@ public sealed record CircuitAnalysis
     public required string BranchCable { get; init; }
 
     /// <summary>The cable that a piece of its run is, such as <c>14-3</c> for travelers.</summary>
-    public string CableOf(Hop hop) => hop.From is null ? Cable : hop.Carries == Carries.Power ? BranchCable : $"{BranchCable[..BranchCable.IndexOf('-', StringComparison.Ordinal)]}-{hop.Conductors}";
+    public string CableOf(Hop hop) => hop.From is null ? Cable : hop.Use == CableUse.Power ? BranchCable : $"{BranchCable[..BranchCable.IndexOf('-', StringComparison.Ordinal)]}-{hop.Conductors}";
 
     /// <summary>Breaker in amperes; 0 when nothing could be sized.</summary>
     public int Breaker => Wire?.Breaker ?? 0;

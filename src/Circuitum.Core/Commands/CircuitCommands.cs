@@ -111,6 +111,7 @@ public sealed record ForceFirst(int Number, string? Box) : JobCommand(Box is nul
         if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == Number) is not { } circuit) return CommandResult.Refuse($"There is no circuit {Number}.");
         if (Box is not null && !circuit.Holds(Box)) return CommandResult.Refuse($"{JobRules.Short(Box)} is not on circuit {Number}.");
         if (job.Decisions.Pulled.FirstOrDefault(p => p.Circuit == Number) is { } pulled && pulled.To != Box) return CommandResult.Refuse($"The home run of circuit {Number} is pulled to {pulled.To}. Take back the tick first.");
+        if (circuit.Run?.FirstOrDefault(c => c.From is null) is { } locked && locked.To != Box) return CommandResult.Refuse($"The run of circuit {Number} is locked, with {locked.To} first. Unlock it first.");
         return CommandResult.Checked(job with { Decisions = job.Decisions with { Circuits = job.Decisions.Circuits.Replace(circuit, circuit with { First = Box }) } });
     }
 }

@@ -227,7 +227,7 @@ public sealed record RemoveStorey(string Storey) : JobCommand("remove storey")
     {
         if (job.StoreyById(Storey) is not { } storey) return CommandResult.Refuse(PlanEdit.Gone("storey"));
         if (job.Rooms.Any(r => r.Storey == Storey)) return CommandResult.Refuse($"{storey.Name} still has rooms. Remove them first.");
-        return job.Storeys.Length == 1 ? CommandResult.Refuse("A house has at least one storey.") : CommandResult.Checked(job with { Storeys = job.Storeys.Remove(storey), Underlays = job.Underlays.RemoveAll(u => u.Storey == Storey) });
+        return job.Storeys.Length == 1 ? CommandResult.Refuse("A house has at least one storey.") : CommandResult.Checked(job with { Storeys = job.Storeys.Remove(storey), Underlays = job.Underlays.RemoveAll(u => u.Storey == Storey), Decisions = job.Decisions with { Ways = job.Decisions.Ways.RemoveAll(w => w.Storey == Storey) } });
     }
 }
 

@@ -17,6 +17,7 @@ internal static class DecisionRules
         CheckSpaces(job, problems);
         CheckPairs(job, problems);
         CheckPulled(job, boxes, problems);
+        CheckWays(job, problems);
     }
 
     private static void CheckPulled(Job job, Dictionary<string, Box> boxes, List<Problem> problems)
@@ -31,6 +32,25 @@ internal static class DecisionRules
             JobRules.Text($"{field}.cable", run.Cable, 20, problems);
             if (run.Measured is { } measured) JobRules.Range($"{field}.measured", measured, Length.Feet(1), Length.Feet(2000), problems);
         }
+    }
+
+    // A way whose cable is gone waits for its return, so its boxes need not be there.
+    private static void CheckWays(Job job, List<Problem> problems)
+    {
+        const int Most = 2000;
+        if (job.Decisions.Ways.Length > Most) problems.Add(new("decisions.ways", $"{Most} ways of cable at most."));
+        var seen = new HashSet<(string?, string)>();
+        for (var i = 0; i < job.Decisions.Ways.Length; i++)
+        {
+            var (way, field) = (job.Decisions.Ways[i], $"decisions.ways[{i}]");
+            JobRules.Text($"{field}.from", way.From, JobRules.LongestName, problems);
+            JobRules.Text($"{field}.to", way.To, JobRules.LongestName, problems);
+            if (job.StoreyById(way.Storey) is null) problems.Add(new($"{field}.storey", $"There is no storey '{JobRules.Short(way.Storey)}'."));
+            foreach (var (axis, value) in new[] { ("x", way.Over.X), ("y", way.Over.Y) }) JobRules.Range($"{field}.over.{axis}", value, Length.Feet(-1000), Length.Feet(1000), problems);
+            if (!seen.Add((way.From, way.To))) problems.Add(new(field, "That cable is led two ways."));
+        }
+
+        foreach (var (circuit, i) in job.Decisions.Circuits.Select((c, i) => (c, i)).Where(x => x.c.Run is { Length: > 400 })) problems.Add(new($"decisions.circuits[{i}].run", "400 locked cables at most."));
     }
 
     private static void CheckPairs(Job job, List<Problem> problems)

@@ -33,6 +33,9 @@ public sealed record Decisions
     /// <summary>Home runs that are pulled.</summary>
     public ImmutableArray<PulledRun> Pulled { get; init; } = [];
 
+    /// <summary>Cables that a person leads their own way.</summary>
+    public ImmutableArray<RunWay> Ways { get; init; } = [];
+
     /// <summary>Which breaker sits in which space.</summary>
     public ImmutableArray<SpaceDecision> Spaces { get; init; } = [];
 
@@ -270,6 +273,9 @@ public sealed record Circuit
 
     /// <summary>Locked by a person: the planner adds nothing to it and takes nothing away.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool Locked { get; init; }
+
+    /// <summary>Its cables as they are in the frame, locked by a person; boxes that come later hang on them. None while nothing is locked.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] public ImmutableArray<LockedCable>? Run { get; init; }
 
     /// <summary>The box in which a person wants the home run to end; none lets the shortest way decide.</summary>
     public string? First { get; init; }

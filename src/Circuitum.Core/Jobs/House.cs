@@ -28,6 +28,9 @@ public sealed record WallFact
     /// <summary>Thickness of an outside wall; a wall between rooms is as thick as the rooms stand apart.</summary>
     public Length? Thickness { get; init; }
 
+    /// <summary>A person wants no cable through its studs; a box on it still takes its cable up or down beside it.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool NoCable { get; init; }
+
     /// <summary>For an insulated panel: height of its level wiring chase over the floor.</summary>
     public Length? ChaseHeight { get; init; }
 

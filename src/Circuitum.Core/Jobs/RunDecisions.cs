@@ -48,6 +48,60 @@ public sealed record PulledRun
     [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
+/// <summary>A cable that a person leads over a place of their own, whatever way is shortest.</summary>
+public sealed record RunWay
+{
+    /// <summary>The box it comes from, or none for the panel.</summary>
+    public string? From { get; init; }
+
+    /// <summary>The box in which it ends.</summary>
+    public string To { get; init; } = "";
+
+    /// <summary>The place on the plan that it goes over or under.</summary>
+    public Point Over { get; init; }
+
+    /// <summary>The storey on whose plan the place was shown.</summary>
+    public string Storey { get; init; } = "";
+
+    /// <summary>Fields not known to this version.</summary>
+    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+}
+
+/// <summary>A piece of a circuit's cable that a person has locked, because it is in the frame.</summary>
+public sealed record LockedCable
+{
+    /// <summary>The box it comes from, or none for the home run.</summary>
+    public string? From { get; init; }
+
+    /// <summary>The box in which it ends.</summary>
+    public string To { get; init; } = "";
+
+    /// <summary>What it is for.</summary>
+    public CableUse Use { get; init; }
+
+    /// <summary>Fields not known to this version.</summary>
+    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+}
+
+/// <summary>What a piece of cable is for.</summary>
+public enum CableUse
+{
+    /// <summary>Power to a box and on from it.</summary>
+    Power,
+
+    /// <summary>A switched conductor and its neutral, from a switch to a light or from light to light.</summary>
+    SwitchLeg,
+
+    /// <summary>Two switched conductors and one neutral, as for a fan and its light.</summary>
+    TwoSwitchLegs,
+
+    /// <summary>Two travelers and one more conductor between three-way and four-way switches.</summary>
+    Travelers,
+
+    /// <summary>From a light that has power down to its switch: power, the switched return, and the neutral that 404.2(C) wants there.</summary>
+    SwitchLoop,
+}
+
 /// <summary>How two circuits share a home run.</summary>
 public enum PairKind
 {

@@ -84,19 +84,64 @@ internal sealed class CableWays
                 (cell, beside) = (nearest, there);
             }
 
-            var entry = new Entry(field, cell, beside, aside.InInches + outside + (f.Z - z).Abs().InInches, outside);
-            for (var n = 0; n < frame.Nodes.Count; n++)
-            {
-                if (frame.Nodes[n].Field != field || f.Turn(cell, frame.Nodes[n].At) < 0) continue;
-                var m = f.Middle(frame.Nodes[n].At);
-                entry.Visible.Add((n, Math.Abs(m.X - beside.X.InInches) + Math.Abs(m.Y - beside.Y.InInches)));
-            }
-
-            end.Entries.Add(entry);
+            end.Entries.Add(Visible(new Entry(field, cell, beside, aside.InInches + outside + (f.Z - z).Abs().InInches, outside)));
             end.Least = Math.Min(end.Least, (f.Z - z).Abs().InInches);
         }
 
         ends[name] = end;
+    }
+
+    /// <summary>Makes a place known over or under which a cable is led; false when no field of its storey has room there.</summary>
+    /// <param name="name">Its name.</param>
+    /// <param name="storey">Its storey.</param>
+    /// <param name="at">The place.</param>
+    internal bool AddOver(string name, string storey, Point at)
+    {
+        var any = false;
+        foreach (var (field, suffix) in new[] { (frame.Above.GetValueOrDefault(storey, -1), Up), (frame.Below.GetValueOrDefault(storey, -1), Down) })
+        {
+            if (field < 0 || (field == frame.UnderFloor && runBy == RunBy.Overhead)) continue;
+            var f = frame.Fields[field];
+            if (f.NearestFree(at.X.InInches, at.Y.InInches, NearPlace) is not { } cell) continue;
+            var m = f.Middle(cell);
+            var place = f.IsFree(f.CellOf(at.X.InInches, at.Y.InInches)) ? at : new Point(Length.Inches(m.X), Length.Inches(m.Y));
+            var end = new End(place, f.Z) { Least = 0 };
+            end.Entries.Add(Visible(new Entry(field, f.CellOf(place.X.InInches, place.Y.InInches), place, 0, 0)));
+            ends[name + suffix] = end;
+            any = true;
+        }
+
+        return any;
+    }
+
+    private const string Up = "^", Down = "_";
+
+    // A place that somebody points to may be a little off what is open.
+    private const double NearPlace = 5 * 12;
+
+    private Entry Visible(Entry entry)
+    {
+        var f = frame.Fields[entry.Field];
+        for (var n = 0; n < frame.Nodes.Count; n++)
+        {
+            if (frame.Nodes[n].Field != entry.Field || f.Turn(entry.Cell, frame.Nodes[n].At) < 0) continue;
+            var m = f.Middle(frame.Nodes[n].At);
+            entry.Visible.Add((n, Math.Abs(m.X - entry.At.X.InInches) + Math.Abs(m.Y - entry.At.Y.InInches)));
+        }
+
+        return entry;
+    }
+
+    /// <summary>The shortest way between two ends that goes over or under a place; none when no field leads there.</summary>
+    /// <param name="from">One end.</param>
+    /// <param name="over">The place's name.</param>
+    /// <param name="to">The other end.</param>
+    internal CableRoute? RouteOver(string from, string over, string to)
+    {
+        if (!ends.ContainsKey(from)) return null;
+        var best = new[] { Up, Down }.Where(s => ends.ContainsKey(over + s)).Select(s => (Name: over + s, Inches: Inches(from, over + s) + Inches(over + s, to))).OrderBy(x => x.Inches).FirstOrDefault();
+        if (best.Name is null || double.IsPositiveInfinity(best.Inches)) return null;
+        return Route(from, best.Name) is { } there && Route(best.Name, to) is { } on ? new([.. there.Pieces, .. on.Pieces]) : null;
     }
 
     // Straight up or down from a box, or beside the window or the door that is in the way; in a panel wall at its next upright chase.

@@ -1,26 +1,8 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Routing;
-
-/// <summary>What a piece of cable is for.</summary>
-public enum Carries
-{
-    /// <summary>Power to a box and on from it.</summary>
-    Power,
-
-    /// <summary>A switched conductor and its neutral, from a switch to a light or from light to light.</summary>
-    SwitchLeg,
-
-    /// <summary>Two switched conductors and one neutral, as for a fan and its light.</summary>
-    TwoSwitchLegs,
-
-    /// <summary>Two travelers and one more conductor between three-way and four-way switches.</summary>
-    Travelers,
-
-    /// <summary>From a light that has power down to its switch: power, the switched return, and the neutral that 404.2(C) wants there.</summary>
-    SwitchLoop,
-}
 
 /// <summary>One piece of cable: from the panel or a box to a box.</summary>
 /// <param name="From">The feeding box, or none for the home run from the panel.</param>
@@ -28,11 +10,14 @@ public enum Carries
 /// <param name="Way">Length of the way, without make-up.</param>
 /// <param name="Cut">Length to cut: way and make-up at both ends.</param>
 /// <param name="Via">For a home run in another circuit's cable, that circuit's first box; what is cut begins there.</param>
-/// <param name="Carries">What it is for.</param>
-public sealed record Hop(string? From, string To, Length Way, Length Cut, string? Via = null, Carries Carries = Carries.Power)
+/// <param name="Use">What it is for.</param>
+public sealed record Hop(string? From, string To, Length Way, Length Cut, string? Via = null, CableUse Use = CableUse.Power)
 {
+    /// <summary>How much longer it is than the shortest way, because a person leads it elsewhere.</summary>
+    public Length Longer { get; init; }
+
     /// <summary>Insulated conductors of a switch's cable: three with travelers, a loop or two legs; two else.</summary>
-    public int Conductors => Carries is Carries.Power or Carries.SwitchLeg ? 2 : 3;
+    public int Conductors => Use is CableUse.Power or CableUse.SwitchLeg ? 2 : 3;
 }
 
 /// <summary>The estimated cable of one circuit: a tree from the panel, the first box first.</summary>

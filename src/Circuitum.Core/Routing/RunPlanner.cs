@@ -19,6 +19,7 @@ internal sealed class RunPlanner
     private readonly IReadOnlyList<string> boxes;
     private readonly List<(SwitchGroup Group, string? Light)> groups = [];
     private readonly string? first;
+    private readonly ImmutableArray<LockedCable> locked;
     private readonly List<Hop> hops = [];
     private readonly List<Hop> beside = [];
     private readonly Dictionary<string, int> hopOf = [];
@@ -31,10 +32,13 @@ internal sealed class RunPlanner
     /// <param name="first">A box that must be first, or none.</param>
     /// <param name="loops">Whether power comes to the switch or to the light first.</param>
     /// <param name="home">The way of the home run to a box.</param>
-    internal RunPlanner(Runs runs, Preferences wishes, ImmutableArray<SwitchGroup> switched, IReadOnlyList<string> boxes, string? first, SwitchLoops loops, Func<string, Length> home)
+    /// <param name="locked">Cables that are in the frame already, each after the one that feeds it.</param>
+    internal RunPlanner(Runs runs, Preferences wishes, ImmutableArray<SwitchGroup> switched, IReadOnlyList<string> boxes, string? first, SwitchLoops loops, Func<string, Length> home, ImmutableArray<LockedCable> locked)
     {
-        (this.runs, this.wishes, this.boxes, this.first, this.home) = (runs, wishes, boxes, first, home);
+        (this.runs, this.wishes, this.boxes, this.home) = (runs, wishes, boxes, home);
         var own = boxes.ToHashSet();
+        this.locked = [.. locked.Where(c => own.Contains(c.To) && (c.From is null || own.Contains(c.From)))];
+        this.first = first = this.locked.FirstOrDefault(c => c.From is null)?.To ?? first;
         foreach (var group in switched.Select(g => g.Within(own)).Where(g => g.Lights.Length > 0 && g.Switches.Length > 0))
         {
             // Where a person wants the home run to end in a light or in a switch, power comes there first.
@@ -47,10 +51,21 @@ internal sealed class RunPlanner
     /// <summary>The cable of the circuit.</summary>
     internal RunEstimate Plan()
     {
+        Keep();
         var powered = Powered();
-        Power([.. boxes.Where(powered.Contains).Order(StringComparer.Ordinal)]);
+        Power([.. boxes.Where(b => powered.Contains(b) && !hopOf.ContainsKey(b)).Order(StringComparer.Ordinal)]);
         foreach (var (group, light) in groups) Switch(group, light);
         return new([.. hops]) { Beside = [.. beside] };
+    }
+
+    // What is locked comes first, as far as it still hangs on the home run.
+    private void Keep()
+    {
+        foreach (var cable in locked)
+        {
+            if (cable.From is null && hops.Count == 0) Home(cable.To);
+            else if (cable.From is { } from && hopOf.ContainsKey(from)) Add(Piece(from, cable.To, runs.Between(from, cable.To), cable.Use));
+        }
     }
 
     // Boxes that need power of their own: all but lights behind a switch and switches that travelers feed.
@@ -80,30 +95,40 @@ internal sealed class RunPlanner
 
     private void Power(List<string> left)
     {
-        var head = first ?? left.MinBy(home)!;
-        left.Remove(head);
-        var way = home(head);
-        Add(new(null, head, way, way + wishes.PanelMakeUp + wishes.BoxMakeUp));
-        Spread(head, left, Carries.Power);
+        if (hops.Count == 0)
+        {
+            var head = first ?? left.MinBy(home)!;
+            left.Remove(head);
+            Home(head);
+        }
+
+        Spread([.. hops.Where(h => h.Use == CableUse.Power).Select(h => h.To)], left, CableUse.Power);
+    }
+
+    private void Home(string to)
+    {
+        var way = home(to);
+        Add(new(null, to, way, way + wishes.PanelMakeUp + wishes.BoxMakeUp));
     }
 
     // Each box from the nearest one that hangs already and can take another cable.
-    private void Spread(string head, List<string> left, Carries carries)
+    private void Spread(List<string> heads, List<string> left, CableUse use)
     {
-        var near = left.ToDictionary(b => b, b => (From: head, Way: runs.Between(head, b)));
-        var cables = new Dictionary<string, int> { [head] = 1 };
+        var cables = heads.ToDictionary(h => h, h => hops.Count(x => x.To == h || (x.From == h && x.Use == use)));
+        (string From, Length Way) Nearest(string box) => cables.Where(c => c.Value < MostCables).Select(c => (c.Key, runs.Between(c.Key, box))).DefaultIfEmpty((heads[0], runs.Between(heads[0], box))).MinBy(c => c.Item2);
+        var near = left.ToDictionary(b => b, Nearest);
         while (left.Count > 0)
         {
             var next = left.MinBy(b => near[b].Way)!;
             var (from, way) = near[next];
             left.Remove(next);
-            Add(Piece(from, next, way, carries));
+            Add(Piece(from, next, way, use));
             cables[from]++;
             cables[next] = 1;
             foreach (var b in left)
             {
                 // What hung on a box that is full enough looks for another.
-                if (near[b].From == from && cables[from] >= MostCables) near[b] = cables.Where(c => c.Value < MostCables).Select(c => (c.Key, runs.Between(c.Key, b))).MinBy(c => c.Item2);
+                if (near[b].From == from && cables[from] >= MostCables) near[b] = Nearest(b);
                 var way2 = runs.Between(next, b);
                 if (way2 < near[b].Way) near[b] = (next, way2);
             }
@@ -112,21 +137,23 @@ internal sealed class RunPlanner
 
     private void Switch(SwitchGroup group, string? light)
     {
+        // A group that is locked as a whole stays as it is wired.
+        if (locked.Length > 0 && group.Lights.Concat(group.Switches).All(hopOf.ContainsKey) && group.Lights.All(l => hops[hopOf[l]].Use != CableUse.Power || locked.Any(c => c.From == l && c.Use == CableUse.SwitchLoop))) return;
         // The nearer end hangs on the light, or on power; the leg leaves from the last one.
         var forward = light is not null ? runs.Between(light, group.Switches[0]) <= runs.Between(light, group.Switches[^1]) : PowerAtFirst(group);
         var chain = forward ? group.Switches : [.. group.Switches.Reverse()];
-        if (light is not null) Add(Piece(light, chain[0], runs.Between(light, chain[0]), Carries.SwitchLoop));
-        for (var i = 1; i < chain.Length; i++) Add(Piece(chain[i - 1], chain[i], runs.Between(chain[i - 1], chain[i]), Carries.Travelers));
-        Spread(light ?? chain[^1], [.. group.Lights.Where(l => l != light)], Carries.SwitchLeg);
+        if (light is not null) Add(Piece(light, chain[0], runs.Between(light, chain[0]), CableUse.SwitchLoop));
+        for (var i = 1; i < chain.Length; i++) Add(Piece(chain[i - 1], chain[i], runs.Between(chain[i - 1], chain[i]), CableUse.Travelers));
+        Spread([light ?? chain[^1]], [.. group.Lights.Where(l => l != light)], CableUse.SwitchLeg);
     }
 
     private bool PowerAtFirst(SwitchGroup group)
     {
-        var ends = group.Switches.Select(s => hopOf.TryGetValue(s, out var at) && hops[at].Carries == Carries.Power).ToList();
+        var ends = group.Switches.Select(s => hopOf.TryGetValue(s, out var at) && hops[at].Use == CableUse.Power).ToList();
         return ends[0] != ends[^1] ? ends[0] : PowerEnd(group, []) == group.Switches[0];
     }
 
-    private Hop Piece(string from, string to, Length way, Carries carries) => new(from, to, way, way + (wishes.BoxMakeUp * 2), null, carries);
+    private Hop Piece(string from, string to, Length way, CableUse use) => new(from, to, way, way + (wishes.BoxMakeUp * 2), null, use);
 
     private void Add(Hop hop)
     {
@@ -135,7 +162,7 @@ internal sealed class RunPlanner
             hopOf[hop.To] = hops.Count;
             hops.Add(hop);
         }
-        else if (hops[at].From == hop.From && hops[at].Carries == Carries.SwitchLeg && hop.Carries == Carries.SwitchLeg) hops[at] = hops[at] with { Carries = Carries.TwoSwitchLegs };
+        else if (hops[at].From == hop.From && hops[at].Use == CableUse.SwitchLeg && hop.Use == CableUse.SwitchLeg) hops[at] = hops[at] with { Use = CableUse.TwoSwitchLegs };
         else if (hop.From is not null) beside.Add(hop);
     }
 }

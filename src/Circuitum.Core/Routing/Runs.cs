@@ -26,6 +26,7 @@ public sealed class Runs
     private readonly CableWays ways;
     private readonly ImmutableArray<SwitchGroup> switched;
     private readonly Dictionary<string, Length> fromPanel = [];
+    private readonly Dictionary<(string? From, string To), RunWay> led = [];
 
     // An analysis is read by several requests at once, and what is found out on the way is kept.
     private readonly Lock gate = new();
@@ -39,6 +40,11 @@ public sealed class Runs
         switched = SwitchGroup.Of(job);
         places = job.Decisions.Boxes.ToDictionary(b => b.Id, b => (Places.Of(house, b), Floor(b.Room) + b.Height, b));
         foreach (var box in job.Decisions.Boxes) ways.Add(box.Id, house[box.Room], box.Outside ? null : box.Wall, box.Along, places[box.Id].At, box.Height);
+        foreach (var way in job.Decisions.Ways.Where(w => places.ContainsKey(w.To) && (w.From is null || places.ContainsKey(w.From))))
+        {
+            if (ways.AddOver(Over(way.From, way.To), way.Storey, way.Over)) led[(way.From, way.To)] = way;
+        }
+
         if (job.Panels.Length == 0) return;
         var p = job.Panels[0];
         panel = (house[p.Room].On(p.Wall, p.Along), Floor(p.Room) + p.Top);
@@ -67,6 +73,7 @@ public sealed class Runs
     public CableRoute Route(Hop hop)
     {
         using var _ = gate.EnterScope();
+        if (hop.Via is null && led.ContainsKey((hop.From, hop.To)) && ways.RouteOver(hop.From ?? Panel, Over(hop.From, hop.To), hop.To) is { } own) return own;
         if (hop.Via is { } via) return Join(Route(new Hop(null, via, default, default)), Route(new Hop(via, hop.To, default, default)));
         if (hop.From is { } from)
         {
@@ -77,6 +84,23 @@ public sealed class Runs
 
         var end = places[hop.To];
         return panel is not { } p ? new([]) : ways.Route(Panel, hop.To) ?? Underground(p.At, p.Z, end.At, end.Z);
+    }
+
+    // No box has such a name either.
+    private static string Over(string? from, string to) => $"\u0001{from}\u0001{to}";
+
+    // Cables that a person leads elsewhere, with what that costs in length.
+    private RunEstimate Led(RunEstimate run)
+    {
+        Hop Lead(Hop hop)
+        {
+            if (hop.Via is not null || !led.ContainsKey((hop.From, hop.To))) return hop;
+            using var _ = gate.EnterScope();
+            if (ways.RouteOver(hop.From ?? Panel, Over(hop.From, hop.To), hop.To) is not { } own) return hop;
+            return hop with { Way = own.Length, Cut = hop.Cut + own.Length - hop.Way, Longer = own.Length - hop.Way };
+        }
+
+        return led.Count == 0 ? run : run with { Hops = [.. run.Hops.Select(Lead)], Beside = [.. run.Beside.Select(Lead)] };
     }
 
     private static CableRoute Join(CableRoute one, CableRoute other) => new([.. one.Pieces, .. other.Pieces]);
@@ -170,27 +194,30 @@ public sealed class Runs
         return Enumerable.Range(0, steps + 1).All(k => Drilled(shape.Room.Id, (from + k) % n));
     }
 
-    // Masonry is not drilled along, and a panel wall only has its own chases.
-    private bool Drilled(string room, int wall) => job.Walls.Length == 0 || WallBody.Of(house, house[room], wall).Build is not (WallBuild.Masonry or WallBuild.InsulatedPanel);
+    // Masonry is not drilled along, and a panel wall only has its own chases; a person may close any wall.
+    private bool Drilled(string room, int wall) =>
+        job.Walls.Length == 0 || WallBody.Of(house, house[room], wall) is { Build: not (WallBuild.Masonry or WallBuild.InsulatedPanel), Fact: not { NoCable: true } };
 
     /// <summary>Plans a circuit's cable: nearest box first, each further box from the nearest one that can take another cable, lights from their switches or the other way about.</summary>
     /// <param name="boxes">The circuit's boxes.</param>
     /// <param name="first">A box that must be first, or none.</param>
     /// <param name="loops">Whether power comes to the switch or to the light first; none takes the job's preference.</param>
-    public RunEstimate Plan(IReadOnlyList<string> boxes, string? first = null, SwitchLoops? loops = null) =>
-        boxes.Count == 0 ? new([]) : new RunPlanner(this, job.Preferences, switched, boxes, first, loops ?? job.Preferences.SwitchLoops, FromPanel).Plan();
+    /// <param name="locked">Cables that are in the frame already.</param>
+    public RunEstimate Plan(IReadOnlyList<string> boxes, string? first = null, SwitchLoops? loops = null, ImmutableArray<LockedCable>? locked = null) =>
+        boxes.Count == 0 ? new([]) : Led(new RunPlanner(this, job.Preferences, switched, boxes, first, loops ?? job.Preferences.SwitchLoops, FromPanel, locked ?? []).Plan());
 
     /// <summary>Plans the cable of a circuit that goes on from the first box of another one, whose home run carries both.</summary>
     /// <param name="boxes">The circuit's boxes.</param>
     /// <param name="via">The other circuit's first box.</param>
     /// <param name="first">A box that must be first, or none.</param>
     /// <param name="loops">Whether power comes to the switch or to the light first; none takes the job's preference.</param>
-    public RunEstimate PlanVia(IReadOnlyList<string> boxes, string via, string? first = null, SwitchLoops? loops = null)
+    /// <param name="locked">Cables that are in the frame already.</param>
+    public RunEstimate PlanVia(IReadOnlyList<string> boxes, string via, string? first = null, SwitchLoops? loops = null, ImmutableArray<LockedCable>? locked = null)
     {
         if (boxes.Count == 0) return new([]);
-        var run = new RunPlanner(this, job.Preferences, switched, boxes, first, loops ?? job.Preferences.SwitchLoops, b => Between(via, b)).Plan();
+        var run = new RunPlanner(this, job.Preferences, switched, boxes, first, loops ?? job.Preferences.SwitchLoops, b => Between(via, b), locked ?? []).Plan();
         var between = Between(via, run.First!);
-        return run with { Hops = run.Hops.SetItem(0, run.Hops[0] with { Way = FromPanel(via) + between, Cut = between + (job.Preferences.BoxMakeUp * 2), Via = via }) };
+        return Led(run with { Hops = run.Hops.SetItem(0, run.Hops[0] with { Way = FromPanel(via) + between, Cut = between + (job.Preferences.BoxMakeUp * 2), Via = via }) });
     }
 
     /// <summary>The derivation of a piece of cable.</summary>
@@ -210,7 +237,7 @@ public sealed class Runs
         return new(hop.From is null ? "Home run" : $"{hop.From} to {hop.To}", $"{hop.Cut.InFeet:0} ft")
         {
             Formula = $"{hop.Way.InFeet:0.#} ft way + {makeUp.InFeet:0.#} ft make-up",
-            Because = $"Through the frame along its two axes: {Route(hop).InFeet}.",
+            Because = $"Through the frame along its two axes: {Route(hop).InFeet}.{(hop.Longer > Length.Zero ? $" A person leads it this way, {hop.Longer.InFeet:0.#} ft longer than the shortest one." : "")}",
         };
     }
 

@@ -65,6 +65,7 @@ public sealed partial class EditForm
         Bearing = Text("bearing") == "on",
         StudSpacing = OptionalLength("studs", "Stud spacing"),
         Thickness = OptionalLength("thickness", "Thickness"),
+        NoCable = Text("nocable") == "on",
         ChaseHeight = OptionalLength("chaseHeight", "Chase height"),
         ChaseStations = OptionalLength("chaseStations", "Chase stations"),
     });
