@@ -22,6 +22,9 @@ public enum PlanStage
     /// <summary>Boxes with circuit numbers, and the circuits' cable as lines.</summary>
     Circuits,
 
+    /// <summary>Boxes, and every cable by its way, to be picked and led elsewhere.</summary>
+    Runs,
+
     /// <summary>Rooms with all their dimensions, for paper.</summary>
     Dimensioned,
 }
@@ -73,9 +76,11 @@ public static class PlanSvg
         PlanHouse.Draw(sheet, a, view, rooms);
         if (view.Stage is PlanStage.Rooms or PlanStage.Dimensioned) sheet.Part("dimensions", () => PlanDimensions.Draw(w, a, view, rooms));
         if (view.Stage == PlanStage.Circuits) sheet.Part("runs", () => RunsOf(w, a, view));
+        if (view.Stage == PlanStage.Runs) sheet.Part("runs", () => RunLines.Draw(w, a, view));
         if (view.Stage == PlanStage.Boxes) sheet.Part("reach", () => ReachMarks.Draw(w, a, view, rooms, a.Job.Decisions.Boxes));
         if (view.Stage == PlanStage.Boxes) sheet.Part("switching", () => SwitchLines.Draw(w, a, view));
-        if (view.Stage is PlanStage.Boxes or PlanStage.Circuits) BoxMarks.Draw(sheet, a, view, view.Only.Length == 0 ? rooms : [a.House[view.Only]]);
+        if (view.Stage is PlanStage.Boxes or PlanStage.Circuits or PlanStage.Runs) BoxMarks.Draw(sheet, a, view, view.Only.Length == 0 ? rooms : [a.House[view.Only]]);
+        if (view.Stage == PlanStage.Runs) sheet.Part("run-handle", () => RunLines.Handle(w, a, view));
         return sheet.Done();
     }
 

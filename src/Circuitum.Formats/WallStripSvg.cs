@@ -27,14 +27,16 @@ public static class WallStripSvg
     /// <param name="wall">The number of its wall.</param>
     /// <param name="selected">What is picked.</param>
     /// <param name="link">Gives the address of a box, or none for paper.</param>
-    public static string Draw(JobAnalysis a, RoomShape room, int wall, string selected = "", Func<Box, string>? link = null)
+    /// <param name="cables">The cables in it, or none to leave them out.</param>
+    public static string Draw(JobAnalysis a, RoomShape room, int wall, string selected = "", Func<Box, string>? link = null, WallCables? cables = null)
     {
         var text = new StringBuilder();
         using (var w = XmlWriter.Create(text, new XmlWriterSettings { OmitXmlDeclaration = true, ConformanceLevel = ConformanceLevel.Fragment }))
         {
+            var (over, under) = cables is null ? (6, Under) : (WallStripCables.Over, Under + WallStripCables.Below);
             var (length, height) = (room.Walls[wall].Length.InInches, room.Room.CeilingHeight.InInches);
             w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
-            w.WriteAttributeString("viewBox", string.Create(CultureInfo.InvariantCulture, $"{-Side:0.#} -6 {length + (2 * Side):0.#} {height + Under + 8:0.#}"));
+            w.WriteAttributeString("viewBox", string.Create(CultureInfo.InvariantCulture, $"{-Side:0.#} {-over:0.#} {length + (2 * Side):0.#} {height + under + 2 + over:0.#}"));
             w.WriteAttributeString("width", N((length + (2 * Side)) * (link is null ? PaperPixelsPerInch : ScreenPixelsPerInch)));
             w.WriteAttributeString("class", "strip-drawing");
             w.WriteAttributeString("role", "group");
@@ -43,6 +45,7 @@ public static class WallStripSvg
             foreach (var o in room.Openings.Where(o => o.Wall == wall)) Opening(w, room, o, length, height);
             foreach (var c in a.Job.Counters.Where(c => c.Room == room.Room.Id && c.Spot.Wall == wall && !c.Peninsula)) Thing(w, room, wall, c.Spot, 36, length, height, "counter");
             foreach (var x in a.Job.Appliances.Where(x => x.Room == room.Room.Id && x.Spot.Wall == wall && x.Spot.Depth >= Length.Inches(12))) Thing(w, room, wall, x.Spot, 36, length, height, ApplianceFacts.Of(x).Name);
+            if (cables is not null) WallStripCables.Draw(w, cables, p => (X(room, wall, p.Along, length), height - p.Height.InInches), height, selected);
             foreach (var box in a.Job.Decisions.Boxes.Where(b => b.Room == room.Room.Id && b.Wall == wall && !b.Outside)) Box(w, a, room, box, length, height, selected, link);
             Corners(w, length, height);
             w.WriteEndElement();

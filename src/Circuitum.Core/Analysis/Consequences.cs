@@ -64,11 +64,11 @@ public static class Consequences
 
     // Larger wire is dearer by the foot about as its copper is.
     private static double Cents(JobAnalysis a) => a.Circuits.Where(c => c.Boxes.Length > 0).Sum(c =>
-    {
-        var w = a.Job.Preferences.Weights;
-        var copper = c.Wire is { } wire ? wire.Row.Cmil / 6530.0 : 1;
-        return (w.Circuit * c.Poles) + (c.Run.Cut.InFeet * w.CableFoot * (0.6 + (0.4 * copper)));
-    });
+        (a.Job.Preferences.Weights.Circuit * c.Poles) + (c.Run.Cut.InFeet * CentsPerFoot(a.Job, c)));
+
+    /// <summary>What a foot of a circuit's cable costs with its labour, in cents, as the planner weighs it: an estimate, not a price.</summary>
+    public static double CentsPerFoot(Jobs.Job job, CircuitAnalysis circuit) =>
+        job.Preferences.Weights.CableFoot * (0.6 + (0.4 * (circuit.Wire is { } wire ? wire.Row.Cmil / 6530.0 : 1)));
 
     private static string Poles(CircuitAnalysis c) => c.Poles == 2 ? " two-pole" : "";
 

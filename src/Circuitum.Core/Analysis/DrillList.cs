@@ -37,7 +37,9 @@ public sealed record DrillLine(string Where, int Holes, int Cables, int Fullest,
 public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int Plates, int Seals, int Staples, ImmutableArray<string> JoistsUnknown)
 {
     // A hole in the middle of a 2x4 leaves 1-1/4 in to either face up to this diameter.
-    private const double FaceIn = 1.25, StudDeepIn = 3.5, WideStudDeepIn = 5.5;
+    private const double FaceIn = 1.25;
+
+    internal const double StudDeepIn = 3.5, WideStudDeepIn = 5.5;
 
     // Attics are run over or beside the joists, floors between storeys through them.
     private static readonly Length JoistSpacing = Length.Inches(16);
@@ -53,7 +55,7 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         {
             foreach (var hop in c.Run.Cables)
             {
-                var thick = Thickness(hop.From is null ? c.HomeRunSize : c.Wire?.Size ?? "12", c.CableOf(hop));
+                var thick = Thickness(c.CableOf(hop));
                 var route = a.RouteOf(hop);
                 Pass(a, route, new Passing(c.Number, thick), holes, unknown);
 
@@ -73,11 +75,14 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
     private sealed record Passing(int Circuit, double Inches);
 
     // About what the jacket of the common sizes measures across its wide side.
-    private static double Thickness(string size, string cable)
+    internal static double Thickness(string cable)
     {
         var wires = cable.EndsWith("-3", StringComparison.Ordinal) ? 1.0 : cable.EndsWith("-2-2", StringComparison.Ordinal) ? 1.1 : 0.85;
-        return wires * (size switch { "14" => 0.42, "12" => 0.47, "10" => 0.55, "8" => 0.72, "6" => 0.85, _ => 1.0 });
+        return wires * (cable[..cable.IndexOf('-', StringComparison.Ordinal)] switch { "14" => 0.42, "12" => 0.47, "10" => 0.55, "8" => 0.72, "6" => 0.85, _ => 1.0 });
     }
+
+    /// <summary>Whether a hole in the middle of a stud of so many inches leaves less than 1-1/4 in to a face.</summary>
+    internal static bool NearFace(double bit, double deep) => bit > deep - (2 * FaceIn);
 
     private static void Pass(JobAnalysis a, CableRoute route, Passing cable, Dictionary<(string, string), List<Passing>> holes, SortedSet<string> unknown)
     {
@@ -121,15 +126,12 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
 
     private static string Bay(JobAnalysis a, Point at) => $"{Math.Floor(at.X.InInches / a.Job.Frame.StudSpacing.InInches)},{Math.Floor(at.Y.InInches / a.Job.Frame.StudSpacing.InInches)}";
 
-    // The room's wall along which a piece runs, or the nearest one.
     private static (string Wall, Length Spacing) WallOf(JobAnalysis a, WayPiece piece)
     {
-        var middle = new Point((piece.From.X + piece.To.X) / 2, (piece.From.Y + piece.To.Y) / 2);
-        var storey = a.Job.Storeys.OrderByDescending(s => s.Floor).FirstOrDefault(s => s.Floor <= piece.FromZ) ?? a.Job.Storeys[0];
-        var (shape, near) = a.House.Rooms.Where(r => r.Room.Storey == storey.Id && !r.Room.Kind.OpenAir()).Select(r => (Shape: r, Near: r.Nearest(middle))).MinBy(x => x.Near.Inches);
-        var body = WallBody.Of(a.House, shape, near.Wall);
+        var (shape, wall) = WallCables.WallAt(a, piece);
+        var body = WallBody.Of(a.House, shape, wall);
         var build = body.Build == WallBuild.MetalStud ? "metal studs" : body.Thickness >= Length.Inches(5.5) ? "2x6 studs" : "2x4 studs";
-        return ($"{shape.Room.Name}, {LabelWriter.Facing(shape, near.Wall)} wall, {build}{(body.Bearing ? ", bearing" : "")}", body.StudSpacing);
+        return ($"{shape.Room.Name}, {LabelWriter.Facing(shape, wall)} wall, {build}{(body.Bearing ? ", bearing" : "")}", body.StudSpacing);
     }
 
     private static IEnumerable<string> Crossed(WayPiece piece, Length spacing)
@@ -171,7 +173,7 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
     // The bits on the truck, in sixteenths.
     private static readonly int[] Bits = [10, 12, 14, 16, 18, 20, 24, 28, 32];
 
-    private static int BitFor(double[] inches)
+    internal static int BitFor(double[] inches)
     {
         var area = inches.Sum(i => i * i * 0.45);
         var least = Math.Max(inches.Max() + 0.1, Math.Sqrt(area / 0.6 * 4 / Math.PI));
@@ -190,7 +192,7 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         if (where.Contains("metal", StringComparison.Ordinal)) return "bushings in the holes";
         var deep = where.Contains("2x6", StringComparison.Ordinal) ? WideStudDeepIn : StudDeepIn;
         var most = deep * (where.EndsWith("bearing", StringComparison.Ordinal) ? 0.4 : 0.6);
-        return bit > most ? $"larger than {most:0.#} in, the most here: use two holes" : bit > deep - (2 * FaceIn) ? "nail plate at each" : "in the middle: no nail plate";
+        return bit > most ? $"larger than {most:0.#} in, the most here: use two holes" : NearFace(bit, deep) ? "nail plate at each" : "in the middle: no nail plate";
     }
 
     private static bool NeedsPlate(DrillLine line) => line.Note.StartsWith("nail plate at each", StringComparison.Ordinal);

@@ -66,7 +66,7 @@ public sealed class Runs
         var (a, b) = (places[from], places[to]);
         using var _ = gate.EnterScope();
         var way = ByField(from, to, a.At, a.Z, b.At, b.Z);
-        return Studs(a.Box, b.Box) is { } along ? Length.Min(way, along) : way;
+        return Studs(a.Box, b.Box) is { } along ? Length.Min(way, along.Way) : way;
     }
 
     /// <summary>The way that a piece of cable takes, piece by piece.</summary>
@@ -78,7 +78,7 @@ public sealed class Runs
         if (hop.From is { } from)
         {
             var (a, b) = (places[from], places[hop.To]);
-            if (Studs(a.Box, b.Box) is { } along && along <= ByField(from, hop.To, a.At, a.Z, b.At, b.Z)) return AlongWalls(a, b);
+            if (Studs(a.Box, b.Box) is { } along && along.Way <= ByField(from, hop.To, a.At, a.Z, b.At, b.Z)) return AlongWalls(a, b, along.Holes);
             return ways.Route(from, hop.To) ?? Underground(a.At, a.Z, b.At, b.Z);
         }
 
@@ -118,14 +118,16 @@ public sealed class Runs
     private static readonly Length OverBox = Length.Inches(6);
 
     // Up to the holes, around the corners of the room, and up or down to the other box.
-    private CableRoute AlongWalls((Point At, Length Z, Box Box) a, (Point At, Length Z, Box Box) b)
+    private CableRoute AlongWalls((Point At, Length Z, Box Box) a, (Point At, Length Z, Box Box) b, Length holes)
     {
         var shape = house[a.Box.Room];
         var corners = new List<Point> { a.At };
         if (a.Box.Room == b.Box.Room)
         {
             var (from, to) = (shape.ToPerimeter(a.Box.Wall!.Value, a.Box.Along), shape.ToPerimeter(b.Box.Wall!.Value, b.Box.Along));
-            var forward = Open(shape, from, to, out var inner) && inner <= (Open(shape, to, from, out var outer) ? outer : Length.Feet(10_000));
+            bool May(bool ahead) => Open(shape, ahead ? from : to, ahead ? to : from, out _) && Drilled(shape, ahead ? a.Box.Wall!.Value : b.Box.Wall!.Value, ahead ? b.Box.Wall!.Value : a.Box.Wall!.Value, ahead ? to < from : from < to);
+            Length Way(bool ahead) => May(ahead) && Open(shape, ahead ? from : to, ahead ? to : from, out var way) ? Level(a.Box, b.Box, way, Passed(shape, ahead ? from : to, way)).Way : Length.Feet(10_000);
+            var forward = Way(true) <= Way(false);
             var n = shape.Walls.Length;
             for (var w = a.Box.Wall.Value; w != b.Box.Wall.Value || (corners.Count == 1 && (forward ? to < from : to > from)); w = forward ? (w + 1) % n : (w + n - 1) % n)
             {
@@ -135,7 +137,6 @@ public sealed class Runs
         }
 
         corners.Add(b.At);
-        var holes = Length.Min(a.Z, b.Z) + OverBox;
         WayPiece[] pieces = [new(WayKind.Wall, a.At, a.At, a.Z, holes), .. corners.Zip(corners.Skip(1), (p, q) => new WayPiece(WayKind.Studs, p, q, holes, holes)), new(WayKind.Wall, b.At, b.At, holes, b.Z)];
         return new([.. pieces.Where(p => p.Length > Length.Zero)]);
     }
@@ -148,29 +149,56 @@ public sealed class Runs
         return shape.Openings.Where(BlocksStuds).Select(o => shape.ToPerimeter(o.Wall, o.From)).All(o => (o >= from ? o - from : shape.Perimeter - (from - o)) > length);
     }
 
-    // Holes are drilled about knee high: a door or a window that reaches lower is in the way.
-    private static bool BlocksStuds(RoomOpening o) => o.Opening.Kind != OpeningKind.Window || (o.Opening.Sill ?? Length.Feet(3)) < Length.Inches(24);
+    // A doorway is in the way, and a window that leaves no room under its sill for the holes.
+    private static bool BlocksStuds(RoomOpening o) => o.Opening.Kind != OpeningKind.Window || Sill(o) < UnderSill + Length.Inches(8);
+
+    private static Length Sill(RoomOpening o) => o.Opening.Sill ?? Length.Feet(3);
+
+    // From the sill to the holes under it: the sill's own plate and wood to hold the cable.
+    private static readonly Length UnderSill = Length.Inches(6);
+
+    // How high the holes are over the floor of a storey: over the lower box, or under the lowest sill on the way.
+    private (Length Way, Length Holes) Level(Box a, Box b, Length along, IEnumerable<RoomOpening> passed)
+    {
+        var (za, zb, floor) = (Floor(a.Room) + a.Height, Floor(b.Room) + b.Height, Floor(a.Room));
+        var holes = Length.Min(za, zb) + OverBox;
+        foreach (var window in passed)
+        {
+            if (holes > floor + Sill(window) - UnderSill && holes < floor + Head) holes = floor + Sill(window) - UnderSill;
+        }
+
+        return (along + (za - holes).Abs() + (zb - holes).Abs(), holes);
+    }
+
+    // The usual head of a window; a cable over it would go through the field instead.
+    private static readonly Length Head = Length.Inches(88);
 
     // Through the studs of one room's walls, or of one wall between two rooms, and up and down to the holes.
-    private Length? Studs(Box a, Box b)
+    private (Length Way, Length Holes)? Studs(Box a, Box b)
     {
         if (a.Wall is null || b.Wall is null || a.Outside || b.Outside) return null;
-        var extra = OverBox + (((Floor(a.Room) + a.Height) - (Floor(b.Room) + b.Height)).Abs() - OverBox).Abs();
         var shape = house[a.Room];
         if (a.Room == b.Room)
         {
             var (from, to) = (shape.ToPerimeter(a.Wall.Value, a.Along), shape.ToPerimeter(b.Wall.Value, b.Along));
-            Length? best = null;
-            if (Open(shape, from, to, out var inner) && Drilled(shape, a.Wall.Value, b.Wall.Value, to < from)) best = inner;
-            if (Open(shape, to, from, out var outer) && (best is null || outer < best) && Drilled(shape, b.Wall.Value, a.Wall.Value, from < to)) best = outer;
-            return best is { } around ? around + extra : null;
+            (Length Way, Length Holes)? best = null;
+            if (Open(shape, from, to, out var inner) && Drilled(shape, a.Wall.Value, b.Wall.Value, to < from)) best = Level(a, b, inner, Passed(shape, from, inner));
+            if (Open(shape, to, from, out var outer) && Drilled(shape, b.Wall.Value, a.Wall.Value, from < to) && Level(a, b, outer, Passed(shape, to, outer)) is var round && (best is null || round.Way < best.Value.Way)) best = round;
+            return best;
         }
 
-        return ThroughWall(shape, a, b) is { } through ? through + extra : null;
+        return ThroughWall(shape, a, b);
     }
 
+    // The openings that a way along the walls passes.
+    private static IEnumerable<RoomOpening> Passed(RoomShape shape, Length from, Length way) => shape.Openings.Where(o =>
+    {
+        var at = shape.ToPerimeter(o.Wall, o.From);
+        return (at >= from ? at - from : shape.Perimeter - (from - at)) < way;
+    });
+
     // The two sides of one wall share its studs.
-    private Length? ThroughWall(RoomShape shape, Box a, Box b)
+    private (Length Way, Length Holes)? ThroughWall(RoomShape shape, Box a, Box b)
     {
         var there = house[b.Room];
         if (there.Room.Storey != shape.Room.Storey || !Drilled(a.Room, a.Wall!.Value)) return null;
@@ -182,7 +210,8 @@ public sealed class Runs
         var beside = Length.Inches(((p.X - one.A.X).InInches * one.Dx) + ((p.Y - one.A.Y).InInches * one.Dy));
         if (beside < Length.Zero || beside > one.Length) return null;
         var (from, to) = beside < a.Along ? (beside, a.Along) : (a.Along, beside);
-        return shape.Openings.Any(o => o.Wall == a.Wall && BlocksStuds(o) && o.To > from && o.From < to) ? null : to - from + Length.Inches(across);
+        List<RoomOpening> passed = [.. shape.Openings.Where(o => o.Wall == a.Wall && o.To > from && o.From < to)];
+        return passed.Any(BlocksStuds) ? null : Level(a, b, to - from + Length.Inches(across), passed);
     }
 
     // The walls from one to another in their order, all the way round when both ends are on the same one the wrong way about.

@@ -53,6 +53,7 @@ public sealed partial class EditForm(IFormCollection form)
         "line-side" => new FeedFromLine(Text("box"), Text("line") == "yes"),
         "force-first" => new ForceFirst(Number("circuit", "Circuit") ?? 0, Optional("box")),
         "lead-cable" => new LeadCable(Optional("from"), Text("to"), Text("storey"), Text("shortest") == "yes" ? null : new Point(Inches("x"), Inches("y"))),
+        "lead-over-room" => new LeadOverRoom(Optional("from"), Text("to"), Text("room")),
         "close-wall" => new CloseWall(Text("room"), Number("wall", "Wall") ?? 0, Text("closed") != "no"),
         "lock-run" => new LockRun(Number("circuit", "Circuit") ?? 0, Text("locked") != "no"),
         "pulled" => new MarkPulled(Number("circuit", "Circuit") ?? 0, Text("pulled") != "no", OptionalLength("measured", "Length")),

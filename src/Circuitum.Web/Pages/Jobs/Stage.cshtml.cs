@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
@@ -5,6 +6,7 @@ using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Routing;
 using Circuitum.Formats;
 using Circuitum.Web.Work;
 using Htmx;
@@ -17,7 +19,7 @@ namespace Circuitum.Web.Pages.Jobs;
 public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
 {
     /// <summary>The stages in the order of the work.</summary>
-    public static readonly string[] Stages = ["job", "rooms", "boxes", "circuits", "panel"];
+    public static readonly string[] Stages = ["job", "rooms", "boxes", "circuits", "runs", "panel"];
 
     /// <summary>The job's id.</summary>
     [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
@@ -67,6 +69,16 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
     /// <summary>The picked circuit.</summary>
     public CircuitAnalysis? PickedCircuit => Pick.StartsWith("circuit:", StringComparison.Ordinal) && int.TryParse(PickId, out var n) ? A.CircuitByNumber(n) : null;
 
+    /// <summary>The picked cable, with its circuit.</summary>
+    public (CircuitAnalysis Circuit, Hop Hop)? PickedRun =>
+        Pick.Split(':') is ["run", var to, .. var from] && A.CircuitOf(to) is { } c && c.Run.Cables.FirstOrDefault(h => h.To == to && h.From == from.FirstOrDefault()) is { } hop ? (c, hop) : null;
+
+    /// <summary>What the last edit brought with it, where the cable is looked at and the program remembers how it was.</summary>
+    public ImmutableArray<Consequence> Brought => Stage == "runs" && Open is { Before: { } before, Stored.Undo: { } edit } && (RunEdits.Contains(edit) || before.Panel != A.Panel) ? Consequences.Of(before, A) : [];
+
+    // Edits that are made at this stage; after others the list would only be in the way.
+    private static readonly HashSet<string> RunEdits = ["lead a cable another way", "take the shortest way", "keep cable out of a wall", "let cable through a wall", "lock a run", "unlock a run", "make first", "let the shortest way decide"];
+
     /// <summary>The picked appliance.</summary>
     public ApplianceFacts? PickedAppliance => Pick.StartsWith("appliance:", StringComparison.Ordinal) && Job.ApplianceById(PickId) is { } x ? ApplianceFacts.Of(x) : null;
 
@@ -97,18 +109,19 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
     /// <summary>How far a stage is, in a word.</summary>
     public string Progress(string stage)
     {
-        var prefix = stage switch { "rooms" => "plan.", "boxes" => "box.", "circuits" => "circuit.", "panel" => "panel.", _ => "-" };
+        var prefix = stage switch { "rooms" => "plan.", "boxes" => "box.", "circuits" => "circuit.", "panel" => "panel.", "runs" => "run.", _ => "-" };
         var must = A.Findings.Count(f => f.Severity == Severity.Must && (f.RuleId.StartsWith(prefix, StringComparison.Ordinal) || (stage == "circuits" && (f.RuleId.StartsWith("wire.", StringComparison.Ordinal) || f.RuleId.StartsWith("protect.", StringComparison.Ordinal))) || (stage == "panel" && f.RuleId.StartsWith("service.", StringComparison.Ordinal))));
         return stage switch
         {
             "job" => A.Edition.Id,
             "rooms" => Job.Rooms.Length == 0 ? "none yet" : must > 0 ? $"{must} to mend" : $"{Job.Rooms.Length} rooms",
             "boxes" when Job.Decisions.Boxes.Length == 0 => "none yet",
-            "circuits" when A.Circuits.Length == 0 => "none yet",
+            "circuits" or "runs" when A.Circuits.Length == 0 => "none yet",
             "panel" when A.SpacesUsed == 0 => "none yet",
             _ when must > 0 => $"{must} to mend",
             "boxes" => Job.Decisions.Boxes.All(b => b.By == Maker.Person) ? "decided" : "proposed",
             "circuits" => $"{A.Circuits.Length} circuits",
+            "runs" => $"{Job.Decisions.Pulled.Length} of {A.Circuits.Count(c => c.Run.First is not null && !c.Carried)} pulled",
             _ => "laid out",
         };
     }
@@ -117,7 +130,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
     public string Plan { get; private set; } = "";
 
     /// <summary>Whether the stage shows the plan.</summary>
-    public bool ShowsPlan => Stage is "rooms" or "boxes" or "circuits" or "findings";
+    public bool ShowsPlan => Stage is "rooms" or "boxes" or "circuits" or "runs" or "findings";
 
     /// <summary>Shows the stage.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
@@ -169,6 +182,17 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
         return Partial("_Move", (moved.Problem, moved.Job is null ? null : CircuitPreview.Of(A, moved.Job)));
     }
 
+    /// <summary>While a hand drags a cable: the way it would take over that place, and how much longer it would be. Nothing is changed.</summary>
+    public async Task<IActionResult> OnGetLeadAsync(string? from, string to, double x, double y, CancellationToken cancel)
+    {
+        if (!await Load(cancel) || !double.IsFinite(x) || !double.IsFinite(y) || Math.Abs(x) > 12_000 || Math.Abs(y) > 12_000) return NotFound();
+        var led = new LeadCable(string.IsNullOrEmpty(from) ? null : from, to ?? "", Storey, new Point(Length.Inches(x), Length.Inches(y))).Apply(Job);
+        if (led.Job is null) return StatusCode(StatusCodes.Status422UnprocessableEntity, led.Problem);
+        var after = HouseDeriver.Derive(led.Job);
+        var hop = after.CircuitOf(to!)!.Run.Cables.First(h => h.To == to && h.From == (string.IsNullOrEmpty(from) ? null : from));
+        return new JsonResult(new { way = RunLines.Way(after.RouteOf(hop)), feet = Math.Round(hop.Cut.InFeet), longer = Math.Round(hop.Longer.InFeet, 1) });
+    }
+
     /// <summary>A typed length in inches, for the hand that draws; 422 with a sentence when it is none.</summary>
     public IActionResult OnGetLength(string text) =>
         LengthText.TryParse(text, out var length, out var problem) ? Content(length.InInches.ToString("R", System.Globalization.CultureInfo.InvariantCulture)) : StatusCode(StatusCodes.Status422UnprocessableEntity, problem);
@@ -217,7 +241,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
     private void DrawPlan()
     {
         var pictures = Under is { } under && Open.Pictures.Contains(under.Picture) ? $"/jobs/{Id}/pictures/" : "";
-        var view = new PlanView(Storey, Stage switch { "boxes" => PlanStage.Boxes, "circuits" or "findings" => PlanStage.Circuits, _ => PlanStage.Rooms }, Pick, Pictures: pictures, Without: Without);
+        var view = new PlanView(Storey, Stage switch { "boxes" => PlanStage.Boxes, "circuits" or "findings" => PlanStage.Circuits, "runs" => PlanStage.Runs, _ => PlanStage.Rooms }, Pick, Pictures: pictures, Without: Without);
         var shown = Request.IsHtmx() ? Uri.UnescapeDataString(Request.Headers["X-Drawn"].ToString()) : "";
         (Plan, var part) = drawn.Answer(Id, shown, $"{Open.Stored.Stamp}|{Stage}|{Storey}|{Pick}{(Dark.Length > 0 ? $"|{Dark}" : "")}", PlanSvg.Parts(A, view));
         if (part) Response.Headers["X-Plan"] = "part";
@@ -239,7 +263,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
         var room = parts[0] switch
         {
             "room" or "wall" => parts[1],
-            "box" => A.Boxes.GetValueOrDefault(parts[1])?.Room,
+            "box" or "run" => A.Boxes.GetValueOrDefault(parts[1])?.Room,
             "opening" => Job.Openings.FirstOrDefault(o => o.Id == parts[1])?.Room,
             "wish" => Job.Wishes.FirstOrDefault(w => w.Id == parts[1])?.Room,
             "counter" or "fixture" or "appliance" => PickedThingRoom(parts[0], parts[1]),

@@ -3,6 +3,7 @@ import { address, memory, send, visit, work } from './desk.js';
 import { circuitField } from './circuits.js';
 import { drawingKey, nudgePlan, setTool } from './draft.js';
 import './patch.js';
+import './runs.js';
 import { forgetFrame, settleView, zoom } from './view.js';
 
 async function why(key) {
@@ -56,7 +57,7 @@ document.addEventListener('keydown', e => {
     Delete: () => { press('remove-box'); press('remove-thing'); }, '?': () => document.getElementById('keys').showModal(),
     ArrowLeft: () => arrow(-1, 0), ArrowRight: () => arrow(1, 0), ArrowUp: () => arrow(0, -1), ArrowDown: () => arrow(0, 1),
   };
-  if (/^[1-5]$/.test(e.key)) document.querySelector(`.stages [data-key="${e.key}"]`)?.click();
+  if (/^[1-6]$/.test(e.key)) document.querySelector(`.stages [data-key="${e.key}"]`)?.click();
   else if (keys[e.key]) keys[e.key]();
   else return;
   e.preventDefault();

@@ -147,7 +147,7 @@ document.addEventListener('pointerdown', e => {
   const svg = e.target.closest?.('.plan, .panel-drawing');
   if (!svg || e.button !== 0) return;
   if (svg === plan()) rest();
-  const canDrag = svg === plan() ? { boxes: '[data-box]', rooms: '[data-drag]' }[stage()] : '[data-space][data-pick]';
+  const canDrag = svg === plan() ? { boxes: '[data-box]', rooms: '[data-drag]', runs: '[data-drag^="panel:"]' }[stage()] : '[data-space][data-pick]';
   let mark = canDrag ? e.target.closest(canDrag) : null;
   if (mark?.dataset.drag === 'under' && memory.tool !== 'under') mark = null;
   if (memory.tool === 'under') mark = svg.querySelector('.under');

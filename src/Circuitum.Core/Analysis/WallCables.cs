@@ -1,0 +1,149 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Routing;
+
+namespace Circuitum.Core.Analysis;
+
+/// <summary>A place in a wall: along it from its first corner, and over the floor.</summary>
+/// <param name="Along">Along the wall.</param>
+/// <param name="Height">Over the floor.</param>
+public readonly record struct WallPlace(Length Along, Length Height);
+
+/// <summary>One cable as far as it is in a wall.</summary>
+/// <param name="Circuit">Its circuit.</param>
+/// <param name="Hop">Which of its cables.</param>
+/// <param name="Path">Its corners; a height under zero or over the ceiling is in the field beyond.</param>
+/// <param name="Staples">Where it is stapled.</param>
+public sealed record WallCable(CircuitAnalysis Circuit, Hop Hop, ImmutableArray<WallPlace> Path, ImmutableArray<WallPlace> Staples)
+{
+    /// <summary>What is written beside it, such as <c>7 14-3 to hall.s1</c>.</summary>
+    public string Name => $"{Circuit.Number} {Circuit.CableOf(Hop)}{(Hop.From is null ? " home run" : "")}";
+}
+
+/// <summary>A hole in a stud or a plate of a wall.</summary>
+/// <param name="At">Where.</param>
+/// <param name="Cables">Cables through it.</param>
+/// <param name="BitSixteenths">Its diameter in sixteenths of an inch.</param>
+/// <param name="NailPlate">It comes nearer than 1-1/4 in to a face (300.4(A)(1)).</param>
+public sealed record WallHole(WallPlace At, int Cables, int BitSixteenths, bool NailPlate);
+
+/// <summary>The cables in one wall, with the holes that they need.</summary>
+/// <param name="Cables">The cables, by circuit.</param>
+/// <param name="Holes">The holes, from the first corner on.</param>
+public sealed record WallCables(ImmutableArray<WallCable> Cables, ImmutableArray<WallHole> Holes)
+{
+    /// <summary>What is in a wall.</summary>
+    /// <param name="a">The analysis.</param>
+    /// <param name="room">The room from which it is seen.</param>
+    /// <param name="wall">Its wall.</param>
+    public static WallCables Of(JobAnalysis a, RoomShape room, int wall)
+    {
+        var body = WallBody.Of(a.House, room, wall);
+        var floor = a.Job.StoreyById(room.Room.Storey)!.Floor;
+        var cables = ImmutableArray.CreateBuilder<WallCable>();
+        foreach (var c in a.Circuits)
+        {
+            foreach (var hop in c.Run.Cables)
+            {
+                foreach (var path in Paths(room, wall, body, floor, a.RouteOf(hop))) cables.Add(new(c, hop, path, Staples(a.Job.Preferences, path, room.Room.CeilingHeight)));
+            }
+        }
+
+        return new(cables.ToImmutable(), Bored(a.Job.Preferences, room, body, cables));
+    }
+
+    /// <summary>The walls through whose studs a cable goes.</summary>
+    public static ImmutableArray<(RoomShape Room, int Wall)> Drilled(JobAnalysis a, CableRoute route) =>
+        [.. route.Pieces.Where(p => p.Kind == WayKind.Studs && p.Length > Length.Inches(8)).Select(p => WallAt(a, p)).DistinctBy(w => (w.Room.Room.Id, w.Wall))];
+
+    /// <summary>The room's wall along which a piece runs, or the nearest one.</summary>
+    internal static (RoomShape Room, int Wall) WallAt(JobAnalysis a, WayPiece piece)
+    {
+        var middle = new Point((piece.From.X + piece.To.X) / 2, (piece.From.Y + piece.To.Y) / 2);
+        var storey = a.Job.Storeys.OrderByDescending(s => s.Floor).FirstOrDefault(s => s.Floor <= piece.FromZ) ?? a.Job.Storeys[0];
+        var (shape, near) = a.House.Rooms.Where(r => r.Room.Storey == storey.Id && !r.Room.Kind.OpenAir()).Select(r => (Shape: r, Near: r.Nearest(middle))).MinBy(x => x.Near.Inches);
+        return (shape, near.Wall);
+    }
+
+    // The parts of a way that are in the wall, each from where it comes in to where it goes out.
+    private static IEnumerable<ImmutableArray<WallPlace>> Paths(RoomShape room, int wall, WallBody body, Length floor, CableRoute route)
+    {
+        var line = room.Walls[wall];
+        var behind = -(body.Thickness.InInches + 1);
+        bool On(Point p)
+        {
+            var across = ((p.X - line.A.X).InInches * room.InX(line)) + ((p.Y - line.A.Y).InInches * room.InY(line));
+            var along = line.Along(p);
+            return across >= behind && across <= 1.5 && along >= Length.Inches(-1) && along <= line.Length + Length.Inches(1);
+        }
+
+        var path = ImmutableArray.CreateBuilder<WallPlace>();
+        foreach (var piece in route.Pieces)
+        {
+            var inside = piece.Kind is WayKind.Wall or WayKind.Studs && On(piece.From) && On(piece.To)
+                && Length.Max(piece.FromZ, piece.ToZ) > floor && Length.Min(piece.FromZ, piece.ToZ) < floor + room.Room.CeilingHeight;
+            if (!inside)
+            {
+                if (path.Count > 0) yield return path.DrainToImmutable();
+                continue;
+            }
+
+            if (path.Count == 0) path.Add(new(line.Along(piece.From), piece.FromZ - floor));
+            path.Add(new(line.Along(piece.To), piece.ToZ - floor));
+        }
+
+        if (path.Count > 0) yield return path.DrainToImmutable();
+    }
+
+    // Beside each box, then at most so far apart; what runs level lies in its holes.
+    private static ImmutableArray<WallPlace> Staples(Preferences p, ImmutableArray<WallPlace> path, Length ceiling)
+    {
+        var places = ImmutableArray.CreateBuilder<WallPlace>();
+        for (var i = 1; i < path.Length; i++)
+        {
+            var (from, to) = (path[i - 1], path[i]);
+            if ((from.Height - to.Height).Abs() < Length.Inches(1)) continue;
+            var (begins, ends) = (i == 1 && Within(from.Height, ceiling), i == path.Length - 1 && Within(to.Height, ceiling));
+            var (start, finish) = (begins ? from : to, begins ? to : from);
+            var up = finish.Height > start.Height;
+            var last = Length.Max(Length.Zero, Length.Min(ceiling, finish.Height));
+            for (var h = begins || ends ? p.StapleFromBox : p.StapleEvery; h < (last - start.Height).Abs(); h += p.StapleEvery) places.Add(new(start.Along, up ? start.Height + h : start.Height - h));
+        }
+
+        return places.ToImmutable();
+    }
+
+    private static bool Within(Length height, Length ceiling) => height >= Length.Zero && height <= ceiling;
+
+    private static ImmutableArray<WallHole> Bored(Preferences p, RoomShape room, WallBody body, IEnumerable<WallCable> cables)
+    {
+        var through = new SortedDictionary<(long Along, long Height), List<double>>();
+        void Through(Length along, Length height, WallCable cable)
+        {
+            var key = (along.RoundTo(Length.Inches(2)).Units, height.RoundTo(Length.Inches(2)).Units);
+            if (!through.TryGetValue(key, out var there)) through[key] = there = [];
+            there.Add(DrillList.Thickness(cable.Circuit.CableOf(cable.Hop)));
+        }
+
+        var ceiling = room.Room.CeilingHeight;
+        foreach (var cable in cables)
+        {
+            foreach (var (from, to) in cable.Path.Zip(cable.Path.Skip(1)))
+            {
+                var (a, b) = from.Along < to.Along ? (from.Along, to.Along) : (to.Along, from.Along);
+                for (var stud = new Length(((a.Units / body.StudSpacing.Units) + 1) * body.StudSpacing.Units); stud < b; stud += body.StudSpacing) Through(stud, from.Height, cable);
+                if (Math.Max(from.Height.Units, to.Height.Units) > ceiling.Units) Through(from.Along, ceiling, cable);
+                if (Math.Min(from.Height.Units, to.Height.Units) < 0) Through(from.Along, Length.Zero, cable);
+            }
+        }
+
+        var deep = body.Thickness >= Length.Inches(5.5) ? DrillList.WideStudDeepIn : DrillList.StudDeepIn;
+        return [.. through.SelectMany(t => t.Value.OrderDescending().Chunk(p.CablesPerHole).Select(hole =>
+        {
+            var bit = DrillList.BitFor(hole);
+            return new WallHole(new(new(t.Key.Along), new(t.Key.Height)), hole.Length, bit, DrillList.NearFace(bit / 16.0, deep));
+        }))];
+    }
+}

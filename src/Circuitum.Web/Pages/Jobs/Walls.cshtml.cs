@@ -1,0 +1,38 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Formats;
+using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Circuitum.Web.Pages.Jobs;
+
+/// <summary>The walls with their cables, room by room, for paper.</summary>
+public sealed class WallsModel(JobDesk desk) : PageModel
+{
+    /// <summary>The job's id.</summary>
+    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+
+    /// <summary>The open job.</summary>
+    public OpenJob Open { get; private set; } = null!;
+
+    /// <summary>The rooms that have cable in their walls, with those walls.</summary>
+    public ImmutableArray<(RoomShape Room, ImmutableArray<(int Wall, WallCables Cables)> Walls)> Rooms { get; private set; } = [];
+
+    /// <summary>Shows the walls.</summary>
+    public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
+    {
+        if (await desk.OpenAsync(Id, cancel) is not { } open) return NotFound();
+        Open = open;
+        var a = open.Analysis;
+        Rooms = [.. a.House.Rooms.Where(r => !r.Room.Kind.OpenAir())
+            .Select(r => (r, Walls: r.Walls.Select(w => (w.Index, Cables: WallCables.Of(a, r, w.Index))).Where(w => w.Cables.Cables.Length > 0).ToImmutableArray()))
+            .Where(r => r.Walls.Length > 0)];
+        return Page();
+    }
+
+    /// <summary>One wall as a drawing.</summary>
+    public string Strip(RoomShape room, int wall, WallCables cables) => WallStripSvg.Draw(Open.Analysis, room, wall, cables: cables);
+}
