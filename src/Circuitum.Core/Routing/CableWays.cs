@@ -151,9 +151,7 @@ internal sealed class CableWays
         var to = along;
         if (house.Job.Walls.FirstOrDefault(w => w.Room == room.Room.Id && w.Wall == wall) is { Build: WallBuild.InsulatedPanel } panel)
         {
-            var station = panel.ChaseStations ?? Length.Feet(4);
-            to = new Length((long)Math.Round(along.Units / (double)station.Units) * station.Units);
-            if (to > room.Walls[wall].Length) to -= station;
+            if (Chase(room, wall, along, panel.ChaseStations ?? Length.Feet(4)) is { } chase) return (room.On(wall, chase), (chase - along).Abs());
         }
 
         foreach (var o in room.Openings.Where(o => o.Wall == wall && to > o.From - edge && to < o.To + edge))
@@ -166,6 +164,14 @@ internal sealed class CableWays
 
         to = Length.Min(room.Walls[wall].Length, Length.Max(Length.Zero, to));
         return (room.On(wall, to), (to - along).Abs());
+    }
+
+    // The nearest upright chase of a panel wall that is in no opening and not beyond one.
+    private static Length? Chase(RoomShape room, int wall, Length along, Length station)
+    {
+        var stations = Enumerable.Range(0, (int)(room.Walls[wall].Length.Units / station.Units) + 1).Select(n => new Length(n * station.Units));
+        List<RoomOpening> openings = [.. room.Openings.Where(o => o.Wall == wall)];
+        return stations.Where(s => !openings.Any(o => o.From < Length.Max(s, along) && o.To > Length.Min(s, along))).Select(s => (Length?)s).MinBy(s => (s!.Value - along).Abs());
     }
 
     /// <summary>The shortest way between two ends, by the fields: its length in inches.</summary>
@@ -184,24 +190,29 @@ internal sealed class CableWays
     // Across one field that both come into, with one turn.
     private (double Inches, Entry? A, Entry? B) Direct(End a, End b)
     {
-        (double Inches, Entry? A, Entry? B) best = (double.PositiveInfinity, null, null);
-        var under = UnderOnly(a, b);
-        foreach (var x in a.Entries)
-        {
-            foreach (var y in b.Entries)
-            {
-                if (x.Field != y.Field || (under && x.Field != frame.UnderFloor) || frame.Fields[x.Field].Turn(x.Cell, y.Cell) < 0) continue;
-                var inches = x.Inches + x.At.RectilinearTo(y.At).InInches + y.Inches;
-                if (inches < best.Inches) best = (inches, x, y);
-            }
-        }
+        // Where something is in the way under the floor, over the ceiling is as good as around it.
+        return UnderOnly(a, b) && Best(under: true) is { A: not null } below ? below : Best(under: false);
 
-        return best;
+        (double Inches, Entry? A, Entry? B) Best(bool under)
+        {
+            (double Inches, Entry? A, Entry? B) best = (double.PositiveInfinity, null, null);
+            foreach (var x in a.Entries)
+            {
+                foreach (var y in b.Entries)
+                {
+                    if (x.Field != y.Field || (under && x.Field != frame.UnderFloor) || frame.Fields[x.Field].Turn(x.Cell, y.Cell) < 0) continue;
+                    var inches = x.Inches + x.At.RectilinearTo(y.At).InInches + y.Inches;
+                    if (inches < best.Inches) best = (inches, x, y);
+                }
+            }
+
+            return best;
+        }
     }
 
     private double Around(End a, End b)
     {
-        if (UnderOnly(a, b) && Direct(a, b).A is not null) return double.PositiveInfinity;
+        if (UnderOnly(a, b) && Direct(a, b).A?.Field == frame.UnderFloor) return double.PositiveInfinity;
         var reach = ReachOf(b);
         var best = double.PositiveInfinity;
         foreach (var entry in a.Entries)

@@ -145,8 +145,7 @@ public sealed class Runs
     private static bool Open(RoomShape shape, Length from, Length to, out Length way)
     {
         way = to >= from ? to - from : shape.Perimeter - (from - to);
-        var length = way;
-        return shape.Openings.Where(BlocksStuds).Select(o => shape.ToPerimeter(o.Wall, o.From)).All(o => (o >= from ? o - from : shape.Perimeter - (from - o)) > length);
+        return !Passed(shape, from, way).Any(BlocksStuds);
     }
 
     // A doorway is in the way, and a window that leaves no room under its sill for the holes.
@@ -190,11 +189,12 @@ public sealed class Runs
         return ThroughWall(shape, a, b);
     }
 
-    // The openings that a way along the walls passes.
+    // The openings that a way along the walls passes, and one in which it begins.
     private static IEnumerable<RoomOpening> Passed(RoomShape shape, Length from, Length way) => shape.Openings.Where(o =>
     {
         var at = shape.ToPerimeter(o.Wall, o.From);
-        return (at >= from ? at - from : shape.Perimeter - (from - at)) < way;
+        var ahead = at >= from ? at - from : shape.Perimeter - (from - at);
+        return ahead < way || ahead + (o.To - o.From) > shape.Perimeter;
     });
 
     // The two sides of one wall share its studs.
