@@ -51,8 +51,16 @@ public class TabledCases
 
     public static TheoryData<string, string[]> Least => Table("least-circuits");
 
+    public static TheoryData<string, string[]> ConduitFills => Table("conduit-fill");
+
+    public static TheoryData<string, string[]> Bends => Table("bends");
+
+    public static TheoryData<string, string[]> Bundles => Table("bundle");
+
+    public static TheoryData<string, string[]> BoxFills => Table("box-fill");
+
     [Fact]
-    public void There_are_at_least_150_of_them() => new[] { Cable, Conduit, Drop, Ground, Range, Load, Nameplate, Least }.Sum(t => t.Count).ShouldBeGreaterThanOrEqualTo(150);
+    public void There_are_at_least_250_of_them() => new[] { Cable, Conduit, Drop, Ground, Range, Load, Nameplate, Least, ConduitFills, Bends, Bundles, BoxFills }.Sum(t => t.Count).ShouldBeGreaterThanOrEqualTo(250);
 
     [Theory]
     [MemberData(nameof(Cable))]
@@ -127,5 +135,49 @@ public class TabledCases
     {
         GeneralLoad.Of(Us2023, D(r[0])).Value.ShouldBe(D(r[1]), what);
         (GeneralLoad.LeastCircuits(Us2023, D(r[0]), 15), GeneralLoad.LeastCircuits(Us2023, D(r[0]), 20)).ShouldBe((N(r[2]), N(r[3])), what);
+    }
+
+    [Theory]
+    [MemberData(nameof(ConduitFills))]
+    public void Conduit_fill(string what, string[] r)
+    {
+        var got = ConduitFill.Of([.. r[0].Split(" + ").Select(w => w.Split(" x ")).Select(w => new WireCount(w[1], N(w[0])))], r[1]);
+        got.AreaIn2.ShouldBe(D(r[2]), 0.00005, what);
+        (got.Size?.Size ?? "none").ShouldBe(r[3], what);
+    }
+
+    [Theory]
+    [MemberData(nameof(Bends))]
+    public void Bends_between_pull_points(string what, string[] r)
+    {
+        var got = ConduitBends.Of([.. r[0].Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(N)], CodeLibrary.Conduit["pvc40"]);
+        string.Join(", ", got.Stretches).ShouldBe(r[1], what);
+        (got.Pass, got.PullPointsWanted).ShouldBe((r[2] == "yes", N(r[3])), what);
+    }
+
+    [Theory]
+    [MemberData(nameof(Bundles))]
+    public void Cables_together(string what, string[] r)
+    {
+        var got = Conductor.Choose(new() { NonContinuous = new(D(r[3])), Breaker = N(r[3]), CurrentCarrying = 2 * N(r[1]), SeveralReceptacles = true, SmallestSize = r[0] }, Us2023).ShouldNotBeNull(what);
+        (got.Size == r[0]).ShouldBe(r[4] == "yes", what);
+        if (r[4] == "yes") got.Ampacity.Value.ShouldBe(D(r[2]), 1e-9, what);
+    }
+
+    [Theory]
+    [MemberData(nameof(BoxFills))]
+    public void Box_fill(string what, string[] r)
+    {
+        IEnumerable<(string Size, int Count, bool Wide)> Counts(string cell) => cell.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(w => w.Split(':')).Select(w => (w[0], N(w[1].TrimEnd('w')), w[1].EndsWith('w')));
+        var got = BoxFill.Of(
+            new()
+            {
+                Conductors = [.. Counts(r[2]).Select(w => new WireCount(w.Size, w.Count))],
+                Grounds = [.. Counts(r[3]).Select(w => new WireCount(w.Size, w.Count))],
+                Devices = [.. Counts(r[4]).SelectMany(w => Enumerable.Repeat(new DeviceYoke(w.Size, w.Wide), w.Count))],
+                Clamps = r[5] == "yes",
+            },
+            CodeLibrary.Edition($"us-{r[1]}"));
+        got.Inches3.ShouldBe(D(r[6]), 1e-9, what);
     }
 }

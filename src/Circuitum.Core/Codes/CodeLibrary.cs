@@ -26,6 +26,9 @@ public static class CodeLibrary
     private static readonly Lazy<ImmutableSortedDictionary<string, BoxEntry>> AllBoxes = new(() =>
         Read<ImmutableArray<BoxEntry>>("boxes.json").ToImmutableSortedDictionary(b => b.Id, b => b, StringComparer.Ordinal));
 
+    private static readonly Lazy<ImmutableDictionary<string, ConduitKind>> AllConduit = new(() =>
+        Read<ImmutableArray<ConduitKind>>("conduit.json").ToImmutableDictionary(c => c.Id));
+
     private static readonly Lazy<ImmutableSortedDictionary<string, NumberMeaning>> AllNumbers = new(() =>
         Read<ImmutableArray<NumberMeaning>>("numbers.json").ToImmutableSortedDictionary(n => n.Name, n => n, StringComparer.Ordinal));
 
@@ -42,6 +45,9 @@ public static class CodeLibrary
 
     /// <summary>Generic boxes by catalogue key, in the order in which they are tried.</summary>
     public static ImmutableSortedDictionary<string, BoxEntry> Boxes => AllBoxes.Value;
+
+    /// <summary>Conduit by kind: <c>pvc40</c>, <c>pvc80</c>, <c>rigid</c>, <c>emt</c>.</summary>
+    public static ImmutableDictionary<string, ConduitKind> Conduit => AllConduit.Value;
 
     /// <summary>The edition with an id.</summary>
     /// <exception cref="KeyNotFoundException">No such edition; a job that names one is refused before it gets here.</exception>
@@ -167,6 +173,18 @@ public sealed record ApplianceType
 /// <param name="Metal">Metal, and then bonded.</param>
 public sealed record BoxEntry(string Id, string Name, string Use, int Gangs, double Volume, bool Clamps, bool Metal = false);
 
+/// <summary>A kind of conduit.</summary>
+/// <param name="Id">Its key.</param>
+/// <param name="Name">What to ask for.</param>
+/// <param name="Bends">Section that limits its bends.</param>
+/// <param name="Sizes">Trade sizes, smallest first, with their inside area (Chapter 9, Table 4).</param>
+public sealed record ConduitKind(string Id, string Name, string Bends, ImmutableArray<ConduitSize> Sizes);
+
+/// <summary>A trade size.</summary>
+/// <param name="Size">Its name in inches, such as 1-1/4.</param>
+/// <param name="AreaIn2">Whole inside area in square inches.</param>
+public sealed record ConduitSize(string Size, double AreaIn2);
+
 /// <summary>Ampacity, resistance, factors and service conductors.</summary>
 public sealed record ConductorTables
 {
@@ -203,7 +221,8 @@ public sealed record ConductorTables
 /// <param name="C90">Amperes in the 90 C column.</param>
 /// <param name="OhmPerKft">Direct-current resistance at 75 C in ohm per 1000 ft.</param>
 /// <param name="BoxIn3">Room that one takes up in a box, in cubic inches; 0 for sizes that do not go into one (Table 314.16(B)(1)).</param>
-public sealed record ConductorRow(string Size, int Cmil, int C60, int C75, int C90, double OhmPerKft, double BoxIn3 = 0)
+/// <param name="AreaIn2">Area of one insulated wire of the thin kinds for conduit, in square inches (Chapter 9, Table 5).</param>
+public sealed record ConductorRow(string Size, int Cmil, int C60, int C75, int C90, double OhmPerKft, double BoxIn3 = 0, double AreaIn2 = 0)
 {
     /// <summary>Ampacity in a temperature column.</summary>
     /// <exception cref="ArgumentOutOfRangeException">The column is not 60, 75 or 90.</exception>

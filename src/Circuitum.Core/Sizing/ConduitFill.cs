@@ -1,0 +1,88 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Explain;
+
+namespace Circuitum.Core.Sizing;
+
+/// <summary>How full a conduit is.</summary>
+/// <param name="Kind">The kind of conduit.</param>
+/// <param name="Size">Smallest trade size that holds the wires, or none when the largest does not.</param>
+/// <param name="AreaIn2">What the wires take, in square inches.</param>
+/// <param name="Share">How much of the inside they may take: 0.53 for one wire, 0.31 for two, 0.40 for more (Chapter 9, Table 1).</param>
+/// <param name="Derivation">The sum.</param>
+public sealed record ConduitFill(ConduitKind Kind, ConduitSize? Size, double AreaIn2, double Share, Derivation Derivation)
+{
+    /// <summary>The smallest conduit for some wires; grounds and neutrals count like any other wire.</summary>
+    /// <param name="wires">Insulated wires of the thin kinds, all of them.</param>
+    /// <param name="kind">Key of a kind of conduit.</param>
+    /// <exception cref="ArgumentException">No wires, or a size or kind that is not in the tables.</exception>
+    public static ConduitFill Of(ImmutableArray<WireCount> wires, string kind)
+    {
+        var conduit = CodeLibrary.Conduit.GetValueOrDefault(kind) ?? throw new ArgumentException($"There is no conduit '{kind}'.", nameof(kind));
+        var count = wires.Sum(w => w.Count);
+        if (count < 1) throw new ArgumentException("Say which wires lie in it.", nameof(wires));
+        var area = wires.Sum(w => w.Count * Area(w.Size));
+        var share = count switch { 1 => 0.53, 2 => 0.31, _ => 0.40 };
+        var size = conduit.Sizes.FirstOrDefault(s => area <= Usable(s, share));
+        return new(conduit, size, area, share, new("Conduit", size is null ? "none of this kind is large enough" : $"{size.Size} in {conduit.Name}")
+        {
+            Formula = string.Join(" + ", wires.Where(w => w.Count > 0).Select(w => $"{w.Count} x {Area(w.Size):0.0000}")) + $" = {area:0.0000} in2",
+            Citation = "Chapter 9, Tables 1, 4 and 5",
+            Because = $"{count} wire{(count == 1 ? "" : "s")} may take {share * 100:0} percent of the inside; neutrals and grounds count.",
+            Steps =
+            [
+                .. conduit.Sizes.TakeWhile(s => s != size).Select(s => Derivation.Fact($"{s.Size} in", "too small", $"{share * 100:0} percent of {s.AreaIn2:0.000} is {Usable(s, share):0.000} in2")),
+                .. size is null ? [] : new[] { Derivation.Fact($"{size.Size} in", $"{area / size.AreaIn2 * 100:0.0} percent full", $"{share * 100:0} percent of {size.AreaIn2:0.000} is {Usable(size, share):0.000} in2") },
+            ],
+        });
+    }
+
+    // The tables print the usable area to a thousandth.
+    private static double Usable(ConduitSize size, double share) => Math.Round(size.AreaIn2 * share, 3, MidpointRounding.AwayFromZero) + 1e-9;
+
+    private static double Area(string size) => CodeLibrary.Conductors.Copper.FirstOrDefault(r => r.Size == size) is { AreaIn2: > 0 } row ? row.AreaIn2 : throw new ArgumentException($"There is no wire of {size} in the tables.", nameof(size));
+}
+
+/// <summary>The bends of a conduit.</summary>
+/// <param name="Stretches">Sum in degrees between each two pull points.</param>
+/// <param name="Derivation">The sums.</param>
+public sealed record ConduitBends(ImmutableArray<int> Stretches, Derivation Derivation)
+{
+    /// <summary>Most degrees of bend between two pull points.</summary>
+    public const int Most = 360;
+
+    /// <summary>Whether every stretch can be pulled.</summary>
+    public bool Pass => Stretches.All(s => s <= Most);
+
+    /// <summary>The fewest pull points that make a row of bends lawful.</summary>
+    public int PullPointsWanted { get; private init; }
+
+    /// <summary>Adds up bends in their order from end to end.</summary>
+    /// <param name="bends">Degrees of each bend; 0 stands for a pull point.</param>
+    /// <param name="kind">The conduit.</param>
+    public static ConduitBends Of(ImmutableArray<int> bends, ConduitKind kind)
+    {
+        var (stretches, wanted, sum, since) = (new List<int>(), 0, 0, 0);
+        foreach (var bend in bends)
+        {
+            if (bend == 0)
+            {
+                stretches.Add(sum);
+                (sum, since) = (0, 0);
+                continue;
+            }
+
+            sum += bend;
+            if (since + bend > Most) (wanted, since) = (wanted + 1, 0);
+            since += bend;
+        }
+
+        stretches.Add(sum);
+        return new([.. stretches], new("Bends", string.Join(", ", stretches.Select(s => $"{s} degrees")))
+        {
+            Formula = string.Join(" + ", bends.Select(b => b == 0 ? "pull point" : $"{b}")).Replace(" + pull point + ", ", pull point, ", StringComparison.Ordinal),
+            Citation = kind.Bends,
+            Because = $"Between pull points {Most} degrees at most{(wanted > 0 ? $"; {wanted} more pull point{(wanted == 1 ? "" : "s")} {(wanted == 1 ? "is" : "are")} needed" : "")}.",
+        }) { PullPointsWanted = wanted };
+    }
+}
