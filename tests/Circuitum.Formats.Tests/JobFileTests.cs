@@ -179,6 +179,7 @@ public class JobFileTests
                     new Circuit { Number = 2, Boxes = [new CircuitBox { Box = "b2" }] },
                 ],
                 Pulled = [new PulledRun { Circuit = 1, To = "b1", Cable = "12-2", Measured = Length.Feet(40) }],
+                Outside = [new OutsideRun { To = "b2", Method = OutsideMethod.IndoorCable, Depth = Length.Inches(20), Driveway = true, Bends = [90, 0, 45] }],
                 Ways = [new RunWay { From = "b1", To = "b2", Storey = job.Storeys[0].Id, Over = new Point(Length.Feet(3), Length.Feet(4)) }],
                 Pairs = [new HomeRunPair { First = 1, Second = 2, Kind = PairKind.TwoNeutrals, By = Maker.Person }],
                 Boxes =

@@ -22,13 +22,14 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
     /// <param name="label">Its label.</param>
     /// <param name="pair">The pair that it is in, or none.</param>
     /// <param name="carrier">For the second of a pair, the first one, whose home run carries both.</param>
-    internal CircuitAnalysis Derive(Circuit circuit, string label, HomeRunPair? pair = null, CircuitAnalysis? carrier = null)
+    /// <param name="carrying">Current-carrying wires that lie together where its cable does, or none to go by the preferences alone.</param>
+    internal CircuitAnalysis Derive(Circuit circuit, string label, HomeRunPair? pair = null, CircuitAnalysis? carrier = null, int? carrying = null)
     {
         Box[] boxes = [.. circuit.Boxes.Select(m => all[m.Box])];
         var appliances = boxes.Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(ApplianceFacts.Of).ToList();
         var load = CircuitLoad.Of(job, edition, circuit.Purpose, boxes);
         var wishes = PreferenceFields.Of(job, circuit);
-        var wire = Conductor.Choose(Case(circuit, wishes, boxes, appliances, load, pair), edition);
+        var wire = Conductor.Choose(Together(Case(circuit, wishes, boxes, appliances, load, pair), carrying), edition);
         var needs = boxes.ToImmutableDictionary(b => b.Id, b => ProtectionNeeds.Of(house, edition, b, load.Volts, wire?.Breaker ?? 0));
         string[] ids = [.. boxes.Select(b => b.Id)];
 
@@ -84,6 +85,15 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             },
         };
     }
+
+    /// <summary>The wire of a circuit if so many current-carrying wires lay together; none when no cable would do.</summary>
+    internal ConductorChoice? WireWith(CircuitAnalysis c, int carrying)
+    {
+        var appliances = c.Boxes.Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(ApplianceFacts.Of).ToList();
+        return Conductor.Choose(Together(Case(c.Circuit, PreferenceFields.Of(job, c.Circuit), [.. c.Boxes], appliances, c.Load, c.Pair), carrying), edition);
+    }
+
+    private static SizingCase Together(SizingCase c, int? carrying) => carrying is { } n && n > c.CurrentCarrying ? c with { CurrentCarrying = n } : c;
 
     // A freezer or an alarm that needs no ground-fault protection itself is fed from the line side of a device that others have.
     private ImmutableHashSet<string> LineSide(Circuit circuit, Box[] boxes, IReadOnlyDictionary<string, ImmutableArray<ProtectionNeed>> needs) =>

@@ -48,16 +48,14 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
     public static DrillList Of(JobAnalysis a)
     {
         var p = a.Job.Preferences;
-        var holes = new Dictionary<(string Where, string At), List<Passing>>();
         var unknown = new SortedSet<string>(StringComparer.Ordinal);
+        var holes = Through(a, unknown);
         var staples = 0;
         foreach (var c in a.Circuits)
         {
             foreach (var hop in c.Run.Cables)
             {
-                var thick = Thickness(c.CableOf(hop));
                 var route = a.RouteOf(hop);
-                Pass(a, route, new Passing(c.Number, thick), holes, unknown);
 
                 // Beside each box, and along what does not lie in drilled holes.
                 var free = route.Pieces.Where(x => x.Kind is WayKind.Wall or WayKind.Field).Aggregate(Length.Zero, (sum, x) => sum + x.Length);
@@ -65,14 +63,41 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
             }
         }
 
-        var lines = holes.GroupBy(h => h.Key.Where).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => Line(a, g.Key, [.. g.Select(h => h.Value)], p.CablesPerHole)).ToImmutableArray();
+        var lines = holes.GroupBy(h => h.Key.Where).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => Line(a, g.Key, [.. g.Select(h => Bored(a, h.Value))])).ToImmutableArray();
         return new(lines, lines.Sum(l => l.Holes), lines.Where(l => NeedsPlate(l)).Sum(l => l.Holes), lines.Where(l => l.Note.Contains(Sealed, StringComparison.Ordinal)).Sum(l => l.Holes), staples, [.. unknown]);
     }
 
     private const string Sealed = "seal after the inspection";
 
-    // A cable on its way through a hole: which circuit and how thick, in inches.
-    private sealed record Passing(int Circuit, double Inches);
+    /// <summary>A cable on its way through a hole.</summary>
+    /// <param name="Circuit">Which circuit.</param>
+    /// <param name="Hop">Which of its cables.</param>
+    /// <param name="Inches">How thick.</param>
+    /// <param name="Carrying">Its current-carrying wires: a neutral that two circuits share carries only what is unbalanced.</param>
+    internal sealed record Passing(int Circuit, Hop Hop, double Inches, int Carrying);
+
+    /// <summary>What comes together at each place that is bored, by its member and the place in it.</summary>
+    internal static Dictionary<(string Where, string At), List<Passing>> Through(JobAnalysis a, SortedSet<string> unknown)
+    {
+        var holes = new Dictionary<(string Where, string At), List<Passing>>();
+        foreach (var c in a.Circuits)
+        {
+            foreach (var hop in c.Run.Cables)
+            {
+                var cable = c.CableOf(hop);
+                Pass(a, a.RouteOf(hop), new Passing(c.Number, hop, Thickness(cable), cable.EndsWith("-2-2", StringComparison.Ordinal) ? 4 : 2), holes, unknown);
+            }
+        }
+
+        return holes;
+    }
+
+    /// <summary>The holes of one place: so many cables in each as the job allows, and holes of their own for those that would lose ampacity among others.</summary>
+    internal static List<Passing[]> Bored(JobAnalysis a, List<Passing> cables)
+    {
+        var alone = cables.Where(c => a.Apart.Contains(c.Circuit)).Select(c => new[] { c });
+        return [.. alone, .. cables.Where(c => !a.Apart.Contains(c.Circuit)).Chunk(a.Job.Preferences.CablesPerHole)];
+    }
 
     // About what the jacket of the common sizes measures across its wide side.
     internal static double Thickness(string cable)
@@ -160,14 +185,12 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         }
     }
 
-    private static DrillLine Line(JobAnalysis a, string where, List<List<Passing>> places, int perHole)
+    // Cables fill at most some three fifths of a round hole that they can still be pulled through.
+    private static DrillLine Line(JobAnalysis a, string where, List<List<Passing[]>> places)
     {
-        var count = places.Sum(p => (p.Count + perHole - 1) / perHole);
-        var fullest = places.Max(p => Math.Min(p.Count, perHole));
-
-        // Cables fill at most some three fifths of a round hole that they can still be pulled through.
-        var bit = places.Max(p => BitFor([.. p.OrderByDescending(x => x.Inches).Take(perHole).Select(x => x.Inches)]));
-        return new(where, count, places.Sum(p => p.Count), fullest, bit, Note(a, where, bit / 16.0));
+        var holes = places.SelectMany(p => p).ToList();
+        var bit = holes.Max(h => BitFor([.. h.Select(x => x.Inches)]));
+        return new(where, holes.Count, holes.Sum(h => h.Length), holes.Max(h => h.Length), bit, Note(a, where, bit / 16.0));
     }
 
     // The bits on the truck, in sixteenths.

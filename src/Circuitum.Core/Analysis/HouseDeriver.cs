@@ -18,9 +18,16 @@ public static class HouseDeriver
         var edition = CodeLibrary.EditionOf(job);
         var boxes = job.Decisions.Boxes.ToImmutableDictionary(b => b.Id);
         var labels = LabelWriter.Write(house);
-        var runs = new Runs(house);
-        var deriver = new CircuitDeriver(house, edition, runs, boxes);
-        var circuits = Circuits(job, deriver, labels);
+        var analysis = Build(job, house, edition, boxes, labels, new Runs(house), []);
+
+        // Only where cables may lie so close that one would lose ampacity are the holes looked at.
+        var deriver = new CircuitDeriver(house, edition, new Runs(house), boxes);
+        return HoleSearch.Possible(analysis, deriver) ? HoleRemedies.Find(analysis, deriver, (runs, shared) => Build(job, house, edition, boxes, labels, runs, shared)) : analysis;
+    }
+
+    private static JobAnalysis Build(Job job, HouseShape house, CodeEdition edition, ImmutableDictionary<string, Box> boxes, IReadOnlyDictionary<int, string> labels, Runs runs, ImmutableArray<SharedHole> shared)
+    {
+        var circuits = Circuits(job, edition, new CircuitDeriver(house, edition, runs, boxes), labels, shared);
         var area = house.OutsideAreaSqFt(r => edition.Traits(r.Kind).FloorArea);
         var service = Case(job, edition, area);
         var byBox = circuits.SelectMany(c => c.Boxes.Select(b => (b.Id, c))).ToImmutableDictionary(x => x.Id, x => x.c);
@@ -33,6 +40,9 @@ public static class HouseDeriver
             Circuits = circuits,
             ByBox = byBox,
             Routes = new(() => circuits.SelectMany(c => c.Run.Cables).DistinctBy(h => (h.From, h.To)).ToImmutableDictionary(h => (h.From, h.To), runs.Route)),
+            SharedHoles = shared,
+            Apart = [.. shared.Where(s => s.Remedy == HoleRemedy.OwnHole).Select(s => s.Circuit)],
+            Outside = OutsideRuns.Of(job, edition, runs, circuits),
             Specs = BoxSpecs.Of(house, edition, byBox),
             Schedule = Schedule(job, circuits),
             AreaSqFt = area,
@@ -49,14 +59,16 @@ public static class HouseDeriver
     }
 
     // The second of a pair goes on from where the first one's home run ends, so it comes after it.
-    private static ImmutableArray<CircuitAnalysis> Circuits(Job job, CircuitDeriver deriver, IReadOnlyDictionary<int, string> labels)
+    private static ImmutableArray<CircuitAnalysis> Circuits(Job job, CodeEdition edition, CircuitDeriver deriver, IReadOnlyDictionary<int, string> labels, ImmutableArray<SharedHole> shared)
     {
         var decisions = job.Decisions.WithoutLostPairs();
         var done = new SortedDictionary<int, CircuitAnalysis>();
         foreach (var circuit in job.Decisions.Circuits.OrderBy(c => decisions.PairOf(c.Number)?.Second == c.Number).ThenBy(c => c.Number))
         {
             var pair = decisions.PairOf(circuit.Number);
-            done[circuit.Number] = deriver.Derive(circuit, labels[circuit.Number], pair, pair?.Second == circuit.Number ? done[pair.First] : null);
+            var hole = shared.FirstOrDefault(s => s.Circuit == circuit.Number);
+            var c = deriver.Derive(circuit, labels[circuit.Number], pair, pair?.Second == circuit.Number ? done[pair.First] : null, hole?.Remedy == HoleRemedy.LargerWire ? hole.CurrentCarrying : null);
+            done[circuit.Number] = hole is null ? c : c with { WireDerivation = c.WireDerivation with { Steps = c.WireDerivation.Steps.Add(hole.Derivation(edition)) } };
         }
 
         return [.. done.Values];

@@ -59,7 +59,7 @@ public sealed record JobAnalysis
     public int SpacesUsed => Schedule.Count(r => r.Circuit is not null);
 
     /// <summary>Cable to buy in feet, with waste.</summary>
-    public double CableFeet => Circuits.Sum(c => c.Run.Cut.InFeet) * (100 + Job.Preferences.WastePercent) / 100;
+    public double CableFeet => CableByType.Sum(c => c.Cut.InFeet) * (100 + Job.Preferences.WastePercent) / 100;
 
     /// <summary>Connected load on leg A of the one-pole breakers and half of the two-pole ones.</summary>
     public VoltAmperes LegA => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegA);
@@ -67,15 +67,41 @@ public sealed record JobAnalysis
     /// <summary>Connected load on leg B.</summary>
     public VoltAmperes LegB => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegB);
 
-    /// <summary>What each sort of cable comes to, to cut, smallest name first; waste not counted.</summary>
+    /// <summary>What each sort of cable comes to, to cut, smallest name first; waste and what is in conduit outside not counted.</summary>
     public ImmutableArray<(string Cable, Length Cut)> CableByType =>
-        [.. Circuits.SelectMany(c => c.Run.Cables.Select(h => (Cable: c.CableOf(h), h.Cut))).GroupBy(x => x.Cable).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => (g.Key, g.Aggregate(Length.Zero, (sum, x) => sum + x.Cut)))];
+        [.. Circuits.SelectMany(c => c.Run.Cables.Select(h => InHouse(c, h))).Where(x => x.Cut > Length.Zero).GroupBy(x => x.Cable).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => (g.Key, g.Aggregate(Length.Zero, (sum, x) => sum + x.Cut)))];
+
+    private (string Cable, Length Cut) InHouse(CircuitAnalysis c, Hop hop)
+    {
+        if (Outside.Length == 0 || OutsideOf(hop) is not { } outside) return (c.CableOf(hop), hop.Cut);
+        if (outside.Fill is null) return (outside.Method == OutsideMethod.DirectBurial ? $"{c.CableOf(hop)} for the ground" : c.CableOf(hop), hop.Cut);
+
+        // Where the cable ends and the wires begin is a box on the wall; nothing of the cable is left when all of the way is outside.
+        return (c.CableOf(hop), outside.Length >= hop.Way - Length.Feet(1) ? Length.Zero : Length.Max(Length.Zero, hop.Cut - outside.Length));
+    }
 
     /// <summary>The way of every cable, by the box that it feeds and the one that it comes from; worked out when first asked for.</summary>
     public required Lazy<ImmutableDictionary<(string? From, string To), CableRoute>> Routes { get; init; }
 
     /// <summary>The way of a cable of its circuits.</summary>
     public CableRoute RouteOf(Hop hop) => Routes.Value[(hop.From, hop.To)];
+
+    /// <summary>Circuits that would lose ampacity in a hole with others, and what is done about it.</summary>
+    public ImmutableArray<SharedHole> SharedHoles { get; init; } = [];
+
+    /// <summary>Circuits whose cables have holes of their own, because among others they would need larger wire.</summary>
+    public ImmutableHashSet<int> Apart { get; init; } = [];
+
+    /// <summary>What of the cables lies outside the house.</summary>
+    public ImmutableArray<OutsideStretch> Outside { get; init; } = [];
+
+    /// <summary>What of a cable lies outside the house, or none.</summary>
+    public OutsideStretch? OutsideOf(Hop hop) => Outside.FirstOrDefault(o => o.Hop.From == hop.From && o.Hop.To == hop.To);
+
+    /// <summary>Conduit and single wires for what is outside, in feet to buy with waste.</summary>
+    public ImmutableArray<(string What, double Feet)> OutsideMaterial =>
+        [.. Outside.Where(o => o.Fill?.Size is not null).SelectMany(o => o.Wires.Select(w => (What: $"{w.Size} AWG wet-rated wire", Feet: w.Count * (o.Length + (Job.Preferences.BoxMakeUp * 2)).InFeet)).Prepend((What: $"{o.Fill!.Size!.Size} in conduit, {o.Fill.Kind.Name}", Feet: o.Length.InFeet)))
+            .GroupBy(x => x.What).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => (g.Key, g.Sum(x => x.Feet) * (100 + Job.Preferences.WastePercent) / 100))];
 
     /// <summary>The circuit that a box is on, or none.</summary>
     public CircuitAnalysis? CircuitOf(string boxId) => ByBox.GetValueOrDefault(boxId);
@@ -120,6 +146,7 @@ public sealed record JobAnalysis
             return new("Planned load", $"{load.Load}") { Formula = load.Continuous ? "continuous: counts at 125 percent for wire and breaker" : "", Because = load.Source };
         }
 
+        if (part is ["outside", ..] && Outside.FirstOrDefault(o => o.Hop.To == key[8..]) is { } stretch) return stretch.Derivation(Edition);
         if (key == "plan") return PlanExplain.OfPlan(House);
         if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".circuit", StringComparison.Ordinal)) return PlanExplain.OfBox(House, key[4..^8]);
         if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".fill", StringComparison.Ordinal) && Specs.GetValueOrDefault(key[4..^5])?.FillDerivation is { } fill) return fill;
@@ -150,9 +177,9 @@ public sealed record JobAnalysis
             "service" => Service.Derivation,
             "cable" => new("Cable to buy", $"{CableFeet:0} ft")
             {
-                Formula = $"{Circuits.Sum(x => x.Run.Cut.InFeet):0} ft + {Job.Preferences.WastePercent} percent",
-                Because = "Estimated runs with make-up at each box and in the panel, and waste.",
-                Steps = [.. CableByType.Select(g => Derivation.Fact(g.Cable, $"{g.Cut.InFeet:0} ft"))],
+                Formula = $"{CableByType.Sum(x => x.Cut.InFeet):0} ft + {Job.Preferences.WastePercent} percent",
+                Because = $"Estimated runs with make-up at each box and in the panel, and waste.{(Outside.Any(o => o.Fill is not null) ? " What is in conduit outside is wire, not cable." : "")}",
+                Steps = [.. CableByType.Select(g => Derivation.Fact(g.Cable, $"{g.Cut.InFeet:0} ft")), .. OutsideMaterial.Select(m => Derivation.Fact(m.What, $"{m.Feet:0} ft to buy", "Outside the house."))],
             },
             "spaces" => new("Spaces used", $"{SpacesUsed} of {Panel?.Spaces ?? 0}")
             {

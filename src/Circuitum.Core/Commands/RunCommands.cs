@@ -60,6 +60,22 @@ public sealed record CloseWall(string Room, int Wall, bool Closed) : JobCommand(
     }
 }
 
+/// <summary>Says how a cable that leaves the house is run on its way to a box.</summary>
+/// <param name="To">The box.</param>
+/// <param name="Change">What is said, from what is said so far.</param>
+public sealed record SetOutsideRun(string To, Func<OutsideRun, OutsideRun> Change) : JobCommand("say how a run outside is made")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        if (HouseDeriver.Derive(job).Outside.All(o => o.Hop.To != To)) return CommandResult.Refuse("No cable to that box leaves the house.");
+        var said = Change(Routing.Burial.Said(job, To) ?? new OutsideRun { To = To });
+        var rest = job.Decisions.Outside.RemoveAll(o => o.To == To);
+        var nothing = said is { Method: null, Depth: null, Driveway: false, Bends: null, Extra: null };
+        return CommandResult.Checked(job with { Decisions = job.Decisions with { Outside = nothing ? rest : rest.Add(said) } });
+    }
+}
+
 /// <summary>Locks all cables of a circuit as they are planned now, because they are in the frame, or frees them.</summary>
 /// <param name="Circuit">The circuit.</param>
 /// <param name="Locked">Lock.</param>

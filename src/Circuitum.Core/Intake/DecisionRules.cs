@@ -18,6 +18,24 @@ internal static class DecisionRules
         CheckPairs(job, problems);
         CheckPulled(job, boxes, problems);
         CheckWays(job, problems);
+        CheckOutside(job, problems);
+    }
+
+    private static void CheckOutside(Job job, List<Problem> problems)
+    {
+        const int Most = 200, MostBends = 24;
+        if (job.Decisions.Outside.Length > Most) problems.Add(new("decisions.outside", $"{Most} runs outside at most."));
+        var seen = new HashSet<string>();
+        for (var i = 0; i < Math.Min(Most, job.Decisions.Outside.Length); i++)
+        {
+            var (run, field) = (job.Decisions.Outside[i], $"decisions.outside[{i}]");
+            JobRules.Text($"{field}.to", run.To, JobRules.LongestName, problems);
+            if (!seen.Add(run.To)) problems.Add(new(field, $"The run to '{JobRules.Short(run.To)}' is there twice."));
+            if (run.Depth is { } depth) JobRules.Range($"{field}.depth", depth, Length.Zero, Length.Feet(10), problems);
+            if (run.Bends is not { } bends) continue;
+            if (bends.Length > MostBends) problems.Add(new($"{field}.bends", $"{MostBends} bends at most."));
+            if (bends.Any(b => b is < 0 or > 180)) problems.Add(new($"{field}.bends", "A bend has 1 to 180 degrees; 0 is a pull point."));
+        }
     }
 
     private static void CheckPulled(Job job, Dictionary<string, Box> boxes, List<Problem> problems)

@@ -36,6 +36,9 @@ public sealed record Decisions
     /// <summary>Cables that a person leads their own way.</summary>
     public ImmutableArray<RunWay> Ways { get; init; } = [];
 
+    /// <summary>What a person says of cables that leave the house.</summary>
+    public ImmutableArray<OutsideRun> Outside { get; init; } = [];
+
     /// <summary>Which breaker sits in which space.</summary>
     public ImmutableArray<SpaceDecision> Spaces { get; init; } = [];
 

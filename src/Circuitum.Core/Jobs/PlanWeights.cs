@@ -33,6 +33,9 @@ public sealed record PlanWeights
     /// <summary>Each heavy user beside another on a circuit, and one that shares its circuit with a second room.</summary>
     public int Heavy { get; init; } = 3000;
 
+    /// <summary>One more hole, for a cable that would lose ampacity among others.</summary>
+    public int Hole { get; init; } = 150;
+
     /// <summary>The most that any weight may be.</summary>
     public const int Most = 1_000_000;
 

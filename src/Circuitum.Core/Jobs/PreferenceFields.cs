@@ -56,6 +56,7 @@ public static class PreferenceFields
         Distance("boxMakeUp", "Cable", "Left at each box entry", "Made up and folded into the box.", false, 6, 72, p => p.BoxMakeUp, (p, v) => p with { BoxMakeUp = v }),
         Distance("panelMakeUp", "Cable", "Left at the panel", "Made up in the panel.", false, 0, 360, p => p.PanelMakeUp, (p, v) => p with { PanelMakeUp = v }),
         Whole("wastePercent", "Cable", "Waste, percent", "Added to the cable to buy.", false, 0, 100, p => p.WastePercent, (p, v) => p with { WastePercent = v }),
+        Choice("outsideMethod", "Cable", "Outside the house", "Indoor cable is for dry places (334.12).", false, p => (OutsideWays)p.OutsideMethod, (p, v) => p with { OutsideMethod = (OutsideMethod)v }, "wires in PVC conduit", "wires in rigid metal conduit", "cable made for the ground"),
         Whole("cablesPerHole", "Cable", "Cables in one hole, most", "More than two through a sealed hole take from the ampacity (334.80).", false, 1, 6, p => p.CablesPerHole, (p, v) => p with { CablesPerHole = v }),
         Distance("stapleFromBox", "Cable", "First staple from a box", "8 in without clamps, 12 in with them, at most (314.17, 334.30).", false, 4, 12, p => p.StapleFromBox, (p, v) => p with { StapleFromBox = v }),
         Distance("stapleEvery", "Cable", "Staples apart", "4-1/2 ft at most (334.30).", false, 12, 54, p => p.StapleEvery, (p, v) => p with { StapleEvery = v }),
@@ -85,6 +86,7 @@ public static class PreferenceFields
         .. Weight("dark", "A dark storey or room, cents", w => w.Dark, (w, v) => w with { Dark = v }),
         .. Weight("margin", "Each outlet past four fifths, cents", w => w.Margin, (w, v) => w with { Margin = v }),
         .. Weight("heavy", "Each heavy user beside another, cents", w => w.Heavy, (w, v) => w with { Heavy = v }),
+        .. Weight("hole", "One more hole for a cable, cents", w => w.Hole, (w, v) => w with { Hole = v }),
         .. Weight("moved", "Each outlet moved, cents", w => w.Moved, (w, v) => w with { Moved = v }),
     ];
 
@@ -104,6 +106,14 @@ public static class PreferenceFields
     {
         No,
         Yes,
+    }
+
+    // What of the methods anybody may want.
+    private enum OutsideWays
+    {
+        PvcConduit,
+        RigidConduit,
+        DirectBurial,
     }
 
     private enum Terminals

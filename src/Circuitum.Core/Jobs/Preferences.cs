@@ -55,6 +55,9 @@ public sealed record Preferences
     /// <summary>Two-wire cables that lie together over more than 24 in, or through one sealed hole; two and more take from the ampacity by their count.</summary>
     public int CablesTogether { get; init; } = 1;
 
+    /// <summary>How circuits are run outside the house; never as indoor cable.</summary>
+    public OutsideMethod OutsideMethod { get; init; }
+
     /// <summary>Most cables in one drilled hole.</summary>
     public int CablesPerHole { get; init; } = 3;
 

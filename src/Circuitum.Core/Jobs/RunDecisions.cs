@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Circuitum.Core.Measure;
@@ -65,6 +66,44 @@ public sealed record RunWay
 
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+}
+
+/// <summary>What a person says of a cable that leaves the house on its way to a box.</summary>
+public sealed record OutsideRun
+{
+    /// <summary>The box in which it ends.</summary>
+    public string To { get; init; } = "";
+
+    /// <summary>How it is run; none takes the job's preference.</summary>
+    public OutsideMethod? Method { get; init; }
+
+    /// <summary>How deep it lies; none takes the least that the code asks of the method.</summary>
+    public Length? Depth { get; init; }
+
+    /// <summary>It passes under a driveway.</summary>
+    public bool Driveway { get; init; }
+
+    /// <summary>The conduit's bends in degrees in their order, 0 for a pull point; none takes what the planned way has.</summary>
+    public ImmutableArray<int>? Bends { get; init; }
+
+    /// <summary>Fields not known to this version.</summary>
+    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+}
+
+/// <summary>How a circuit is run outside the house.</summary>
+public enum OutsideMethod
+{
+    /// <summary>Single wet-rated wires in PVC conduit.</summary>
+    PvcConduit,
+
+    /// <summary>Single wet-rated wires in rigid metal conduit.</summary>
+    RigidConduit,
+
+    /// <summary>Cable that is made to lie in the ground.</summary>
+    DirectBurial,
+
+    /// <summary>The indoor cable itself: somebody did it, and it is a breach (334.12).</summary>
+    IndoorCable,
 }
 
 /// <summary>A piece of a circuit's cable that a person has locked, because it is in the frame.</summary>

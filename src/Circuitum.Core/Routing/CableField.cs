@@ -18,6 +18,7 @@ internal sealed class CableField
     private readonly int columns;
     private readonly int rows;
     private readonly bool[] free;
+    private readonly Lazy<(int Count, int[] Part)> parts;
 
     // Blocked cells counted up along each row and down each column.
     private readonly int[] along;
@@ -39,6 +40,7 @@ internal sealed class CableField
         }
 
         Corners = [.. FindCorners()];
+        parts = new(Parts);
     }
 
     /// <summary>Its height over the first floor.</summary>
@@ -130,10 +132,18 @@ internal sealed class CableField
 
     internal bool IsFree((int I, int J) cell) => cell.I >= 0 && cell.J >= 0 && cell.I < columns && cell.J < rows && free[(cell.J * columns) + cell.I];
 
-    /// <summary>The free cell nearest to a place, or none within some feet: how a box outside is reached.</summary>
+    /// <summary>The free cell nearest to a place, or none within some feet.</summary>
     internal (int I, int J)? NearestFree(double x, double y, double withinInches)
     {
+        foreach (var cell in NearestOfEach(x, y, withinInches)) return cell;
+        return null;
+    }
+
+    /// <summary>The free cells nearest to a place, one of each part of the field that hangs together, nearest first: how a box outside is reached from the house and from a shed.</summary>
+    internal IEnumerable<(int I, int J)> NearestOfEach(double x, double y, double withinInches)
+    {
         var at = CellOf(x, y);
+        var (found, all) = (new HashSet<int>(), parts.Value.Count);
         for (var r = 0; r <= withinInches / Cell; r++)
         {
             // The rim of a diamond: all cells at the same distance along the axes.
@@ -141,12 +151,38 @@ internal sealed class CableField
             {
                 foreach (var (di, dj) in new[] { (k, r - k), (-k, r - k), (k, k - r), (-k, k - r) })
                 {
-                    if (IsFree((at.I + di, at.J + dj))) return (at.I + di, at.J + dj);
+                    var cell = (I: at.I + di, J: at.J + dj);
+                    if (!IsFree(cell) || !found.Add(parts.Value.Part[(cell.J * columns) + cell.I])) continue;
+                    yield return cell;
+                    if (found.Count == all) yield break;
+                }
+            }
+        }
+    }
+
+    // Which part each free cell belongs to: what hangs together has one number.
+    private (int Count, int[] Part) Parts()
+    {
+        var (count, part) = (0, new int[free.Length]);
+        var queue = new Queue<int>();
+        for (var start = 0; start < free.Length; start++)
+        {
+            if (!free[start] || part[start] > 0) continue;
+            part[start] = ++count;
+            queue.Enqueue(start);
+            while (queue.TryDequeue(out var at))
+            {
+                // The rim of the field is never free, so no step leaves it or comes in on the other side.
+                foreach (var next in (ReadOnlySpan<int>)[at + 1, at - 1, at + columns, at - columns])
+                {
+                    if (next < 0 || next >= free.Length || !free[next] || part[next] > 0) continue;
+                    part[next] = count;
+                    queue.Enqueue(next);
                 }
             }
         }
 
-        return null;
+        return (count, part);
     }
 
     /// <summary>Where the one turn of a way between two cells lies: 0 first along, then down; 1 first down, then along; -1 when neither is free.</summary>

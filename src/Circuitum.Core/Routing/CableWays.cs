@@ -12,6 +12,9 @@ internal sealed class CableWays
     // What lies farther from the house than this has its own way, underground.
     private const double NearHouse = 60 * 12;
 
+    // A hand's breadth to the wall that the box stands on is no way outside.
+    private const double OutsideFrom = 12;
+
     // The usual head of doors and windows.
     private static readonly Length HeadHeight = Length.Inches(80);
 
@@ -53,6 +56,9 @@ internal sealed class CableWays
     /// <param name="Outside">How much of that is outside the house.</param>
     private sealed record Entry(int Field, (int I, int J) Cell, Point At, double Inches, double Outside)
     {
+        /// <summary>How high what is outside lies, when it goes into the ground on the way.</summary>
+        internal Length? Buried { get; init; }
+
         internal List<(int Node, double Inches)> Visible { get; } = [];
     }
 
@@ -63,7 +69,8 @@ internal sealed class CableWays
     /// <param name="along">Along that wall.</param>
     /// <param name="at">Its place.</param>
     /// <param name="height">Over the floor.</param>
-    internal void Add(string name, RoomShape room, int? wall, Length along, Point at, Length height)
+    /// <param name="buried">How deep under the floor a cable to it lies outside, or none when it does not go into the ground.</param>
+    internal void Add(string name, RoomShape room, int? wall, Length along, Point at, Length height, Length? buried = null)
     {
         var storey = room.Room.Storey;
         var z = house.Job.StoreyById(storey)!.Floor + height;
@@ -74,18 +81,26 @@ internal sealed class CableWays
             var (beside, aside) = wall is { } w ? Clear(room, w, along, height, up) : (at, Length.Zero);
             var f = frame.Fields[field];
             var cell = f.CellOf(beside.X.InInches, beside.Y.InInches);
-            var outside = 0.0;
-            if (!f.IsFree(cell))
+            if (f.IsFree(cell)) Enter(cell, beside, 0);
+            else
             {
-                if (f.NearestFree(beside.X.InInches, beside.Y.InInches, NearHouse) is not { } nearest) continue;
-                var middle = f.Middle(nearest);
-                var there = new Point(Length.Inches(middle.X), Length.Inches(middle.Y));
-                outside = beside.RectilinearTo(there).InInches;
-                (cell, beside) = (nearest, there);
+                foreach (var near in f.NearestOfEach(beside.X.InInches, beside.Y.InInches, NearHouse))
+                {
+                    var middle = f.Middle(near);
+                    var there = new Point(Length.Inches(middle.X), Length.Inches(middle.Y));
+                    Enter(near, there, beside.RectilinearTo(there).InInches);
+                }
             }
 
-            end.Entries.Add(Visible(new Entry(field, cell, beside, aside.InInches + outside + (f.Z - z).Abs().InInches, outside)));
             end.Least = Math.Min(end.Least, (f.Z - z).Abs().InInches);
+
+            void Enter((int I, int J) into, Point place, double outside)
+            {
+                // Down into the ground, across, and up again, from a place that is farther off than a hand's breadth.
+                var ground = buried is { } depth && outside > OutsideFrom ? z - height - depth : (Length?)null;
+                var upright = ground is { } g ? (z - g).Abs() + (f.Z - g).Abs() : (f.Z - z).Abs();
+                end.Entries.Add(Visible(new Entry(field, into, place, aside.InInches + outside + upright.InInches, outside) { Buried = ground }));
+            }
         }
 
         ends[name] = end;
@@ -183,6 +198,9 @@ internal sealed class CableWays
         // Nothing is shorter than straight across with the shortest way into a field at both ends.
         return direct <= a.At.RectilinearTo(b.At).InInches + a.Least + b.Least + 0.01 ? direct : Math.Min(direct, Around(a, b));
     }
+
+    /// <summary>Whether a cable between two ends leaves the house: one of them stands away from it, or no field leads there.</summary>
+    internal bool Outside(string from, string to) => ends[from].Entries.Concat(ends[to].Entries).Any(e => e.Outside > OutsideFrom) || double.IsPositiveInfinity(Inches(from, to));
 
     // Who runs under the floor does so wherever both ends can.
     private bool UnderOnly(End a, End b) => runBy == RunBy.Underfloor && frame.UnderFloor >= 0 && a.Entries.Any(e => e.Field == frame.UnderFloor) && b.Entries.Any(e => e.Field == frame.UnderFloor);
@@ -285,9 +303,10 @@ internal sealed class CableWays
     private void Enter(End end, Entry entry, ImmutableArray<WayPiece>.Builder pieces, bool leave)
     {
         var z = frame.Fields[entry.Field].Z;
-        // A hand's breadth to the wall that the box stands on is no way outside.
-        var kind = entry.Outside > 12 ? WayKind.Outside : WayKind.Studs;
-        WayPiece[] way = [new(kind, end.At, entry.At, end.Z, end.Z), new(WayKind.Wall, entry.At, entry.At, end.Z, z)];
+        var kind = entry.Outside > OutsideFrom ? WayKind.Outside : WayKind.Studs;
+        WayPiece[] way = entry.Buried is { } ground
+            ? [new(WayKind.Wall, end.At, end.At, end.Z, ground), new(kind, end.At, entry.At, ground, ground), new(WayKind.Wall, entry.At, entry.At, ground, z)]
+            : [new(kind, end.At, entry.At, end.Z, end.Z), new(WayKind.Wall, entry.At, entry.At, end.Z, z)];
         if (leave) pieces.AddRange(way.Reverse().Select(p => new WayPiece(p.Kind, p.To, p.From, p.ToZ, p.FromZ)).Where(p => p.Length > Length.Zero));
         else pieces.AddRange(way.Where(p => p.Length > Length.Zero));
     }

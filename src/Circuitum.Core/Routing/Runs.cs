@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
@@ -16,14 +17,12 @@ public sealed class Runs
     // No box has this name: ids hold no such character.
     private const string Panel = "\u0001panel";
 
-    // Cable between buildings, and to what no field reaches, lies this deep.
-    private static readonly Length Buried = Length.Inches(24);
-
     private readonly HouseShape house;
     private readonly Job job;
     private readonly Dictionary<string, (Point At, Length Z, Box Box)> places;
     private readonly (Point At, Length Z)? panel;
     private readonly CableWays ways;
+    private readonly CodeEdition edition;
     private readonly ImmutableArray<SwitchGroup> switched;
     private readonly Dictionary<string, Length> fromPanel = [];
     private readonly Dictionary<(string? From, string To), RunWay> led = [];
@@ -31,15 +30,26 @@ public sealed class Runs
     // An analysis is read by several requests at once, and what is found out on the way is kept.
     private readonly Lock gate = new();
 
+    private readonly ImmutableHashSet<(string? From, string To)> notThroughStuds;
+
     /// <summary>Prepares the ends of all cables in a house.</summary>
     public Runs(HouseShape house)
+        : this(house, [])
     {
-        this.house = house;
+    }
+
+    /// <summary>Prepares the ends of all cables in a house.</summary>
+    /// <param name="house">The house.</param>
+    /// <param name="notThroughStuds">Cables that keep to the fields, because too many others lie in the studs.</param>
+    internal Runs(HouseShape house, ImmutableHashSet<(string? From, string To)> notThroughStuds)
+    {
+        (this.house, this.notThroughStuds) = (house, notThroughStuds);
         job = house.Job;
         ways = new(house);
         switched = SwitchGroup.Of(job);
         places = job.Decisions.Boxes.ToDictionary(b => b.Id, b => (Places.Of(house, b), Floor(b.Room) + b.Height, b));
-        foreach (var box in job.Decisions.Boxes) ways.Add(box.Id, house[box.Room], box.Outside ? null : box.Wall, box.Along, places[box.Id].At, box.Height);
+        edition = CodeLibrary.EditionOf(job);
+        foreach (var box in job.Decisions.Boxes) ways.Add(box.Id, house[box.Room], box.Outside ? null : box.Wall, box.Along, places[box.Id].At, box.Height, house[box.Room].Room.Kind == RoomKind.Outdoors ? Burial.DepthOf(job, edition, box.Id) : null);
         foreach (var way in job.Decisions.Ways.Where(w => places.ContainsKey(w.To) && (w.From is null || places.ContainsKey(w.From))))
         {
             if (ways.AddOver(Over(way.From, way.To), way.Storey, way.Over)) led[(way.From, way.To)] = way;
@@ -79,11 +89,19 @@ public sealed class Runs
         {
             var (a, b) = (places[from], places[hop.To]);
             if (Studs(a.Box, b.Box) is { } along && along.Way <= ByField(from, hop.To, a.At, a.Z, b.At, b.Z)) return AlongWalls(a, b, along.Holes);
-            return ways.Route(from, hop.To) ?? Underground(a.At, a.Z, b.At, b.Z);
+            return ways.Route(from, hop.To) ?? Underground(hop.To, a.At, a.Z, b.At, b.Z);
         }
 
         var end = places[hop.To];
-        return panel is not { } p ? new([]) : ways.Route(Panel, hop.To) ?? Underground(p.At, p.Z, end.At, end.Z);
+        return panel is not { } p ? new([]) : ways.Route(Panel, hop.To) ?? Underground(hop.To, p.At, p.Z, end.At, end.Z);
+    }
+
+    /// <summary>Whether a piece of cable leaves the house on its way.</summary>
+    public bool Outside(Hop hop)
+    {
+        if (hop.From is null && hop.Via is null && panel is null) return false;
+        using var _ = gate.EnterScope();
+        return ways.Outside(hop.Via ?? hop.From ?? Panel, hop.To);
     }
 
     // No box has such a name either.
@@ -106,11 +124,11 @@ public sealed class Runs
     private static CableRoute Join(CableRoute one, CableRoute other) => new([.. one.Pieces, .. other.Pieces]);
 
     private Length ByField(string from, string to, Point a, Length za, Point b, Length zb) =>
-        ways.Inches(from, to) is var inches && double.IsFinite(inches) ? Length.Inches(inches) : Underground(a, za, b, zb).Length;
+        ways.Inches(from, to) is var inches && double.IsFinite(inches) ? Length.Inches(inches) : Underground(to, a, za, b, zb).Length;
 
-    private CableRoute Underground(Point a, Length za, Point b, Length zb)
+    private CableRoute Underground(string to, Point a, Length za, Point b, Length zb)
     {
-        var depth = job.Storeys.Select(s => s.Floor).DefaultIfEmpty(Length.Zero).Min() - Buried;
+        var depth = job.Storeys.Select(s => s.Floor).DefaultIfEmpty(Length.Zero).Min() - Burial.DepthOf(job, edition, to);
         return new([new(WayKind.Wall, a, a, za, depth), new(WayKind.Outside, a, b, depth, depth), new(WayKind.Wall, b, b, depth, zb)]);
     }
 
@@ -176,6 +194,7 @@ public sealed class Runs
     private (Length Way, Length Holes)? Studs(Box a, Box b)
     {
         if (a.Wall is null || b.Wall is null || a.Outside || b.Outside) return null;
+        if (notThroughStuds.Count > 0 && (notThroughStuds.Contains((a.Id, b.Id)) || notThroughStuds.Contains((b.Id, a.Id)))) return null;
         var shape = house[a.Room];
         if (a.Room == b.Room)
         {

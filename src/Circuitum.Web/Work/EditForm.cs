@@ -56,6 +56,7 @@ public sealed partial class EditForm(IFormCollection form)
         "lead-over-room" => new LeadOverRoom(Optional("from"), Text("to"), Text("room")),
         "close-wall" => new CloseWall(Text("room"), Number("wall", "Wall") ?? 0, Text("closed") != "no"),
         "lock-run" => new LockRun(Number("circuit", "Circuit") ?? 0, Text("locked") != "no"),
+        "outside-run" => OutsideRun(),
         "pulled" => new MarkPulled(Number("circuit", "Circuit") ?? 0, Text("pulled") != "no", OptionalLength("measured", "Length")),
         "take-part" => new TakePart(Text("aim"), Number("circuit", "Circuit") ?? 0),
         "remove-circuit" => new RemoveCircuit(Number("circuit", "Circuit") ?? 0),

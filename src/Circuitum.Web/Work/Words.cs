@@ -27,6 +27,15 @@ public static class Words
         _ => "masonry",
     };
 
+    /// <summary>How a circuit is run outside.</summary>
+    public static string Name(OutsideMethod method) => method switch
+    {
+        OutsideMethod.PvcConduit => "wires in PVC conduit",
+        OutsideMethod.RigidConduit => "wires in rigid metal conduit",
+        OutsideMethod.DirectBurial => "cable made for the ground",
+        _ => "indoor cable",
+    };
+
     /// <summary>A value in small words.</summary>
     public static string Of(Enum value) => JsonNamingPolicy.KebabCaseLower.ConvertName(value.ToString()).Replace('-', ' ');
 }
