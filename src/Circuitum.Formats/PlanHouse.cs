@@ -24,7 +24,6 @@ internal static class PlanHouse
         Each("walls", room => Walls(w, room, view));
         Each("openings", room => Openings(w, room, a, view));
         Each("name", room => Name(w, room, view.Stage == PlanStage.Rooms));
-        if (a.Panel is { } panel && rooms.Contains(a.House[panel.Room])) sheet.Part("panel", () => PanelMark(w, a.House[panel.Room], panel));
         sheet.Part("wishes", () =>
         {
             foreach (var wish in a.Job.Wishes.Where(x => rooms.Contains(a.House[x.Room]))) WishMark(w, wish, view);
@@ -142,6 +141,12 @@ internal static class PlanHouse
         if (sizes) Text(w, "room-size", 0, small ? 6 : 9, small ? 6 : 8, $"{LengthText.Show(room.MaxX - room.MinX)} x {LengthText.Show(room.MaxY - room.MinY)}");
         w.WriteEndElement();
         w.WriteEndElement();
+    }
+
+    // Over the cables, so that a hand that takes hold of it does not take one of the many that meet there.
+    internal static void Panel(PlanSheet sheet, JobAnalysis a, List<RoomShape> rooms)
+    {
+        if (a.Panel is { } panel && rooms.Contains(a.House[panel.Room])) sheet.Part("panel", () => PanelMark(sheet.Writer, a.House[panel.Room], panel));
     }
 
     private static void PanelMark(XmlWriter w, RoomShape room, Panel panel)

@@ -77,6 +77,7 @@ public static class PlanSvg
         if (view.Stage is PlanStage.Rooms or PlanStage.Dimensioned) sheet.Part("dimensions", () => PlanDimensions.Draw(w, a, view, rooms));
         if (view.Stage == PlanStage.Circuits) sheet.Part("runs", () => RunsOf(w, a, view));
         if (view.Stage == PlanStage.Runs) sheet.Part("runs", () => RunLines.Draw(w, a, view));
+        PlanHouse.Panel(sheet, a, rooms);
         if (view.Stage == PlanStage.Boxes) sheet.Part("reach", () => ReachMarks.Draw(w, a, view, rooms, a.Job.Decisions.Boxes));
         if (view.Stage == PlanStage.Boxes) sheet.Part("switching", () => SwitchLines.Draw(w, a, view));
         if (view.Stage is PlanStage.Boxes or PlanStage.Circuits or PlanStage.Runs) BoxMarks.Draw(sheet, a, view, view.Only.Length == 0 ? rooms : [a.House[view.Only]]);

@@ -40,7 +40,7 @@ public class DrillTests
         JobAnalysis Of(WallBuild build, int perHole) => House(j => j with
         {
             Walls = [new WallFact { Room = "a", Wall = 0, Build = build, Thickness = Length.Inches(4.5) }],
-            Preferences = new() { CablesPerHole = perHole },
+            Preferences = new() { CablesPerHole = perHole, Weights = new() { Hole = 1_000_000 } },
             Decisions = j.Decisions with { Circuits = [.. Enumerable.Range(0, 6).Select(n => new Circuit { Number = n + 1, Purpose = CircuitPurpose.Receptacles, Breaker = 30, Boxes = [new CircuitBox { Box = $"b{n}" }, new CircuitBox { Box = $"b{n + 6}" }] })] },
         }, [.. Enumerable.Range(0, 6).Select(n => (0, 2 + (n * 0.1))), .. Enumerable.Range(0, 6).Select(n => (0, 10 + (n * 0.1)))]);
         Studs(Of(WallBuild.Wood2x4, 2)).Note.ShouldBe("in the middle: no nail plate");

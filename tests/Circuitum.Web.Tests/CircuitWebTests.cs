@@ -183,6 +183,31 @@ public sealed class CircuitWebTests : WebHouse
     }
 
     [Fact]
+    public async Task Cables_are_led_locked_kept_out_of_walls_and_told_of_outside()
+    {
+        const string Runs = "/jobs/gull-cottage/runs";
+        var job = await Planned();
+        var first = Core.Analyzer.Analyze(job).Circuits.Where(c => c.Run.HomeRun > Core.Measure.Length.Feet(10)).MaxBy(c => c.Run.HomeRun)!;
+        var page = Parse(await Web.GetStringAsync($"{Runs}?pick=run:{first.Run.First}"));
+        page.QuerySelector(".ticket")!.TextContent.ShouldContain("The shortest way.");
+        page.QuerySelectorAll(".run-rows tbody tr").Length.ShouldBe(job.Decisions.Circuits.Length);
+        Alert(await Edit(Runs, "lead-over-room", ("from", ""), ("to", first.Run.First!), ("room", "attic"))).ShouldContain("not there any more");
+        Alert(await Edit(Runs, "lead-cable", ("from", ""), ("to", "nobody"), ("storey", "ground"), ("x", "1"), ("y", "1"))).ShouldContain("no such cable");
+        (await Web.GetAsync($"{Runs}?handler=lead&storey=ground&from=&to={first.Run.First}&x=1e9&y=0")).IsSuccessStatusCode.ShouldBeFalse();
+        Alert(await Edit(Runs, "lock-run", ("circuit", $"{first.Number}"))).ShouldBe("");
+        (await Stored()).Decisions.Circuits.Single(c => c.Number == first.Number).Run!.Value.Length.ShouldBe(first.Run.Cables.Count());
+        Alert(await Edit(Runs, "lead-over-room", ("from", ""), ("to", first.Run.First!), ("room", "kitchen"))).ShouldContain("is locked");
+        Alert(await Edit(Runs, "lock-run", ("circuit", "77"))).ShouldContain("no circuit 77");
+        Alert(await Edit(Runs, "close-wall", ("room", "kitchen"), ("wall", "9"))).ShouldContain("not there any more");
+        Alert(await Edit(Runs, "close-wall", ("room", "kitchen"), ("wall", "0"))).ShouldBe("");
+        Parse(await Web.GetStringAsync(Runs)).QuerySelector(".chips")!.TextContent.ShouldContain("Kitchen");
+        Alert(await Edit(Runs, "outside-run", ("to", first.Run.First!), ("bends", "90 200"))).ShouldContain("Bends: type degrees");
+        Alert(await Edit(Runs, "outside-run", ("to", first.Run.First!), ("bends", "90 / 45"))).ShouldContain("No cable to that box leaves the house");
+        Parse(await Web.GetStringAsync("/jobs/gull-cottage/pull")).QuerySelectorAll("details.branches tbody tr").Length.ShouldBe(Core.Analyzer.Analyze(await Stored()).Circuits.Sum(c => c.Run.Cables.Count() - 1));
+        Parse(await Web.GetStringAsync("/jobs/gull-cottage/walls")).QuerySelectorAll("svg .cable").Length.ShouldBeGreaterThan(10);
+    }
+
+    [Fact]
     public async Task Two_circuits_share_a_home_run_and_the_ticket_says_so()
     {
         var job = await Planned();

@@ -23,6 +23,15 @@ public sealed record PullLine(CircuitAnalysis Circuit, string Label, string To, 
 /// <param name="Lines">The runs, longest first.</param>
 public sealed record PullGroup(string Name, ImmutableArray<PullLine> Lines);
 
+/// <summary>One cable from box to box.</summary>
+/// <param name="From">The box it comes from.</param>
+/// <param name="To">The box in which it ends.</param>
+/// <param name="Cable">Its cable.</param>
+/// <param name="Use">What it is for.</param>
+/// <param name="Way">By which way, in words.</param>
+/// <param name="Cut">Length to cut.</param>
+public sealed record BranchLine(string From, string To, string Cable, CableUse Use, string Way, Length Cut);
+
 /// <summary>What one sort of cable comes to.</summary>
 /// <param name="Cable">The cable.</param>
 /// <param name="Planned">All home runs of it as planned.</param>
@@ -43,6 +52,10 @@ public static class PullList
             .OrderBy(g => a.Job.StoreyById(g.Key.Storey)!.Floor).ThenBy(g => g.Key.Field, StringComparer.Ordinal)
             .Select(g => new PullGroup($"{a.Job.StoreyById(g.Key.Storey)!.Name}, {g.Key.Field}", [.. g.OrderByDescending(l => l.Cut).ThenBy(l => l.Circuit.Number)]))];
     }
+
+    /// <summary>The cables from box to box of a circuit, in an order in which each comes from a box that has power.</summary>
+    public static ImmutableArray<BranchLine> Branches(JobAnalysis a, CircuitAnalysis c) =>
+        [.. c.Run.Cables.Where(h => h.From is not null).Select(h => new BranchLine(h.From!, h.To, c.CableOf(h), h.Use, a.RouteOf(h).InFeet, h.Cut))];
 
     /// <summary>What each sort of cable comes to, smallest name first.</summary>
     public static ImmutableArray<PullTotal> Totals(IEnumerable<PullGroup> groups) =>

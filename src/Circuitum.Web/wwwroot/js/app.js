@@ -95,3 +95,13 @@ document.addEventListener('htmx:responseError', e => {
 settle();
 // Keys work from here on.
 document.documentElement.dataset.ready = '';
+
+// On paper nothing is folded away; on the screen everything is as it was.
+let folded = [];
+addEventListener('beforeprint', () => {
+  folded = [...document.querySelectorAll('.paper details:not([open])')];
+  for (const d of folded) d.open = true;
+});
+addEventListener('afterprint', () => {
+  for (const d of folded) d.open = false;
+});
