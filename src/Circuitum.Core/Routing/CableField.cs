@@ -18,7 +18,7 @@ internal sealed class CableField
     private readonly int columns;
     private readonly int rows;
     private readonly bool[] free;
-    private readonly Lazy<(int Count, int[] Part)> parts;
+    private readonly Lazy<(int Count, List<(int From, int To, int Part)>[] Rows)> parts;
 
     // Blocked cells counted up along each row and down each column.
     private readonly int[] along;
@@ -152,7 +152,7 @@ internal sealed class CableField
                 foreach (var (di, dj) in new[] { (k, r - k), (-k, r - k), (k, k - r), (-k, k - r) })
                 {
                     var cell = (I: at.I + di, J: at.J + dj);
-                    if (!IsFree(cell) || !found.Add(parts.Value.Part[(cell.J * columns) + cell.I])) continue;
+                    if (!IsFree(cell) || !found.Add(PartOf(cell))) continue;
                     yield return cell;
                     if (found.Count == all) yield break;
                 }
@@ -160,30 +160,41 @@ internal sealed class CableField
         }
     }
 
-    // Which part each free cell belongs to: what hangs together has one number.
-    private (int Count, int[] Part) Parts()
+    // What hangs together has one number: stretches of free cells, row by row, joined with those that they touch in the row before.
+    private (int Count, List<(int From, int To, int Part)>[] Rows) Parts()
     {
-        var (count, part) = (0, new int[free.Length]);
-        var queue = new Queue<int>();
-        for (var start = 0; start < free.Length; start++)
+        var joined = new List<int>();
+        var runs = new List<(int From, int To, int Part)>[rows];
+        for (var j = 0; j < rows; j++)
         {
-            if (!free[start] || part[start] > 0) continue;
-            part[start] = ++count;
-            queue.Enqueue(start);
-            while (queue.TryDequeue(out var at))
+            runs[j] = [];
+            var row = free.AsSpan(j * columns, columns);
+            for (var from = row.IndexOf(true); from >= 0 && from < columns;)
             {
-                // The rim of the field is never free, so no step leaves it or comes in on the other side.
-                foreach (var next in (ReadOnlySpan<int>)[at + 1, at - 1, at + columns, at - columns])
-                {
-                    if (next < 0 || next >= free.Length || !free[next] || part[next] > 0) continue;
-                    part[next] = count;
-                    queue.Enqueue(next);
-                }
+                var to = row[from..].IndexOf(false) is var gap && gap < 0 ? columns : from + gap;
+                var part = joined.Count;
+                joined.Add(part);
+                foreach (var above in j > 0 ? runs[j - 1] : []) if (above.From < to && above.To > from) joined[Root(part)] = Root(above.Part);
+                runs[j].Add((from, to, part));
+                from = to < columns && row[to..].IndexOf(true) is var next && next >= 0 ? to + next : columns;
             }
         }
 
-        return (count, part);
+        foreach (var row in runs)
+        {
+            for (var k = 0; k < row.Count; k++) row[k] = row[k] with { Part = Root(row[k].Part) };
+        }
+
+        return (Enumerable.Range(0, joined.Count).Count(n => joined[n] == n), runs);
+
+        int Root(int n)
+        {
+            while (joined[n] != n) n = joined[n] = joined[joined[n]];
+            return n;
+        }
     }
+
+    private int PartOf((int I, int J) cell) => parts.Value.Rows[cell.J].First(r => r.From <= cell.I && r.To > cell.I).Part;
 
     /// <summary>Where the one turn of a way between two cells lies: 0 first along, then down; 1 first down, then along; -1 when neither is free.</summary>
     internal int Turn((int I, int J) a, (int I, int J) b)
