@@ -163,7 +163,7 @@ public class JobFileTests
             Storeys = [job.Storeys[0] with { Ceiling = Length.Feet(9) }],
             Rooms = job.Rooms.SetItem(0, room with { Ceiling = CeilingShape.Vaulted, Joists = JoistRun.EastWest, JoistDepth = Length.Inches(9.25), ShelfDepth = Length.Inches(16), Risers = 7, Access = AccessKind.Scuttle }),
             Openings = job.Openings.SetItem(0, job.Openings[0] with { Sill = Length.Inches(30) }),
-            Walls = [new WallFact { Room = room.Id, Wall = 0, Build = WallBuild.Wood2x4, Bearing = true, StudSpacing = Length.Inches(24), Thickness = Length.Inches(6.5), NoCable = true, ChaseHeight = Length.Inches(16), ChaseStations = Length.Feet(4) }],
+            Walls = [new WallFact { Room = room.Id, Wall = 0, Build = WallBuild.Wood2x4, Bearing = true, StudSpacing = Length.Inches(24), Thickness = Length.Inches(6.5), NoCable = true, DataCable = true, ChaseHeight = Length.Inches(16), ChaseStations = Length.Feet(4) }],
             Fixtures = job.Fixtures.Add(new Fixture { Id = "beam", Kind = FixtureKind.Beam, Room = room.Id, Spot = new Spot { Wall = 0, From = Length.Feet(1), Width = Length.Feet(4), Depth = Length.Inches(6) }, Bottom = Length.Feet(7) }),
             Wishes = [new Wish { Id = "tv", Kind = WishKind.Heavy, Room = room.Id, At = new Point(Length.Feet(3), Length.Feet(3)), Note = "the big one" }],
             Underlays = [new Underlay { Storey = job.Storeys[0].Id, Picture = new string('a', 64), Width = Length.Feet(40), Height = Length.Feet(30) }],

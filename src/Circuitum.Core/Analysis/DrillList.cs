@@ -34,7 +34,8 @@ public sealed record DrillLine(string Where, int Holes, int Cables, int Fullest,
 /// <param name="Seals">Holes between storeys that are sealed against fire.</param>
 /// <param name="Staples">Staples by the job's distances.</param>
 /// <param name="JoistsUnknown">Rooms over which cable crosses joists whose direction nobody has stated.</param>
-public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int Plates, int Seals, int Staples, ImmutableArray<string> JoistsUnknown)
+/// <param name="Open">What to mind where cable crosses open joists, under the lowest floor and in the attic, with the feet that do.</param>
+public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int Plates, int Seals, int Staples, ImmutableArray<string> JoistsUnknown, ImmutableArray<string> Open)
 {
     // A hole in the middle of a 2x4 leaves 1-1/4 in to either face up to this diameter.
     private const double FaceIn = 1.25;
@@ -64,7 +65,17 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         }
 
         var lines = holes.GroupBy(h => h.Key.Where).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => Line(a, g.Key, [.. g.Select(h => Bored(a, h.Value))])).ToImmutableArray();
-        return new(lines, lines.Sum(l => l.Holes), lines.Where(l => NeedsPlate(l)).Sum(l => l.Holes), lines.Where(l => l.Note.Contains(Sealed, StringComparison.Ordinal)).Sum(l => l.Holes), staples, [.. unknown]);
+        return new(lines, lines.Sum(l => l.Holes), lines.Where(l => NeedsPlate(l)).Sum(l => l.Holes), lines.Where(l => l.Note.Contains(Sealed, StringComparison.Ordinal)).Sum(l => l.Holes), staples, [.. unknown], [.. OpenJoists(a)]);
+    }
+
+    // Under the lowest floor and in the attic nothing covers the joists.
+    private static IEnumerable<string> OpenJoists(JobAnalysis a)
+    {
+        var fields = a.Circuits.SelectMany(c => c.Run.Cables).SelectMany(h => a.RouteOf(h).Pieces).Where(p => p.Kind == WayKind.Field).ToList();
+        var (lowest, highest) = (a.Job.Storeys.Min(s => s.Floor), a.Job.Storeys.Max(s => s.Floor));
+        var (under, attic) = (fields.Where(p => p.FromZ < lowest).Sum(p => p.Length.InFeet), fields.Where(p => p.FromZ > highest).Sum(p => p.Length.InFeet));
+        if (under >= 1) yield return $"Under the floor, {under:0} ft: {(a.Job.Frame.FinishedLater ? "a ceiling comes there later, so bored through the joists or along them, nothing under them" : "through bored holes or on running boards where it is smaller than two 6 AWG or three 8 AWG, and never loose under the joists")} (334.15(C)).";
+        if (attic >= 1) yield return $"In the attic, {attic:0} ft: guard strips as high as the cable within 6 ft of the hatch, everywhere up to 7 ft where a stair or a ladder leads up; 1-1/2 in from the roof deck (334.23, 300.4(E)).";
     }
 
     private const string Sealed = "seal after the inspection";

@@ -18,7 +18,7 @@ public static class CheckList
         new RoomsApart(), new WaysIn(), new DoorSwings(), new WorkingSpace(),
         new WallReceptacles(), new CounterReceptacles(), new RoomReceptacles(), new HouseReceptacles(), new TubZone(),
         new LightsAndSwitches(), new SwitchesInReach(), new LightPlaces(), new Alarms(), new ApplianceBoxes(), new BoxPlaces(),
-        new BoxesOnCircuits(), new RequiredCircuits(), new IndividualCircuits(), new CircuitMembers(), new CircuitLoads(), new WireSizes(), new OutsideChecks(), new ProtectionCover(),
+        new BoxesOnCircuits(), new RequiredCircuits(), new IndividualCircuits(), new CircuitMembers(), new CircuitLoads(), new WireSizes(), new OutsideChecks(), new DataCableChecks(), new ProtectionCover(),
         new SharedHomeRuns(), new PulledRuns(), new PanelChecks(), new LocalRules(), new ServiceChecks(), new Nameplates(),
     ];
 
@@ -30,7 +30,7 @@ public static class CheckList
         "box.outsideDoor", "box.rating", "box.stairs", "box.switchReach", "box.tub", "box.volume", "box.wall", "box.wet", "circuit.apart", "circuit.bathroom", "circuit.count", "circuit.dark",
         "circuit.garage", "circuit.generalCount", "circuit.half", "circuit.individual", "circuit.laundry", "circuit.mostReceptacles", "circuit.overload", "circuit.plugIn", "circuit.pulled", "circuit.smallAppliance",
         "circuit.pair", "circuit.sharedNeutral", "circuit.unassigned", "circuit.volts", "panel.family", "panel.handle", "panel.label", "panel.legs", "panel.place", "panel.space", "panel.spaces", "panel.spare", "plan.door", "plan.gap",
-        "plan.overlap", "plan.swing", "protect.missing", "protect.reach", "protect.shared", "service.size", "wire.bends", "wire.depth", "wire.drop", "wire.hvac", "wire.nonMotor", "wire.outside", "wire.range", "wire.size",
+        "plan.overlap", "plan.swing", "protect.missing", "protect.reach", "protect.shared", "service.size", "wire.bends", "wire.data", "wire.depth", "wire.drop", "wire.hvac", "wire.nonMotor", "wire.outside", "wire.range", "wire.size",
     ];
 
     /// <summary>The rules that the product only names: nobody but the inspector looks at them.</summary>

@@ -31,6 +31,9 @@ public sealed record WallFact
     /// <summary>A person wants no cable through its studs; a box on it still takes its cable up or down beside it.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool NoCable { get; init; }
 
+    /// <summary>Data or speaker cable runs through its studs: power keeps away from it.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool DataCable { get; init; }
+
     /// <summary>For an insulated panel: height of its level wiring chase over the floor.</summary>
     public Length? ChaseHeight { get; init; }
 

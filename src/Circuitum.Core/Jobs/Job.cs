@@ -112,6 +112,9 @@ public sealed record Frame
     /// <summary>What lies under the lowest floor; decides whether cable can go underneath.</summary>
     public Under Under { get; init; } = Under.CrawlSpace;
 
+    /// <summary>The space under the lowest floor gets a ceiling later, so nothing may hang under its joists.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool FinishedLater { get; init; }
+
     /// <summary>The side of the plan that faces the street.</summary>
     public Side Front { get; init; } = Side.South;
 

@@ -66,6 +66,7 @@ public sealed partial class EditForm
         StudSpacing = OptionalLength("studs", "Stud spacing"),
         Thickness = OptionalLength("thickness", "Thickness"),
         NoCable = Text("nocable") == "on",
+        DataCable = Text("data") == "on",
         ChaseHeight = OptionalLength("chaseHeight", "Chase height"),
         ChaseStations = OptionalLength("chaseStations", "Chase stations"),
     });

@@ -107,7 +107,7 @@ public sealed partial class EditForm(IFormCollection form)
         }
 
         var front = Word<Side>("front", "Front");
-        var under = Word<Under>("under", "Under the floor");
+        var (under, later) = (Word<Under>("under", "Under the floor"), Text("later") == "on");
         var edition = Text("edition");
         var read = Preferences(new());
         return new(job => job with
@@ -116,7 +116,7 @@ public sealed partial class EditForm(IFormCollection form)
             Place = place,
             PermitDate = permit,
             CodeEdition = edition,
-            Frame = job.Frame with { Front = front, Under = under },
+            Frame = job.Frame with { Front = front, Under = under, FinishedLater = later },
             Preferences = read is null ? job.Preferences : Preferences(job.Preferences) ?? job.Preferences,
         }, "edit the job");
     }
