@@ -28,7 +28,22 @@ units.AcceptOnlyFromAmong("in", "ft", "mm", "cm", "m");
 var drawing = new Command("read-dxf", "Makes a job of an ASCII DXF drawing and prints what was taken.") { file, output, rooms, walls, doors, windows, units };
 drawing.SetAction((r, c) => Work.ReadDrawing(r.GetValue(file)!, r.GetValue(output), new Layers(r.GetValue(rooms), r.GetValue(walls), r.GetValue(doors), r.GetValue(windows), r.GetValue(units)), c));
 
-var root = new RootCommand("Plans the rough-in of a house from a job file. A planning aid: the local authority and licensed practice decide.") { plan, check, export, analyze, import, drawing };
+var bench = new Command("bench", "Answers a quick question without a job, as JSON with its steps and citations.");
+foreach (var question in Circuitum.Core.Bench.BenchDesk.Questions)
+{
+    var asked = new Command(question.Name, question.Title);
+    var options = question.Fields.Select(f => new Option<string[]>($"--{f.Name}")
+    {
+        Description = $"{f.Title}.{(f.Choices.Length > 0 ? $" One of {string.Join(", ", f.Choices)}." : "")}{(f.Example.Length > 0 ? $" Such as {f.Example}." : "")}{(f.Default.Length > 0 ? $" Without it: {f.Default}." : "")}",
+        Arity = ArgumentArity.OneOrMore,
+        AllowMultipleArgumentsPerToken = false,
+    }).ToList();
+    foreach (var option in options) asked.Add(option);
+    asked.SetAction(r => Work.Bench(question, options.SelectMany(o => (r.GetValue(o) ?? []).Select(v => (o.Name[2..], v)))));
+    bench.Add(asked);
+}
+
+var root = new RootCommand("Plans the rough-in of a house from a job file. A planning aid: the local authority and licensed practice decide.") { plan, check, export, analyze, import, drawing, bench };
 var parsed = root.Parse(args);
 if (parsed.Errors.Count > 0)
 {

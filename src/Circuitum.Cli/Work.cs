@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Bench;
 using Circuitum.Core.Jobs;
 using Circuitum.Formats;
 using Circuitum.Formats.Dxf;
@@ -70,6 +71,19 @@ internal static class Work
         await using var store = await JobStore.OpenAsync(data?.FullName ?? "data", cancel);
         Console.WriteLine(await store.CreateAsync(job, "import", cancel));
         return 0;
+    }
+
+    internal static int Bench(BenchQuestion question, IEnumerable<(string Name, string Value)> told)
+    {
+        try
+        {
+            Console.WriteLine(BenchJson.Write(question, BenchDesk.Ask(question, told)));
+            return 0;
+        }
+        catch (BenchException e)
+        {
+            return Fail($"--{e.Message}");
+        }
     }
 
     private static async Task<Job?> Read(FileInfo file, CancellationToken cancel)

@@ -6,7 +6,7 @@ namespace Circuitum.Core.Tests;
 public partial class ArchitectureTests
 {
     // The rooms of the core: each may use those before it.
-    private static readonly string[] Rooms = ["Measure", "Explain", "Jobs", "Codes", "Geometry", "Intake", "BoxLayout", "Loads", "Protection", "Routing", "Sizing", "Circuits", "Panels", "Analysis", "Checks", "Drafting", "Commands"];
+    private static readonly string[] Rooms = ["Measure", "Explain", "Jobs", "Codes", "Geometry", "Intake", "BoxLayout", "Loads", "Protection", "Routing", "Sizing", "Circuits", "Panels", "Analysis", "Checks", "Drafting", "Commands", "Bench"];
 
     private static string Core()
     {

@@ -1,4 +1,5 @@
 using System.Globalization;
+using Circuitum.Core.Bench;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
@@ -20,10 +21,10 @@ public class TabledCases
         return File.ReadAllLines(Path.Combine(at!.FullName, "Cases", $"{file}.md")).Where(l => l.StartsWith('|')).Skip(2).Select(l => l.Trim('|').Split('|').Select(c => c.Trim()).ToArray());
     }
 
-    private static TheoryData<string, string[]> Table(string file)
+    private static TheoryData<string, string[]> Table(string file, int name = 3)
     {
         var data = new TheoryData<string, string[]>();
-        foreach (var row in Rows(file)) data.Add(string.Join(", ", row[..3]), row);
+        foreach (var row in Rows(file)) data.Add(string.Join(", ", row[..name]), row);
         return data;
     }
 
@@ -59,8 +60,12 @@ public class TabledCases
 
     public static TheoryData<string, string[]> BoxFills => Table("box-fill");
 
+    public static TheoryData<string, string[]> Services => Table("service-load");
+
+    public static TheoryData<string, string[]> Cooking => Table("cooking", 2);
+
     [Fact]
-    public void There_are_at_least_250_of_them() => new[] { Cable, Conduit, Drop, Ground, Range, Load, Nameplate, Least, ConduitFills, Bends, Bundles, BoxFills }.Sum(t => t.Count).ShouldBeGreaterThanOrEqualTo(250);
+    public void There_are_at_least_300_of_them() => new[] { Cable, Conduit, Drop, Ground, Range, Load, Nameplate, Least, ConduitFills, Bends, Bundles, BoxFills, Services, Cooking }.Sum(t => t.Count).ShouldBeGreaterThanOrEqualTo(300);
 
     [Theory]
     [MemberData(nameof(Cable))]
@@ -180,4 +185,17 @@ public class TabledCases
             CodeLibrary.Edition($"us-{r[1]}"));
         got.Inches3.ShouldBe(D(r[6]), 1e-9, what);
     }
+
+    [Theory]
+    [MemberData(nameof(Services))]
+    public void Service_load(string what, string[] r)
+    {
+        double By(string method) => (double)BenchDesk.Ask(BenchDesk.Find("service")!, [("method", method), ("area-sqft", r[1]), ("small-appliance", r[2]), ("laundry", r[3]), ("load", r[4])])["va"]!;
+        By("standard").ShouldBe(D(r[5]), 0.51, what);
+        By("optional").ShouldBe(D(r[6]), 0.51, what);
+    }
+
+    [Theory]
+    [MemberData(nameof(Cooking))]
+    public void Cooking_demand(string what, string[] r) => ((double)BenchDesk.Ask(BenchDesk.Find("range")!, [("kw", r[0])])["demandVa"]!).ShouldBe(D(r[1]), 0.51, what);
 }

@@ -29,6 +29,8 @@ public static class CodeLibrary
     private static readonly Lazy<ImmutableDictionary<string, ConduitKind>> AllConduit = new(() =>
         Read<ImmutableArray<ConduitKind>>("conduit.json").ToImmutableDictionary(c => c.Id));
 
+    private static readonly Lazy<Families> AllFamilies = new(() => Read<Families>("families.json"));
+
     private static readonly Lazy<ImmutableSortedDictionary<string, NumberMeaning>> AllNumbers = new(() =>
         Read<ImmutableArray<NumberMeaning>>("numbers.json").ToImmutableSortedDictionary(n => n.Name, n => n, StringComparer.Ordinal));
 
@@ -45,6 +47,9 @@ public static class CodeLibrary
 
     /// <summary>Generic boxes by catalogue key, in the order in which they are tried.</summary>
     public static ImmutableSortedDictionary<string, BoxEntry> Boxes => AllBoxes.Value;
+
+    /// <summary>Tables of further families, of cooking and of electrodes.</summary>
+    public static Families Families => AllFamilies.Value;
 
     /// <summary>Conduit by kind: <c>pvc40</c>, <c>pvc80</c>, <c>rigid</c>, <c>emt</c>.</summary>
     public static ImmutableDictionary<string, ConduitKind> Conduit => AllConduit.Value;
