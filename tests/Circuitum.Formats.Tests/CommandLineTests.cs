@@ -61,4 +61,17 @@ public sealed class CommandLineTests : IDisposable
 
         System.IO.File.ReadAllText(output).ShouldBe("before");
     }
+
+    [Fact]
+    public void The_bench_answers_in_json_and_tells_what_is_wrong()
+    {
+        var (code, text, _) = Run("bench", "wire", "--family", "us-2023", "--amps", "31", "--volts", "240", "--material", "cu", "--insulation", "90", "--terminations", "75", "--method", "conduit", "--current-carrying", "4", "--ambient-c", "30", "--feet", "74", "--max-drop", "3");
+        code.ShouldBe(0);
+        var result = JsonNode.Parse(text)!["result"]!;
+        (result["size"]!.GetValue<string>(), result["breaker"]!.GetValue<int>()).ShouldBe(("8", 35));
+        JsonNode.Parse(Run("bench", "circuit", "--breaker", "20", "--fixed", "9.5c", "--fixed", "7.0", "--lights", "60").Out)!["result"]!["passes"]!.GetValue<bool>().ShouldBeFalse();
+        JsonNode.Parse(Run("bench", "reels", "--cuts", "96,84,71", "--coil", "250").Out)!["result"]!["coils"]!.GetValue<int>().ShouldBe(2);
+        Run("bench", "wire", "--amps", "much").ShouldSatisfyAllConditions(r => r.Code.ShouldBe(2), r => r.Error.ShouldContain("--amps: 'much' is not a number."), r => r.Out.ShouldBeEmpty());
+        Run("bench", "moon").Code.ShouldBe(2);
+    }
 }

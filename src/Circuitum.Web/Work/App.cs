@@ -32,6 +32,13 @@ public static class App
         builder.Logging.AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
         builder.Services.AddDataProtection().PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(Path.GetFullPath(directory), "keys")));
         builder.Services.AddRazorPages();
+        builder.Services.AddOpenApi(o => o.AddDocumentTransformer((document, _, _) =>
+        {
+            document.Info.Title = "Circuitum bench";
+            document.Info.Description = "Quick answers without a job, each with its steps and citations. A planning aid: the local authority and licensed practice decide.";
+            document.Servers = [];
+            return Task.CompletedTask;
+        }));
         builder.Services.AddAntiforgery(o => o.HeaderName = "X-Form-Token");
         builder.Services.Configure<FormOptions>(o =>
         {
@@ -59,6 +66,7 @@ public static class App
         app.MapGet("/health", () => "ok");
         Downloads.Map(app);
         Pictures.Map(app);
+        BenchApi.Map(app);
         await app.StartAsync();
         Console.WriteLine($"Circuitum is at {app.Urls.FirstOrDefault() ?? $"http://127.0.0.1:{port}"}");
         await app.WaitForShutdownAsync();
