@@ -59,8 +59,16 @@ public static class Planner
     {
         if (job.Panels.Length == 0) return job;
         var analysis = HouseDeriver.Derive(job);
-        var kept = job.Decisions.Spaces.Where(s => !afresh || s.By == Maker.Person);
-        var spaces = SpacePlan.Fill(job.Panels[0], kept, HouseDeriver.Breakers(analysis), job.Preferences.PanelOrder);
-        return job with { Decisions = job.Decisions with { Spaces = spaces } };
+        if (afresh && job.Panels.Length > 1)
+        {
+            // Which panel a circuit is in is a matter of its place, so the planner's own places go before that is asked.
+            job = job with { Decisions = job.Decisions with { Spaces = [.. job.Decisions.Spaces.Where(s => s.By == Maker.Person)] } };
+            analysis = HouseDeriver.Derive(job);
+        }
+
+        var kept = job.Decisions.Spaces.Where(s => !afresh || s.By == Maker.Person).Select(s => s.Feeds is { } fed && job.Panels.Any(p => p.Id == fed) ? s with { Circuit = PanelDeriver.FeederNumber(job, fed) } : s).ToList();
+        var spaces = job.Panels.SelectMany(p => SpacePlan.Fill(p, kept, PanelDeriver.Breakers(analysis, p), job.Preferences.PanelOrder))
+            .Select(s => s.Circuit < 0 ? s with { Circuit = 0, Feeds = job.Panels[-1 - s.Circuit].Id } : s);
+        return job with { Decisions = job.Decisions with { Spaces = [.. spaces] } };
     }
 }

@@ -44,7 +44,7 @@ public static class AnalysisJson
                 sizingAmperes = Math.Round(c.Load.Sizing.Value, 3),
                 loadSteps = c.Load.Derivation,
                 conductor = c.Wire is null ? null : new { size = c.Wire.Size, ampacity = c.Wire.Ampacity.Value, ground = c.Wire.Ground, homeRunSize = c.HomeRunSize, cable = c.Cable, steps = c.WireDerivation },
-                breaker = new { amperes = c.Breaker, poles = c.Poles, spaces = a.Schedule.Where(r => r.Circuit?.Number == c.Number).Select(r => r.Space) },
+                breaker = new { amperes = c.Breaker, poles = c.Poles, panel = c.Panel, spaces = a.Panels.SelectMany(p => p.Schedule).Where(r => r.Circuit?.Number == c.Number).Select(r => r.Space) },
                 protection = new
                 {
                     arcFault = c.Protection.ArcFault,
@@ -56,6 +56,15 @@ public static class AnalysisJson
                 dropPercent = Math.Round(c.DropPercent, 3),
             }),
             panel = a.Panel is null ? null : new { id = a.Panel.Id, spaces = a.Panel.Spaces, used = a.SpacesUsed, legAVa = Math.Round(a.LegA.Value), legBVa = Math.Round(a.LegB.Value) },
+            panels = a.Panels.Select(p => new
+            {
+                id = p.Panel.Id,
+                spaces = p.Panel.Spaces,
+                used = p.SpacesUsed,
+                legAVa = Math.Round(p.LegA.Value),
+                legBVa = Math.Round(p.LegB.Value),
+                feeder = p.Feeder is not { } f ? null : new { from = f.From, amperes = f.Breaker, made = f.Made, loadVa = Math.Round(f.Load.Total.Value), cutFt = Math.Round(f.Cut.InFeet, 1), dropPercent = Math.Round(f.DropPercent, 2), steps = f.Derivation },
+            }),
             loads = new { used = a.Service.Method, standard = Service(a.Standard.Total.Value, a.Standard.Current.Value, a.Standard.Derivation), optional = Service(a.Optional.Total.Value, a.Optional.Current.Value, a.Optional.Derivation) },
             cableFt = Math.Round(a.CableFeet),
             findings = a.Findings.Select(f => new { rule = f.RuleId, severity = f.Severity, citation = f.Citation, sentence = f.Sentence, subjects = f.Subjects, fix = f.Fix is { } fix ? new { title = fix.Title, edit = fix.Do, fields = fix.Fields.ToDictionary(x => x.Name, x => x.Value) } : null }),

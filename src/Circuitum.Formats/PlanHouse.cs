@@ -146,7 +146,10 @@ internal static class PlanHouse
     // Over the cables, so that a hand that takes hold of it does not take one of the many that meet there.
     internal static void Panel(PlanSheet sheet, JobAnalysis a, List<RoomShape> rooms)
     {
-        if (a.Panel is { } panel && rooms.Contains(a.House[panel.Room])) sheet.Part("panel", () => PanelMark(sheet.Writer, a.House[panel.Room], panel));
+        sheet.Part("panel", () =>
+        {
+            foreach (var panel in a.Job.Panels.Where(p => rooms.Contains(a.House[p.Room]))) PanelMark(sheet.Writer, a.House[panel.Room], panel);
+        });
     }
 
     private static void PanelMark(XmlWriter w, RoomShape room, Panel panel)
@@ -156,7 +159,7 @@ internal static class PlanHouse
         var (pw, ph) = turned ? (5.0, 15.0) : (15.0, 5.0);
         Shape(w, "rect", "panel-mark", ("x", N(p.X.InInches - (pw / 2))), ("y", N(p.Y.InInches - (ph / 2))), ("width", N(pw)), ("height", N(ph)), ("data-pick", $"panel:{panel.Id}"), ("data-drag", $"panel:{panel.Id}"));
         var q = room.On(panel.Wall, panel.Along, 16);
-        Text(w, "small tag", q.X.InInches, q.Y.InInches + 2, 7, "Panel");
+        Text(w, "small tag", q.X.InInches, q.Y.InInches + 2, 7, panel.FedFrom is null ? "Panel" : panel.Name);
     }
 
     private static void WishMark(XmlWriter w, Wish wish, PlanView view)

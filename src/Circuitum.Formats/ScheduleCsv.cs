@@ -15,10 +15,12 @@ public static class ScheduleCsv
         using (var csv = new CsvWriter(text, new CsvConfiguration(CultureInfo.InvariantCulture) { NewLine = "\r\n" }))
         {
             Row(csv, "Space", "Circuit", "Label", "Breaker A", "Poles", "Protection", "Home run", "Cable ft", "Leg A VA", "Leg B VA");
-            foreach (var row in analysis.Schedule)
+            foreach (var (at, row) in analysis.Panels.SelectMany(p => p.Schedule.Select(r => (p, r))))
             {
+                if (row.Space == 1 && analysis.Panels.Length > 1) Row(csv, "", "", $"{at.Panel.Name}{(at.Feeder is { } from ? $", fed from {analysis.PanelById(from.From)!.Panel.Name}, {from.Breaker} A, {from.Made}" : "")}", "", "", "", "", "", "", "");
                 var space = row.Space.ToString(CultureInfo.InvariantCulture);
-                if (row.Circuit is not { } c) Row(csv, space, "", "Spare", "", "", "", "", "", "", "");
+                if (row.Feeder is { } feeder) Row(csv, space, "", $"Feeder to {analysis.PanelById(feeder.To)!.Panel.Name}{(row.SecondPole ? " (second pole)" : "")}", row.SecondPole ? "" : Number(feeder.Breaker), row.SecondPole ? "" : "2", "", row.SecondPole ? "" : feeder.Made, row.SecondPole ? "" : Va(feeder.Cut.InFeet), Va(row.LegA.Value), Va(row.LegB.Value));
+                else if (row.Circuit is not { } c) Row(csv, space, "", "Spare", "", "", "", "", "", "", "");
                 else if (row.SecondPole) Row(csv, space, Number(c.Number), $"{c.Label} (second pole)", "", "", "", "", "", Va(row.LegA.Value), Va(row.LegB.Value));
                 else Row(csv, space, Number(c.Number), c.Label, Number(c.Breaker), Number(c.Poles), c.Protection.Mark, c.Cable, Va(c.Run.Cut.InFeet), Va(row.LegA.Value), Va(row.LegB.Value));
             }

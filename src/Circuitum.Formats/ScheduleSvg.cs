@@ -17,26 +17,29 @@ public static class ScheduleSvg
     /// <param name="a">The analysis.</param>
     /// <param name="standAlone">Carries its own styles, for a file.</param>
     /// <param name="selected">A picked circuit, as <c>circuit:N</c>.</param>
-    public static string Draw(JobAnalysis a, bool standAlone = true, string selected = "")
+    /// <param name="panel">Which panel; none draws the one at the service.</param>
+    public static string Draw(JobAnalysis a, bool standAlone = true, string selected = "", string? panel = null)
     {
+        var at = a.PanelById(panel);
+        var schedule = at?.Schedule ?? [];
         var text = new StringBuilder();
         using var w = XmlWriter.Create(text, new XmlWriterSettings { OmitXmlDeclaration = true });
-        var rows = (a.Schedule.Length + 1) / 2;
+        var rows = (schedule.Length + 1) / 2;
         w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
         w.WriteAttributeString("viewBox", $"0 0 {2 * Centre} {PlanSvg.N((rows * Row) + 46)}");
         w.WriteAttributeString("class", "panel-drawing");
         w.WriteAttributeString("role", "group");
-        w.WriteAttributeString("aria-label", a.Panel is null ? "No panel" : $"{a.Panel.Name}, {a.Panel.Spaces} spaces");
+        w.WriteAttributeString("aria-label", at is null ? "No panel" : $"{at.Panel.Name}, {at.Panel.Spaces} spaces");
         if (standAlone) w.WriteElementString("style", Styles);
-        PlanSvg.Text(w, "tag", Centre, 18, 15, a.Panel is null ? "No panel" : $"{a.Panel.Name}, {a.Panel.MainBreaker} A main");
-        foreach (var row in a.Schedule) Space(w, row, selected);
+        PlanSvg.Text(w, "tag", Centre, 18, 15, at is null ? "No panel" : $"{at.Panel.Name}, {(at.Feeder is { } feeder ? $"fed by {feeder.Breaker} A from {a.PanelById(feeder.From)!.Panel.Name}" : $"{at.Panel.MainBreaker} A main")}");
+        foreach (var row in schedule) Space(w, a, row, selected);
         for (var r = 0; r < rows; r++) PlanSvg.Text(w, "leg-mark", Centre, 36 + (r * Row) + 19, 11, r % 2 == 0 ? "A" : "B");
         w.WriteEndElement();
         w.Flush();
         return text.ToString();
     }
 
-    private static void Space(XmlWriter w, PanelRow row, string selected)
+    private static void Space(XmlWriter w, JobAnalysis a, PanelRow row, string selected)
     {
         var left = row.Space % 2 == 1;
         var y = 34 + ((row.Space - 1) / 2 * Row);
@@ -48,10 +51,21 @@ public static class ScheduleSvg
         w.WriteAttributeString("class", $"space{(c is not null && selected == $"circuit:{c.Number}" ? " picked" : "")}");
         w.WriteAttributeString("data-space", row.Space.ToString(CultureInfo.InvariantCulture));
         if (c is not null) w.WriteAttributeString("data-pick", $"circuit:{c.Number}");
-        var height = (c?.Poles == 2 ? 2 : 1) * Row;
+        if (row.Feeder is { } fed) w.WriteAttributeString("data-pick", $"panel:{fed.To}");
+        var height = (c?.Poles == 2 || row.Feeder is not null ? 2 : 1) * Row;
         var bx = left ? x + 22 : x;
-        PlanSvg.Shape(w, "rect", c is null ? "spare" : "breaker", ("x", PlanSvg.N(bx)), ("y", PlanSvg.N(y + 1.5)), ("width", "84"), ("height", PlanSvg.N(height - 3)), ("rx", "2"));
-        if (c is null)
+        PlanSvg.Shape(w, "rect", row.Free ? "spare" : "breaker", ("x", PlanSvg.N(bx)), ("y", PlanSvg.N(y + 1.5)), ("width", "84"), ("height", PlanSvg.N(height - 3)), ("rx", "2"));
+        if (row.Feeder is { } feeder)
+        {
+            PlanSvg.Shape(w, "rect", "handle", ("x", PlanSvg.N(left ? bx + 60 : bx + 8)), ("y", PlanSvg.N(y + (height / 2) - 5)), ("width", "16"), ("height", "10"), ("rx", "1.5"));
+            w.WriteStartElement("g");
+            w.WriteAttributeString("data-why", $"feeder.{feeder.To}");
+            PlanSvg.Text(w, "rating tag", left ? bx + 30 : bx + 54, y + (height / 2) + 5, 14, feeder.Breaker.ToString(CultureInfo.InvariantCulture));
+            w.WriteEndElement();
+            PlanSvg.Text(w, "label", left ? x - 8 : Centre + 128, y + (height / 2), 12, Cut($"Feeder to {a.PanelById(feeder.To)!.Panel.Name}"), left ? "end" : "start");
+            PlanSvg.Text(w, "detail", left ? x - 8 : Centre + 128, y + (height / 2) + 12, 10, feeder.Made, left ? "end" : "start");
+        }
+        else if (c is null)
         {
             PlanSvg.Text(w, "spare-text", left ? x - 8 : Centre + 128, y + 20, 12, "Spare", left ? "end" : "start");
         }

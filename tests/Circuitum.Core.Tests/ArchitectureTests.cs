@@ -59,6 +59,6 @@ public partial class ArchitectureTests
     [GeneratedRegex(@"^using Circuitum\.Core\.(\w+);", RegexOptions.Multiline)]
     private static partial Regex Using();
 
-    [GeneratedRegex("\"((?:box|circuit|wire|protect|panel|service|appliance|plan)\\.[a-zA-Z]{3,})\"")]
+    [GeneratedRegex("\"((?:box|circuit|wire|feeder|protect|panel|service|appliance|plan)\\.[a-zA-Z]{3,})\"")]
     private static partial Regex Named();
 }

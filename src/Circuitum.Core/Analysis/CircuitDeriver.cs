@@ -32,11 +32,12 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         var wire = Conductor.Choose(Together(Case(circuit, wishes, boxes, appliances, load, pair), carrying), edition);
         var needs = boxes.ToImmutableDictionary(b => b.Id, b => ProtectionNeeds.Of(house, edition, b, load.Volts, wire?.Breaker ?? 0));
         string[] ids = [.. boxes.Select(b => b.Id)];
+        var panel = carrier?.Panel ?? PanelChoice.Of(job, circuit, ids, load.Volts, runs);
 
         // What is pulled ends where it ends; else where a person wants it.
         var pulled = job.Decisions.Pulled.FirstOrDefault(p => p.Circuit == circuit.Number && ids.Contains(p.To));
         var forced = pulled?.To ?? (circuit.First is { } wanted && ids.Contains(wanted) ? wanted : null);
-        RunEstimate Plan(string? first) => carrier?.Run.First is { } via ? runs.PlanVia(ids, via, forced ?? first, wishes.SwitchLoops, circuit.Run) : runs.Plan(ids, forced ?? first, wishes.SwitchLoops, circuit.Run);
+        RunEstimate Plan(string? first) => carrier?.Run.First is { } via ? runs.PlanVia(ids, via, forced ?? first, wishes.SwitchLoops, circuit.Run, panel) : runs.Plan(ids, forced ?? first, wishes.SwitchLoops, circuit.Run, panel);
         var (protection, run) = ProtectionPlan.Of(new()
         {
             Needs = needs,
@@ -62,6 +63,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             Ground = wire is null ? null : EquipmentGround.InCable(wire.Breaker, wire.Size, home),
             Pair = pair,
             Pulled = pulled,
+            Panel = panel,
             Cable = carrier is not null ? $"{size}-{conductors}" : pair is null ? $"{home}-{conductors}" : pair.Kind == PairKind.SharedNeutral ? $"{home}-3" : $"{home}-2-2",
             BranchCable = $"{size}-{conductors}",
             Run = run,

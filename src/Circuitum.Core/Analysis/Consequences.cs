@@ -42,6 +42,13 @@ public static class Consequences
     {
         void Add(string what, bool again = false) => found.Add(new("", what, again));
         if (before.SpacesUsed != after.SpacesUsed) Add($"Spaces {before.SpacesUsed} to {after.SpacesUsed} of {after.Panel?.Spaces ?? 0}.");
+        foreach (var at in after.Panels.Where(p => p.Feeder is not null))
+        {
+            var was = before.Panels.FirstOrDefault(p => p.Panel.Id == at.Panel.Id)?.Feeder;
+            if (was is null) Add($"{at.Panel.Name}: a feeder of {at.Feeder!.Breaker} A, {at.Feeder.Made}, {at.Feeder.Cut.InFeet:0} ft.", true);
+            else if (was.Made != at.Feeder!.Made || was.Breaker != at.Feeder.Breaker) Add($"Feeder of {at.Panel.Name}: {was.Breaker} A, {was.Made} to {at.Feeder.Breaker} A, {at.Feeder.Made}.", true);
+        }
+
         if (Math.Abs(before.Service.Current.Value - after.Service.Current.Value) >= 0.05) Add($"Service load {before.Service.Current} to {after.Service.Current}.");
         if (Math.Abs(before.CableFeet - after.CableFeet) >= 1) Add($"Cable to buy {before.CableFeet:#,0} to {after.CableFeet:#,0} ft.");
         Boxes(before, after, found);

@@ -51,7 +51,7 @@ public static class HomeRunPairing
         var all = new List<PairOffer>();
         foreach (var a in free)
         {
-            foreach (var b in free.Where(b => b.Number != a.Number && Wise(a, b, kind)))
+            foreach (var b in free.Where(b => b.Number != a.Number && b.Panel == a.Panel && Wise(a, b, kind)))
             {
                 var saving = b.Run.Hops[0].Cut - (runs.Between(a.Run.First!, b.Run.First!) + makeUp);
                 if (saving >= analysis.Job.Preferences.TwoCircuitSaving && saving > Length.Zero) all.Add(new(a.Number, b.Number, saving));

@@ -44,7 +44,7 @@ public static class HouseDeriver
             Apart = [.. shared.Where(s => s.Remedy == HoleRemedy.OwnHole).Select(s => s.Circuit)],
             Outside = OutsideRuns.Of(job, edition, runs, circuits),
             Specs = BoxSpecs.Of(house, edition, byBox),
-            Schedule = Schedule(job, circuits),
+            Panels = PanelDeriver.Of(job, house, edition, runs, circuits),
             AreaSqFt = area,
             Standard = ServiceLoad.Standard(service, edition),
             Optional = ServiceLoad.Optional(service, edition),
@@ -74,44 +74,17 @@ public static class HouseDeriver
         return [.. done.Values];
     }
 
-    /// <summary>What the panel needs for the circuits of an analysis.</summary>
-    public static ImmutableArray<BreakerNeed> Breakers(JobAnalysis analysis) =>
-        [.. analysis.Circuits.Where(c => c.Boxes.Length > 0).Select(c => new BreakerNeed(c.Number, c.Poles, c.Breaker, (int)Math.Round(c.Load.Connected.Value), analysis.Job.Rooms.IndexOf(analysis.Job.RoomById(c.Boxes[0].Room)!), c.Protection.Devices.Any(d => d.Box is null), c.Pair is { Kind: PairKind.SharedNeutral } pair ? pair.MateOf(c.Number) : null))];
-
-    private static ImmutableArray<PanelRow> Schedule(Job job, ImmutableArray<CircuitAnalysis> circuits)
+    private static ServiceCase Case(Job job, CodeEdition edition, double area) => new()
     {
-        if (job.Panels.Length == 0) return [];
-        var panel = job.Panels[0];
-        var rows = new PanelRow[panel.Spaces + 1];
-        for (var s = 1; s <= panel.Spaces; s++) rows[s] = new(s, null, false, Maker.Planner, VoltAmperes.Zero, VoltAmperes.Zero);
-        foreach (var decision in job.Decisions.Spaces.Where(d => d.Panel == panel.Id).OrderByDescending(d => d.By))
-        {
-            if (circuits.FirstOrDefault(c => c.Number == decision.Circuit) is not { } circuit) continue;
-            var spaces = SpacePlan.Taken(decision.Space, circuit.Poles).ToList();
-            if (spaces.Any(s => s > panel.Spaces || rows[s].Circuit is not null)) continue;
-            foreach (var (s, i) in spaces.Select((s, i) => (s, i)))
-            {
-                var load = circuit.Load.Connected * (1.0 / circuit.Poles);
-                rows[s] = new(s, circuit, i > 0, decision.By, SpacePlan.OnLegA(s) ? load : VoltAmperes.Zero, SpacePlan.OnLegA(s) ? VoltAmperes.Zero : load);
-            }
-        }
+        AreaSqFt = area,
+        SmallApplianceCircuits = job.Decisions.Circuits.Count(c => c.Purpose == CircuitPurpose.SmallAppliance),
+        LaundryCircuits = job.Decisions.Circuits.Count(c => c.Purpose == CircuitPurpose.Laundry),
+        Items = Items(job, edition, job.Appliances),
+    };
 
-        return [.. rows.Skip(1)];
-    }
-
-    private static ServiceCase Case(Job job, CodeEdition edition, double area)
-    {
-        var items = job.Appliances.Select(a => (Appliance: a, Facts: ApplianceFacts.Of(a)))
-            .Where(a => Counts(a.Facts, edition, job))
-            .Select(a => new ServiceItem(a.Facts.Name, a.Facts.Load, Kind(a.Facts), a.Facts.Type.Motor || a.Facts.Type.Id == "disposer"));
-        return new()
-        {
-            AreaSqFt = area,
-            SmallApplianceCircuits = job.Decisions.Circuits.Count(c => c.Purpose == CircuitPurpose.SmallAppliance),
-            LaundryCircuits = job.Decisions.Circuits.Count(c => c.Purpose == CircuitPurpose.Laundry),
-            Items = [.. items],
-        };
-    }
+    /// <summary>What appliances bring to a load calculation.</summary>
+    internal static ImmutableArray<ServiceItem> Items(Job job, CodeEdition edition, IEnumerable<Appliance> appliances) =>
+        [.. appliances.Select(a => ApplianceFacts.Of(a)).Where(f => Counts(f, edition, job)).Select(f => new ServiceItem(f.Name, f.Load, Kind(f), f.Type.Motor || f.Type.Id == "disposer"))];
 
     // A refrigerator, washer or door operator on receptacles is within the general, small-appliance or laundry load.
     private static bool Counts(ApplianceFacts facts, CodeEdition edition, Job job) =>

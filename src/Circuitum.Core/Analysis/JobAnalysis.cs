@@ -34,8 +34,17 @@ public sealed record JobAnalysis
     /// <summary>What each box has to be, by its id.</summary>
     public required ImmutableDictionary<string, BoxSpec> Specs { get; init; }
 
-    /// <summary>Panel schedule rows, one a space, or empty without a panel.</summary>
-    public required ImmutableArray<PanelRow> Schedule { get; init; }
+    /// <summary>The panels, the one at the service first.</summary>
+    public required ImmutableArray<PanelAnalysis> Panels { get; init; }
+
+    /// <summary>Rows of the panel at the service, one a space, or empty without a panel.</summary>
+    public ImmutableArray<PanelRow> Schedule => Panels.Length == 0 ? [] : Panels[0].Schedule;
+
+    /// <summary>The panel with an id, else the one at the service, else none.</summary>
+    public PanelAnalysis? PanelById(string? id) => Panels.FirstOrDefault(p => p.Panel.Id == id) ?? Panels.FirstOrDefault();
+
+    /// <summary>The row in which a circuit's breaker is, of whatever panel, or none.</summary>
+    public PanelRow? RowOf(CircuitAnalysis circuit) => Panels.SelectMany(p => p.Schedule).FirstOrDefault(r => r.Circuit == circuit);
 
     /// <summary>Floor area by the outside line, in square feet.</summary>
     public required double AreaSqFt { get; init; }
@@ -55,8 +64,8 @@ public sealed record JobAnalysis
     /// <summary>The panel, or none.</summary>
     public Panel? Panel => Job.Panels.FirstOrDefault();
 
-    /// <summary>Spaces taken by breakers.</summary>
-    public int SpacesUsed => Schedule.Count(r => r.Circuit is not null);
+    /// <summary>Spaces taken by breakers in the panel at the service.</summary>
+    public int SpacesUsed => Schedule.Count(r => !r.Free);
 
     /// <summary>Cable to buy in feet, with waste.</summary>
     public double CableFeet => CableByType.Sum(c => c.Cut.InFeet) * (100 + Job.Preferences.WastePercent) / 100;
@@ -146,7 +155,18 @@ public sealed record JobAnalysis
             return new("Planned load", $"{load.Load}") { Formula = load.Continuous ? "continuous: counts at 125 percent for wire and breaker" : "", Because = load.Source };
         }
 
+        if (part is ["feeder", ..] && Panels.FirstOrDefault(p => p.Panel.Id == key[7..])?.Feeder is { } feeder) return feeder.Derivation;
+        if (part is ["legs", ..] && key.Length > 5 && Panels.FirstOrDefault(p => p.Panel.Id == key[5..]) is { } legs)
+        {
+            return new("Legs", $"A {legs.LegA}, B {legs.LegB}")
+            {
+                Formula = $"difference {Math.Abs(legs.LegA.Value - legs.LegB.Value):#,0} VA",
+                Because = "Two-pole breakers load both legs alike; the one-pole ones are divided so that the difference is the least that the held places allow.",
+            };
+        }
+
         if (part is ["outside", ..] && Outside.FirstOrDefault(o => o.Hop.To == key[8..]) is { } stretch) return stretch.Derivation(Edition);
+        if (key == "legs" && Panel is { } service) return Why($"legs.{service.Id}");
         if (key == "plan") return PlanExplain.OfPlan(House);
         if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".circuit", StringComparison.Ordinal)) return PlanExplain.OfBox(House, key[4..^8]);
         if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".fill", StringComparison.Ordinal) && Specs.GetValueOrDefault(key[4..^5])?.FillDerivation is { } fill) return fill;
@@ -185,11 +205,6 @@ public sealed record JobAnalysis
             {
                 Formula = $"{Circuits.Count(x => x.Poles == 2)} two-pole x 2 + {Circuits.Count(x => x.Poles == 1)} one-pole",
                 Because = $"The job wants {(Job.Preferences.SpareSpaces is { } spare ? $"{spare}" : $"{Job.Preferences.SparePercent} percent")} kept free.",
-            },
-            "legs" => new("Legs", $"A {LegA}, B {LegB}")
-            {
-                Formula = $"difference {Math.Abs(LegA.Value - LegB.Value):#,0} VA",
-                Because = "Two-pole breakers load both legs alike; the one-pole ones are divided so that the difference is the least that the held places allow.",
             },
             "area" => new("Floor area by the outside line", $"{AreaSqFt:#,0} sq ft")
             {
@@ -233,6 +248,9 @@ public sealed record CircuitAnalysis
 
     /// <summary>Whether its home run is in another circuit's cable.</summary>
     public bool Carried => Pair?.Second == Number;
+
+    /// <summary>The panel that feeds it, or none without a panel.</summary>
+    public string? Panel { get; init; }
 
     /// <summary>Its home run as it was pulled, or none while it is not.</summary>
     public PulledRun? Pulled { get; init; }
@@ -290,7 +308,33 @@ public sealed record CircuitAnalysis
 /// <param name="By">Who placed it.</param>
 /// <param name="LegA">Load on leg A.</param>
 /// <param name="LegB">Load on leg B.</param>
-public sealed record PanelRow(int Space, CircuitAnalysis? Circuit, bool SecondPole, Maker By, VoltAmperes LegA, VoltAmperes LegB);
+public sealed record PanelRow(int Space, CircuitAnalysis? Circuit, bool SecondPole, Maker By, VoltAmperes LegA, VoltAmperes LegB)
+{
+    /// <summary>The feeder whose breaker is in it, or none.</summary>
+    public Feeder? Feeder { get; init; }
+
+    /// <summary>Whether nothing is in it.</summary>
+    public bool Free => Circuit is null && Feeder is null;
+}
+
+/// <summary>One panel worked out.</summary>
+/// <param name="Panel">The panel.</param>
+/// <param name="Schedule">Its rows, one a space.</param>
+/// <param name="Feeder">What feeds a sub-panel, or none for the one at the service.</param>
+public sealed record PanelAnalysis(Panel Panel, ImmutableArray<PanelRow> Schedule, Feeder? Feeder)
+{
+    /// <summary>Spaces taken by breakers.</summary>
+    public int SpacesUsed => Schedule.Count(r => !r.Free);
+
+    /// <summary>Connected load on leg A of the one-pole breakers and half of the two-pole ones.</summary>
+    public VoltAmperes LegA => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegA);
+
+    /// <summary>Connected load on leg B.</summary>
+    public VoltAmperes LegB => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegB);
+
+    /// <summary>How heavy its supply is: the main breaker, or the feeder's.</summary>
+    public int Rating => Feeder?.Breaker ?? Panel.MainBreaker;
+}
 
 /// <summary>How grave a finding is.</summary>
 public enum Severity

@@ -190,47 +190,6 @@ internal sealed class ProtectionCover : ICheck
     }
 }
 
-/// <summary>Panel: spaces, place, handle, family, labels.</summary>
-internal sealed class PanelChecks : ICheck
-{
-    public IEnumerable<Finding> Find(JobAnalysis a)
-    {
-        if (a.Panel is not { } panel)
-        {
-            if (a.Circuits.Length > 0) yield return CheckList.Make(a, "panel.spaces", "The job has no panel. Put one on a wall.");
-            yield break;
-        }
-
-        var subject = $"panel:{panel.Id}";
-        var placed = a.Schedule.Select(r => r.Circuit?.Number).OfType<int>().ToHashSet();
-        var without = a.Circuits.Where(c => c.Boxes.Length > 0 && !placed.Contains(c.Number)).Select(c => c.Number).ToList();
-        if (without.Count > 0) yield return CheckList.Make(a, "panel.spaces", $"Without a space in the panel: circuit {string.Join(", ", without)}.", subject);
-        var spare = panel.Spaces - a.SpacesUsed;
-        var (enough, wanted) = a.Job.Preferences.SpareSpaces is { } count ? (spare >= count, $"{count}") : (spare * 100 >= panel.Spaces * a.Job.Preferences.SparePercent, $"{a.Job.Preferences.SparePercent} percent");
-        if (a.Circuits.Length > 0 && !enough) yield return CheckList.Make(a, "panel.spare", $"{spare} of {panel.Spaces} spaces are free; the job wants {wanted}.", subject);
-        var gap = Math.Abs(a.LegA.Value - a.LegB.Value);
-        if (gap * 100 > Math.Max(a.LegA.Value, a.LegB.Value) * a.Edition.Number("legGapPercent"))
-            yield return CheckList.Make(a, "panel.legs", $"Leg A carries {a.LegA}, leg B {a.LegB}: {gap:#,0} VA apart.", subject);
-        var room = a.House[panel.Room].Room;
-        if (room.Kind is RoomKind.Bathroom or RoomKind.Closet or RoomKind.Stairs) yield return CheckList.Make(a, "panel.place", $"The panel hangs in {room.Name}.", subject);
-        if (panel.Top > Length.Inches(a.Edition.Number("highestHandleIn")) + Length.Inches(4)) yield return CheckList.Make(a, "panel.handle", $"With its top at {LengthText.Show(panel.Top)} the highest handle is out of reach.", subject);
-        if (panel.BreakerFamily.Length == 0) yield return CheckList.Make(a, "panel.family", "The panel's breaker family is not named.", subject);
-        foreach (var same in a.Circuits.GroupBy(c => c.Label, StringComparer.OrdinalIgnoreCase).Where(g => g.Count() > 1))
-            yield return CheckList.Make(a, "panel.label", $"Circuits {string.Join(" and ", same.Select(c => c.Number))} have the same label, \"{same.Key}\".", [.. same.Select(c => $"circuit:{c.Number}")]);
-    }
-}
-
-/// <summary>Service size against the load.</summary>
-internal sealed class ServiceChecks : ICheck
-{
-    public IEnumerable<Finding> Find(JobAnalysis a)
-    {
-        if (a.Panel is not { } panel) yield break;
-        if (panel.MainBreaker < a.Edition.Number("serviceLeastA")) yield return CheckList.Make(a, "service.size", $"The main breaker of {panel.MainBreaker} A is under 100 A.", $"panel:{panel.Id}");
-        if (!(a.Service.Current <= new Amperes(panel.MainBreaker))) yield return CheckList.Make(a, "service.size", $"The service load of {a.Service.Current.Value:0.0} A is over the {panel.MainBreaker} A main breaker.", $"panel:{panel.Id}");
-    }
-}
-
 /// <summary>Large appliances whose plate nobody has read.</summary>
 internal sealed class Nameplates : ICheck
 {

@@ -141,7 +141,14 @@ internal sealed class WorkingSpace : ICheck
 {
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
-        if (a.Panel is not { } panel) yield break;
+        foreach (var panel in a.Job.Panels)
+        {
+            foreach (var found in Of(a, panel)) yield return found;
+        }
+    }
+
+    private static IEnumerable<Finding> Of(JobAnalysis a, Panel panel)
+    {
         var room = a.House[panel.Room];
         var (width, depth) = (a.Edition.Number("workingWidthIn"), a.Edition.Number("workingDepthIn"));
         var subject = $"panel:{panel.Id}";

@@ -46,5 +46,5 @@ internal sealed class SharedHomeRuns : ICheck
             yield return CheckList.Make(a, "circuit.pair", $"Circuits {offer.First} and {offer.Second} could share a home run with two neutrals: {offer.Saving.InFeet:0} ft less to pull.", $"circuit:{offer.First}", $"circuit:{offer.Second}") with { Fix = new("Share it", "pair-circuits", ("circuit", $"{offer.First}"), ("with", $"{offer.Second}"), ("kind", nameof(PairKind.TwoNeutrals))) };
     }
 
-    private static int? Space(JobAnalysis a, CircuitAnalysis c) => a.Schedule.FirstOrDefault(r => r.Circuit == c)?.Space;
+    private static int? Space(JobAnalysis a, CircuitAnalysis c) => a.RowOf(c)?.Space;
 }

@@ -118,30 +118,3 @@ public sealed record EditCircuit(int Number, string? Label, int? Breaker, Protec
         return CommandResult.Checked(job with { Decisions = job.Decisions with { Circuits = job.Decisions.Circuits.Replace(circuit, changed) } });
     }
 }
-
-/// <summary>Moves a breaker to a space; one-pole breakers that are in the way change places with it.</summary>
-/// <param name="Circuit">The circuit.</param>
-/// <param name="Space">The space, for a two-pole breaker its upper one.</param>
-public sealed record MoveBreaker(int Circuit, int Space) : JobCommand("move breaker")
-{
-    /// <inheritdoc/>
-    public override CommandResult Apply(Job job)
-    {
-        var analysis = Analysis.HouseDeriver.Derive(job);
-        if (analysis.Panel is not { } panel || analysis.CircuitByNumber(Circuit) is not { } circuit) return CommandResult.Refuse($"There is no circuit {Circuit} in a panel.");
-        // A breaker that opens together with another takes it along.
-        var mate = circuit.Pair is { Kind: PairKind.SharedNeutral } pair ? (int?)pair.MateOf(Circuit) : null;
-        var poles = mate is null ? circuit.Poles : 2;
-        var wanted = Panels.SpacePlan.Taken(Space, poles).ToList();
-        if (Space < 1 || wanted.Any(s => s > panel.Spaces)) return CommandResult.Refuse($"The panel has spaces 1 to {panel.Spaces}{(poles == 2 ? "; a two-pole breaker takes a space and the one below it in its column" : "")}.");
-        var inTheWay = analysis.Schedule.Where(r => wanted.Contains(r.Space) && r.Circuit is not null && r.Circuit.Number != Circuit && r.Circuit.Number != mate).Select(r => r.Circuit!).Distinct().ToList();
-        if (inTheWay.FirstOrDefault(c => job.Decisions.Spaces.Any(s => s.Circuit == c.Number && s.By == Maker.Person)) is { } held)
-            return CommandResult.Refuse($"Circuit {held.Number} was put there by a person. Move it first.");
-        var spaces = job.Decisions.Spaces.Where(s => s.Circuit != Circuit && s.Circuit != mate && inTheWay.All(c => c.Number != s.Circuit)).ToList();
-        var old = job.Decisions.Spaces.FirstOrDefault(s => s.Circuit == Circuit);
-        spaces.Add(new SpaceDecision { Panel = panel.Id, Circuit = Circuit, Space = Space, By = Maker.Person });
-        if (mate is { } tied) spaces.Add(new SpaceDecision { Panel = panel.Id, Circuit = tied, Space = Space + 2, By = Maker.Person });
-        else if (old is not null && inTheWay is [var other] && other.Poles == circuit.Poles) spaces.Add(new SpaceDecision { Panel = panel.Id, Circuit = other.Number, Space = old.Space, By = Maker.Planner });
-        return CommandResult.Checked(Planner.PlanSpaces(job with { Decisions = job.Decisions with { Spaces = [.. spaces] } }));
-    }
-}

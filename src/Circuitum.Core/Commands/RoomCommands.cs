@@ -73,7 +73,7 @@ public sealed record RemoveRoom(string Room) : JobCommand("remove room")
             Panels = job.Panels.RemoveAll(p => p.Room == Room),
             Walls = job.Walls.RemoveAll(w => w.Room == Room),
             Wishes = job.Wishes.RemoveAll(w => w.Room == Room),
-            Decisions = job.Decisions with { Boxes = job.Decisions.Boxes.RemoveAll(b => b.Room == Room || (b.Appliance is { } a && appliances.Contains(a))), Spaces = job.Panels.Any(p => p.Room == Room) ? [] : job.Decisions.Spaces },
+            Decisions = job.Decisions with { Boxes = job.Decisions.Boxes.RemoveAll(b => b.Room == Room || (b.Appliance is { } a && appliances.Contains(a))), Spaces = job.Decisions.Spaces.RemoveAll(s => job.Panels.Any(p => p.Room == Room && (p.Id == s.Panel || p.Id == s.Feeds))) },
         };
         return CommandResult.Checked(kept with { Decisions = BoxLayout.BoxProposal.DropLost(kept.Decisions) });
     }
@@ -119,10 +119,11 @@ public sealed record PutOnWall(string What, string Room, int Wall, Length From, 
         if (What == "counter") return CommandResult.Checked(job with { Counters = job.Counters.Add(new Counter { Id = Names.Free("counter", job.Counters.Select(c => c.Id)), Room = Room, Spot = spot }) });
         if (What == "panel")
         {
-            if (job.Panels.Length > 0) return CommandResult.Checked(job with { Panels = [job.Panels[0] with { Room = Room, Wall = Wall, Along = From, Top = job.Preferences.PanelTop }] });
+            if (job.Panels.Length > 0) return CommandResult.Checked(job with { Panels = job.Panels.SetItem(0, job.Panels[0] with { Room = Room, Wall = Wall, Along = From, Top = job.Preferences.PanelTop }) });
             return CommandResult.Checked(job with { Panels = [new Panel { Id = "main", Name = "Main panel", Room = Room, Wall = Wall, Along = From }] });
         }
 
+        if (What == "sub-panel") return new AddSubPanel(Room, Wall, From).Apply(job);
         if (Enum.TryParse<FixtureKind>(word, true, out var fixture) && !int.TryParse(word, out _))
             return CommandResult.Checked(job with { Fixtures = job.Fixtures.Add(new Fixture { Id = Names.Free(What, job.Fixtures.Select(f => f.Id)), Kind = fixture, Room = Room, Spot = spot }) });
         if (!CodeLibrary.Appliances.ContainsKey(What)) return CommandResult.Refuse($"'{What}' is not something that can be put on a wall.");

@@ -163,7 +163,12 @@ internal static class DecisionRules
             var panel = job.Panels.FirstOrDefault(p => p.Id == space.Panel);
             if (panel is null) problems.Add(new($"{field}.panel", $"There is no panel '{JobRules.Short(space.Panel)}'."));
             else JobRules.Range($"{field}.space", space.Space, 1, panel.Spaces, problems);
-            if (!numbers.Contains(space.Circuit)) problems.Add(new($"{field}.circuit", $"There is no circuit {space.Circuit}."));
+            if (space.Feeds is { } feeds)
+            {
+                if (job.Panels.All(p => p.Id != feeds || p.FedFrom != space.Panel)) problems.Add(new($"{field}.feeds", $"Panel '{JobRules.Short(feeds)}' is not fed from there."));
+                if (space.Circuit != 0) problems.Add(new($"{field}.circuit", "The breaker of a feeder has no circuit number."));
+            }
+            else if (!numbers.Contains(space.Circuit)) problems.Add(new($"{field}.circuit", $"There is no circuit {space.Circuit}."));
             else if (!placed.Add(space.Circuit)) problems.Add(new($"{field}.circuit", $"Circuit {space.Circuit} has two places."));
         }
     }

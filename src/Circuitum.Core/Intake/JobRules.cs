@@ -99,7 +99,7 @@ public static partial class JobRules
         Count("counters", job.Counters.Length, MostThings, problems);
         Count("fixtures", job.Fixtures.Length, MostThings, problems);
         Count("appliances", job.Appliances.Length, MostThings, problems);
-        Count("panels", job.Panels.Length, 1, problems);
+        Count("panels", job.Panels.Length, 8, problems);
         Count("decisions.boxes", job.Decisions.Boxes.Length, MostBoxes, problems);
         Count("decisions.refused", job.Decisions.Refused.Length, MostBoxes, problems);
         Count("decisions.circuits", job.Decisions.Circuits.Length, MostCircuits, problems);
@@ -227,6 +227,9 @@ public static partial class JobRules
             if (panel.Spaces % 2 != 0) problems.Add(new($"{field}.spaces", "A panel has an even number of spaces."));
             Range($"{field}.mainBreaker", panel.MainBreaker, 30, 400, problems);
             Range($"{field}.top", panel.Top, Length.Feet(3), Length.Feet(8), problems);
+            if (panel.FeederBreaker is { } feeder && feeder is < 15 or > 400) problems.Add(new($"{field}.feederBreaker", "A feeder's breaker lies between 15 and 400 A."));
+            if (i == 0 && panel.FedFrom is not null) problems.Add(new($"{field}.fedFrom", "The first panel is the one at the service."));
+            if (i > 0 && job.Panels.Take(i).All(p => p.Id != panel.FedFrom)) problems.Add(new($"{field}.fedFrom", "Say which panel feeds it; that panel comes before it in the list."));
             if (!shapes.TryGetValue(panel.Room, out var shape)) problems.Add(new($"{field}.room", $"There is no room '{Short(panel.Room)}'."));
             else OnWall(field, shape, panel.Wall, panel.Along, Length.Zero, problems, "along");
         }

@@ -58,6 +58,9 @@ public sealed record Preferences
     /// <summary>How circuits are run outside the house; never as indoor cable.</summary>
     public OutsideMethod OutsideMethod { get; init; }
 
+    /// <summary>Where large appliances go when there is a sub-panel.</summary>
+    public LargeAppliances LargeAppliances { get; init; }
+
     /// <summary>Most cables in one drilled hole.</summary>
     public int CablesPerHole { get; init; } = 3;
 
@@ -229,6 +232,16 @@ public enum PanelOrder
 
     /// <summary>Breakers with arc-fault or ground-fault protection together, above the plain ones.</summary>
     ProtectionTogether,
+}
+
+/// <summary>Where large appliances go when there is a sub-panel.</summary>
+public enum LargeAppliances
+{
+    /// <summary>Into the main panel, past the sub-panel, so that the feeder stays small.</summary>
+    MainPanel,
+
+    /// <summary>Into the nearest panel.</summary>
+    NearestPanel,
 }
 
 /// <summary>Methods of working out the service load.</summary>

@@ -157,8 +157,11 @@ public sealed record SpaceDecision
     /// <summary>The panel.</summary>
     public string Panel { get; init; } = "";
 
-    /// <summary>The circuit's number.</summary>
+    /// <summary>The circuit's number; 0 for the breaker of a feeder.</summary>
     public int Circuit { get; init; }
+
+    /// <summary>The sub-panel whose feeder this breaker is, or none.</summary>
+    public string? Feeds { get; init; }
 
     /// <summary>The space, for a two-pole breaker its upper one.</summary>
     public int Space { get; init; }

@@ -193,6 +193,31 @@ public sealed record Panel
     /// <summary>The one family of breakers that goes into it, as the person names it.</summary>
     public string BreakerFamily { get; init; } = "";
 
+    /// <summary>For a sub-panel, the panel that feeds it; none for the one at the service.</summary>
+    public string? FedFrom { get; init; }
+
+    /// <summary>For a sub-panel, the breaker of its feeder in amperes; none takes the one that its load asks for.</summary>
+    public int? FeederBreaker { get; init; }
+
+    /// <summary>For a sub-panel, how its feeder is run.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public FeederMethod FeederMethod { get; init; }
+
+    /// <summary>For a sub-panel, a feeder of aluminum.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool AluminumFeeder { get; init; }
+
+    /// <summary>For a sub-panel, lugs instead of a main breaker of its own.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool MainLugs { get; init; }
+
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+}
+
+/// <summary>How a feeder is run.</summary>
+public enum FeederMethod
+{
+    /// <summary>Cable: sheathed copper cable to 2 AWG by its 60 C column, or aluminum service cable by its 75 C column.</summary>
+    Cable,
+
+    /// <summary>Single wires in conduit.</summary>
+    Conduit,
 }

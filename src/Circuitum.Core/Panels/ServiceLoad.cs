@@ -21,6 +21,9 @@ public sealed record ServiceCase
 
     /// <summary>All other loads.</summary>
     public ImmutableArray<ServiceItem> Items { get; init; } = [];
+
+    /// <summary>The whole dwelling; a feeder carries only the kitchen and laundry circuits that hang on it.</summary>
+    public bool Whole { get; init; } = true;
 }
 
 /// <summary>One load of a service calculation.</summary>
@@ -165,14 +168,15 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
     private static (double Va, List<Derivation> Steps) General(ServiceCase c, CodeEdition edition)
     {
         var perFoot = edition.Number("generalVaPerSqFt");
-        var small = Math.Max(2, c.SmallApplianceCircuits) * edition.Number("smallApplianceVa");
-        var laundry = Math.Max(1, c.LaundryCircuits) * edition.Number("laundryVa");
+        var (kitchens, laundries) = c.Whole ? (Math.Max(2, c.SmallApplianceCircuits), Math.Max(1, c.LaundryCircuits)) : (c.SmallApplianceCircuits, c.LaundryCircuits);
+        var small = kitchens * edition.Number("smallApplianceVa");
+        var laundry = laundries * edition.Number("laundryVa");
         var area = Math.Round(c.AreaSqFt);
         return ((area * perFoot) + small + laundry,
         [
             new("General lighting and receptacles", $"{area * perFoot:#,0} VA") { Formula = $"{area:#,0} sq ft x {perFoot:0}", Citation = "220.41" },
-            new("Small-appliance circuits", $"{small:#,0} VA") { Formula = $"{Math.Max(2, c.SmallApplianceCircuits)} x 1500", Citation = "220.52(A)" },
-            new("Laundry circuits", $"{laundry:#,0} VA") { Formula = $"{Math.Max(1, c.LaundryCircuits)} x 1500", Citation = "220.52(B)" },
+            new("Small-appliance circuits", $"{small:#,0} VA") { Formula = $"{kitchens} x {edition.Number("smallApplianceVa"):0}", Citation = "220.52(A)" },
+            new("Laundry circuits", $"{laundry:#,0} VA") { Formula = $"{laundries} x {edition.Number("laundryVa"):0}", Citation = "220.52(B)" },
         ]);
     }
 

@@ -13,6 +13,9 @@ namespace Circuitum.Core.Routing;
 /// <param name="Use">What it is for.</param>
 public sealed record Hop(string? From, string To, Length Way, Length Cut, string? Via = null, CableUse Use = CableUse.Power)
 {
+    /// <summary>For a home run, the panel that it comes from; none for the first one.</summary>
+    public string? Panel { get; init; }
+
     /// <summary>How much longer it is than the shortest way, because a person leads it elsewhere.</summary>
     public Length Longer { get; init; }
 

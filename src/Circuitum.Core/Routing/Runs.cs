@@ -20,11 +20,11 @@ public sealed class Runs
     private readonly HouseShape house;
     private readonly Job job;
     private readonly Dictionary<string, (Point At, Length Z, Box Box)> places;
-    private readonly (Point At, Length Z)? panel;
+    private readonly Dictionary<string, (Point At, Length Z)> panels = [];
     private readonly CableWays ways;
     private readonly CodeEdition edition;
     private readonly ImmutableArray<SwitchGroup> switched;
-    private readonly Dictionary<string, Length> fromPanel = [];
+    private readonly Dictionary<(string Panel, string Box), Length> fromPanel = [];
     private readonly Dictionary<(string? From, string To), RunWay> led = [];
 
     // An analysis is read by several requests at once, and what is found out on the way is kept.
@@ -55,19 +55,45 @@ public sealed class Runs
             if (ways.AddOver(Over(way.From, way.To), way.Storey, way.Over)) led[(way.From, way.To)] = way;
         }
 
-        if (job.Panels.Length == 0) return;
-        var p = job.Panels[0];
-        panel = (house[p.Room].On(p.Wall, p.Along), Floor(p.Room) + p.Top);
-        ways.Add(Panel, house[p.Room], p.Wall, p.Along, panel.Value.At, p.Top);
+        foreach (var p in job.Panels)
+        {
+            panels[p.Id] = (house[p.Room].On(p.Wall, p.Along), Floor(p.Room) + p.Top);
+            ways.Add(Panel + p.Id, house[p.Room], p.Wall, p.Along, panels[p.Id].At, p.Top);
+        }
     }
 
-    /// <summary>Way from the panel to a box, or zero when the job has no panel.</summary>
-    public Length FromPanel(string box)
+    // The end of a home run: the panel that it names, else the first one.
+    private string? PanelOf(string? named) => named is not null && panels.ContainsKey(named) ? named : job.Panels.FirstOrDefault()?.Id;
+
+    private string EndOf(Hop hop) => hop.From ?? Panel + PanelOf(hop.Panel);
+
+    /// <summary>Way from a panel to a box, or zero when the job has no panel.</summary>
+    /// <param name="box">The box.</param>
+    /// <param name="of">The panel; none takes the nearest one.</param>
+    public Length FromPanel(string box, string? of = null)
     {
-        if (panel is not { } p) return Length.Zero;
+        if (panels.Count == 0) return Length.Zero;
+        if (of is null && panels.Count > 1) return job.Panels.Select(p => FromPanel(box, p.Id)).Min();
+        var id = PanelOf(of)!;
         using var _ = gate.EnterScope();
-        if (!fromPanel.TryGetValue(box, out var way)) fromPanel[box] = way = ByField(Panel, box, p.At, p.Z, places[box].At, places[box].Z);
+        if (!fromPanel.TryGetValue((id, box), out var way)) fromPanel[(id, box)] = way = ByField(Panel + id, box, panels[id].At, panels[id].Z, places[box].At, places[box].Z);
         return way;
+    }
+
+    /// <summary>The way of a feeder from panel to panel.</summary>
+    /// <param name="from">The panel that feeds.</param>
+    /// <param name="to">The one that is fed.</param>
+    public CableRoute Feeder(string from, string to)
+    {
+        using var _ = gate.EnterScope();
+        return ways.Route(Panel + from, Panel + to) ?? Underground("", panels[from].At, panels[from].Z, panels[to].At, panels[to].Z);
+    }
+
+    /// <summary>Whether a feeder leaves the house.</summary>
+    public bool FeederOutside(string from, string to)
+    {
+        using var _ = gate.EnterScope();
+        return ways.Outside(Panel + from, Panel + to);
     }
 
     /// <summary>Way from box to box: through the studs where a wall leads there without a doorway, else by a field.</summary>
@@ -83,8 +109,8 @@ public sealed class Runs
     public CableRoute Route(Hop hop)
     {
         using var _ = gate.EnterScope();
-        if (hop.Via is null && led.ContainsKey((hop.From, hop.To)) && ways.RouteOver(hop.From ?? Panel, Over(hop.From, hop.To), hop.To) is { } own) return own;
-        if (hop.Via is { } via) return Join(Route(new Hop(null, via, default, default)), Route(new Hop(via, hop.To, default, default)));
+        if (hop.Via is null && led.ContainsKey((hop.From, hop.To)) && ways.RouteOver(EndOf(hop), Over(hop.From, hop.To), hop.To) is { } own) return own;
+        if (hop.Via is { } via) return Join(Route(new Hop(null, via, default, default) { Panel = hop.Panel }), Route(new Hop(via, hop.To, default, default)));
         if (hop.From is { } from)
         {
             var (a, b) = (places[from], places[hop.To]);
@@ -93,15 +119,15 @@ public sealed class Runs
         }
 
         var end = places[hop.To];
-        return panel is not { } p ? new([]) : ways.Route(Panel, hop.To) ?? Underground(hop.To, p.At, p.Z, end.At, end.Z);
+        return PanelOf(hop.Panel) is not { } p ? new([]) : ways.Route(Panel + p, hop.To) ?? Underground(hop.To, panels[p].At, panels[p].Z, end.At, end.Z);
     }
 
     /// <summary>Whether a piece of cable leaves the house on its way.</summary>
     public bool Outside(Hop hop)
     {
-        if (hop.From is null && hop.Via is null && panel is null) return false;
+        if (hop.From is null && hop.Via is null && panels.Count == 0) return false;
         using var _ = gate.EnterScope();
-        return ways.Outside(hop.Via ?? hop.From ?? Panel, hop.To);
+        return ways.Outside(hop.Via ?? EndOf(hop), hop.To);
     }
 
     // No box has such a name either.
@@ -114,7 +140,7 @@ public sealed class Runs
         {
             if (hop.Via is not null || !led.ContainsKey((hop.From, hop.To))) return hop;
             using var _ = gate.EnterScope();
-            if (ways.RouteOver(hop.From ?? Panel, Over(hop.From, hop.To), hop.To) is not { } own) return hop;
+            if (ways.RouteOver(EndOf(hop), Over(hop.From, hop.To), hop.To) is not { } own) return hop;
             return hop with { Way = own.Length, Cut = hop.Cut + own.Length - hop.Way, Longer = own.Length - hop.Way };
         }
 
@@ -251,8 +277,13 @@ public sealed class Runs
     /// <param name="first">A box that must be first, or none.</param>
     /// <param name="loops">Whether power comes to the switch or to the light first; none takes the job's preference.</param>
     /// <param name="locked">Cables that are in the frame already.</param>
-    public RunEstimate Plan(IReadOnlyList<string> boxes, string? first = null, SwitchLoops? loops = null, ImmutableArray<LockedCable>? locked = null) =>
-        boxes.Count == 0 ? new([]) : Led(new RunPlanner(this, job.Preferences, switched, boxes, first, loops ?? job.Preferences.SwitchLoops, FromPanel, locked ?? []).Plan());
+    /// <param name="panel">The panel that feeds it; none takes the first one.</param>
+    public RunEstimate Plan(IReadOnlyList<string> boxes, string? first = null, SwitchLoops? loops = null, ImmutableArray<LockedCable>? locked = null, string? panel = null)
+    {
+        if (boxes.Count == 0) return new([]);
+        var run = new RunPlanner(this, job.Preferences, switched, boxes, first, loops ?? job.Preferences.SwitchLoops, b => FromPanel(b, PanelOf(panel)), locked ?? []).Plan();
+        return Led(panels.Count < 2 ? run : run with { Hops = run.Hops.SetItem(0, run.Hops[0] with { Panel = PanelOf(panel) }) });
+    }
 
     /// <summary>Plans the cable of a circuit that goes on from the first box of another one, whose home run carries both.</summary>
     /// <param name="boxes">The circuit's boxes.</param>
@@ -260,12 +291,13 @@ public sealed class Runs
     /// <param name="first">A box that must be first, or none.</param>
     /// <param name="loops">Whether power comes to the switch or to the light first; none takes the job's preference.</param>
     /// <param name="locked">Cables that are in the frame already.</param>
-    public RunEstimate PlanVia(IReadOnlyList<string> boxes, string via, string? first = null, SwitchLoops? loops = null, ImmutableArray<LockedCable>? locked = null)
+    /// <param name="panel">The panel that feeds both; none takes the first one.</param>
+    public RunEstimate PlanVia(IReadOnlyList<string> boxes, string via, string? first = null, SwitchLoops? loops = null, ImmutableArray<LockedCable>? locked = null, string? panel = null)
     {
         if (boxes.Count == 0) return new([]);
         var run = new RunPlanner(this, job.Preferences, switched, boxes, first, loops ?? job.Preferences.SwitchLoops, b => Between(via, b), locked ?? []).Plan();
         var between = Between(via, run.First!);
-        return Led(run with { Hops = run.Hops.SetItem(0, run.Hops[0] with { Way = FromPanel(via) + between, Cut = between + (job.Preferences.BoxMakeUp * 2), Via = via }) });
+        return Led(run with { Hops = run.Hops.SetItem(0, run.Hops[0] with { Panel = panels.Count < 2 ? null : PanelOf(panel), Way = FromPanel(via, PanelOf(panel)) + between, Cut = between + (job.Preferences.BoxMakeUp * 2), Via = via }) });
     }
 
     /// <summary>The derivation of a piece of cable.</summary>

@@ -66,7 +66,9 @@ public sealed partial class EditForm(IFormCollection form)
         "edit-circuit" => EditCircuit(),
         "pair-circuits" => new PairCircuits(Number("circuit", "Circuit") ?? 0, Number("with", "Circuit") ?? 0, Word<PairKind>("kind", "Kind")),
         "unpair-circuits" => new UnpairCircuits(Number("circuit", "Circuit") ?? 0),
-        "move-breaker" => new MoveBreaker(Number("circuit", "Circuit") ?? 0, Number("space", "Space") ?? 0),
+        "move-breaker" => new MoveBreaker(Number("circuit", "Circuit") ?? 0, Number("space", "Space") ?? 0, Optional("panel"), Optional("feeds")),
+        "move-to-panel" => new MoveToPanel(Number("circuit", "Circuit") ?? 0, Text("panel")),
+        "remove-sub-panel" => new RemoveSubPanel(Text("panel")),
         "add-room" => AddRoom(),
         "edit-room" => new EditRoom(Text("room"), Text("name"), Word<RoomKind>("kind", "Kind"), Length("ceiling", "Ceiling")),
         "remove-room" => new RemoveRoom(Text("room")),
@@ -153,16 +155,19 @@ public sealed partial class EditForm(IFormCollection form)
         return new(Number("circuit", "Circuit") ?? 0, Optional("label"), Number("breaker", "Breaker"), Text("protection").Length == 0 ? null : Word<ProtectionPlace>("protection", "Protection"), own);
     }
 
-    private EditJob EditPanel()
+    private EditPanel EditPanel()
     {
         var main = Number("main", "Main breaker") ?? 200;
         var spaces = Number("spaces", "Spaces") ?? 40;
         var (name, family, top) = (Text("name"), Text("family"), Length("top", "Top"));
-        return new(job => Core.Planner.PlanSpaces(job with
+        var (feeder, from) = (Number("feeder", "Feeder's breaker"), Optional("from"));
+        var method = Text("method").Length > 0 ? Word<FeederMethod>("method", "Feeder") : FeederMethod.Cable;
+        var (aluminum, lugs) = (Text("aluminum") == "on", Text("lugs") == "on");
+        return new(Text("panel"), p => p with
         {
-            Panels = [.. job.Panels.Select(p => p with { MainBreaker = main, Spaces = spaces, Name = name, BreakerFamily = family, Top = top })],
-            Decisions = job.Decisions with { Spaces = [.. job.Decisions.Spaces.Where(s => s.Space <= spaces)] },
-        }), "edit the panel");
+            MainBreaker = main, Spaces = spaces, Name = name, BreakerFamily = family, Top = top,
+            FedFrom = p.FedFrom is null ? null : from ?? p.FedFrom, FeederBreaker = feeder, FeederMethod = method, AluminumFeeder = aluminum, MainLugs = lugs,
+        });
     }
 
     private bool? YesNo(string name) => Text(name) switch { "yes" => true, "no" => false, _ => null };

@@ -79,6 +79,9 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
     // Edits that are made at this stage; after others the list would only be in the way.
     private static readonly HashSet<string> RunEdits = ["lead a cable another way", "take the shortest way", "keep cable out of a wall", "let cable through a wall", "lock a run", "unlock a run", "make first", "let the shortest way decide"];
 
+    /// <summary>The panel that is looked at: the picked one, that of the picked circuit, else the one at the service.</summary>
+    public PanelAnalysis? PickedPanel => A.PanelById(Pick.StartsWith("panel:", StringComparison.Ordinal) ? PickId : PickedCircuit?.Panel);
+
     /// <summary>The picked appliance.</summary>
     public ApplianceFacts? PickedAppliance => Pick.StartsWith("appliance:", StringComparison.Ordinal) && Job.ApplianceById(PickId) is { } x ? ApplianceFacts.Of(x) : null;
 
@@ -110,7 +113,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
     public string Progress(string stage)
     {
         var prefix = stage switch { "rooms" => "plan.", "boxes" => "box.", "circuits" => "circuit.", "panel" => "panel.", "runs" => "run.", _ => "-" };
-        var must = A.Findings.Count(f => f.Severity == Severity.Must && (f.RuleId.StartsWith(prefix, StringComparison.Ordinal) || (stage == "circuits" && (f.RuleId.StartsWith("wire.", StringComparison.Ordinal) || f.RuleId.StartsWith("protect.", StringComparison.Ordinal))) || (stage == "panel" && f.RuleId.StartsWith("service.", StringComparison.Ordinal))));
+        var must = A.Findings.Count(f => f.Severity == Severity.Must && (f.RuleId.StartsWith(prefix, StringComparison.Ordinal) || (stage == "circuits" && (f.RuleId.StartsWith("wire.", StringComparison.Ordinal) || f.RuleId.StartsWith("protect.", StringComparison.Ordinal))) || (stage == "panel" && (f.RuleId.StartsWith("service.", StringComparison.Ordinal) || f.RuleId.StartsWith("feeder.", StringComparison.Ordinal)))));
         return stage switch
         {
             "job" => A.Edition.Id,

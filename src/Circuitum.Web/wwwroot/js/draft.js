@@ -269,7 +269,8 @@ function drop(e, d) {
     const over = document.elementsFromPoint(e.clientX, e.clientY).map(n => n.closest('[data-space]')).find(n => n && n !== mark);
     mark.style.pointerEvents = '';
     reset();
-    if (over) send({ do: 'move-breaker', circuit: mark.dataset.pick.split(':')[1], space: over.dataset.space });
+    const [kind, id] = mark.dataset.pick.split(':');
+    if (over) send({ do: 'move-breaker', circuit: kind === 'panel' ? 0 : id, feeds: kind === 'panel' ? id : '', space: over.dataset.space });
     return;
   }
   const [x, y] = place(e);

@@ -1,0 +1,59 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Panels;
+using Circuitum.Core.Routing;
+
+namespace Circuitum.Core.Analysis;
+
+/// <summary>Works out the panels: who feeds whom with what, and what is in which space.</summary>
+internal static class PanelDeriver
+{
+    internal static ImmutableArray<PanelAnalysis> Of(Job job, HouseShape house, CodeEdition edition, Runs runs, ImmutableArray<CircuitAnalysis> circuits)
+    {
+        var feeders = job.Panels.Skip(1).ToDictionary(p => p.Id, p => Feeder.Of(job, house, edition, runs, p, On(job, p.Id, circuits)));
+        return [.. job.Panels.Select(p => new PanelAnalysis(p, Schedule(job, p, circuits, feeders), feeders.GetValueOrDefault(p.Id)))];
+    }
+
+    // The circuits of a panel and of all that it feeds.
+    private static ImmutableArray<CircuitAnalysis> On(Job job, string panel, ImmutableArray<CircuitAnalysis> circuits)
+    {
+        var below = new HashSet<string> { panel };
+        foreach (var p in job.Panels) if (p.FedFrom is { } from && below.Contains(from)) below.Add(p.Id);
+        return [.. circuits.Where(c => c.Panel is { } id && below.Contains(id))];
+    }
+
+    private static ImmutableArray<PanelRow> Schedule(Job job, Panel panel, ImmutableArray<CircuitAnalysis> circuits, Dictionary<string, Feeder> feeders)
+    {
+        var rows = new PanelRow[panel.Spaces + 1];
+        for (var s = 1; s <= panel.Spaces; s++) rows[s] = new(s, null, false, Maker.Planner, VoltAmperes.Zero, VoltAmperes.Zero);
+        foreach (var decision in job.Decisions.Spaces.Where(d => d.Panel == panel.Id).OrderByDescending(d => d.By))
+        {
+            var circuit = circuits.FirstOrDefault(c => c.Number == decision.Circuit);
+            var feeder = decision.Feeds is { } fed ? feeders.GetValueOrDefault(fed) : null;
+            if (circuit is null && feeder is null) continue;
+            var poles = circuit?.Poles ?? 2;
+            var spaces = SpacePlan.Taken(decision.Space, poles).ToList();
+            if (spaces.Any(s => s > panel.Spaces || !rows[s].Free)) continue;
+            foreach (var (s, i) in spaces.Select((s, i) => (s, i)))
+            {
+                var load = (circuit?.Load.Connected ?? feeder!.Connected) * (1.0 / poles);
+                rows[s] = new(s, circuit, i > 0, decision.By, SpacePlan.OnLegA(s) ? load : VoltAmperes.Zero, SpacePlan.OnLegA(s) ? VoltAmperes.Zero : load) { Feeder = feeder };
+            }
+        }
+
+        return [.. rows.Skip(1)];
+    }
+
+    /// <summary>What one panel needs for its circuits and the feeders that begin in it; a feeder's number is under zero.</summary>
+    internal static ImmutableArray<BreakerNeed> Breakers(JobAnalysis a, Panel panel) =>
+    [
+        .. a.Panels.Where(p => p.Feeder?.From == panel.Id).Select(p => new BreakerNeed(FeederNumber(a.Job, p.Panel.Id), 2, p.Feeder!.Breaker, (int)Math.Round(p.Feeder.Connected.Value))),
+        .. a.Circuits.Where(c => c.Boxes.Length > 0 && c.Panel == panel.Id).Select(c => new BreakerNeed(c.Number, c.Poles, c.Breaker, (int)Math.Round(c.Load.Connected.Value), a.Job.Rooms.IndexOf(a.Job.RoomById(c.Boxes[0].Room)!), c.Protection.Devices.Any(d => d.Box is null), c.Pair is { Kind: PairKind.SharedNeutral } pair ? pair.MateOf(c.Number) : null)),
+    ];
+
+    /// <summary>The number by which a feeder's breaker is placed.</summary>
+    internal static int FeederNumber(Job job, string panel) => -1 - job.Panels.Select((p, i) => (p.Id, i)).First(x => x.Id == panel).i;
+}

@@ -1,0 +1,81 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Checks;
+
+/// <summary>Panels: spaces, place, handle, family, labels.</summary>
+internal sealed class PanelChecks : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        if (a.Panels.Length == 0)
+        {
+            if (a.Circuits.Length > 0) yield return CheckList.Make(a, "panel.spaces", "The job has no panel. Put one on a wall.");
+            yield break;
+        }
+
+        foreach (var at in a.Panels)
+        {
+            foreach (var found in Of(a, at)) yield return found;
+        }
+
+        foreach (var same in a.Circuits.GroupBy(c => c.Label, StringComparer.OrdinalIgnoreCase).Where(g => g.Count() > 1))
+            yield return CheckList.Make(a, "panel.label", $"Circuits {string.Join(" and ", same.Select(c => c.Number))} have the same label, \"{same.Key}\".", [.. same.Select(c => $"circuit:{c.Number}")]);
+    }
+
+    private static IEnumerable<Finding> Of(JobAnalysis a, PanelAnalysis at)
+    {
+        var (panel, subject) = (at.Panel, $"panel:{at.Panel.Id}");
+
+        // With one panel everybody knows which is meant.
+        var name = a.Panels.Length == 1 ? "the panel" : panel.Name;
+        var placed = at.Schedule.Select(r => r.Circuit?.Number).OfType<int>().ToHashSet();
+        var without = a.Circuits.Where(c => c.Boxes.Length > 0 && c.Panel == panel.Id && !placed.Contains(c.Number)).Select(c => c.Number).ToList();
+        if (without.Count > 0) yield return CheckList.Make(a, "panel.spaces", $"Without a space in {name}: circuit {string.Join(", ", without)}.", subject);
+        foreach (var fed in a.Panels.Where(p => p.Feeder?.From == panel.Id && at.Schedule.All(r => r.Feeder != p.Feeder)))
+            yield return CheckList.Make(a, "panel.spaces", $"Without a space in {name}: the feeder of {fed.Panel.Name}.", subject, $"panel:{fed.Panel.Id}");
+        var spare = panel.Spaces - at.SpacesUsed;
+        var (enough, wanted) = a.Job.Preferences.SpareSpaces is { } count ? (spare >= count, $"{count}") : (spare * 100 >= panel.Spaces * a.Job.Preferences.SparePercent, $"{a.Job.Preferences.SparePercent} percent");
+        if (a.Circuits.Length > 0 && !enough) yield return CheckList.Make(a, "panel.spare", $"{spare} of {panel.Spaces} spaces{(a.Panels.Length == 1 ? "" : $" of {panel.Name}")} are free; the job wants {wanted}.", subject);
+        var gap = Math.Abs(at.LegA.Value - at.LegB.Value);
+        if (gap * 100 > Math.Max(at.LegA.Value, at.LegB.Value) * a.Edition.Number("legGapPercent"))
+            yield return CheckList.Make(a, "panel.legs", $"{(a.Panels.Length == 1 ? "" : $"{panel.Name}: ")}Leg A carries {at.LegA}, leg B {at.LegB}: {gap:#,0} VA apart.", subject);
+        var room = a.House[panel.Room].Room;
+        if (room.Kind is RoomKind.Bathroom or RoomKind.Closet or RoomKind.Stairs) yield return CheckList.Make(a, "panel.place", $"{char.ToUpperInvariant(name[0])}{name[1..]} hangs in {room.Name}.", subject);
+        if (panel.Top > Length.Inches(a.Edition.Number("highestHandleIn")) + Length.Inches(4)) yield return CheckList.Make(a, "panel.handle", $"With its top at {LengthText.Show(panel.Top)} the highest handle is out of reach.", subject);
+        if (panel.BreakerFamily.Length == 0) yield return CheckList.Make(a, "panel.family", $"{(a.Panels.Length == 1 ? "The panel" : panel.Name)}'s breaker family is not named.", subject);
+    }
+}
+
+/// <summary>Service size against the load.</summary>
+internal sealed class ServiceChecks : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        if (a.Panel is not { } panel) yield break;
+        if (panel.MainBreaker < a.Edition.Number("serviceLeastA")) yield return CheckList.Make(a, "service.size", $"The main breaker of {panel.MainBreaker} A is under 100 A.", $"panel:{panel.Id}");
+        if (!(a.Service.Current <= new Amperes(panel.MainBreaker))) yield return CheckList.Make(a, "service.size", $"The service load of {a.Service.Current.Value:0.0} A is over the {panel.MainBreaker} A main breaker.", $"panel:{panel.Id}");
+    }
+}
+
+/// <summary>Feeders: load, wire, breaker, drop, and what a panel in another building needs.</summary>
+internal sealed class FeederChecks : ICheck
+{
+    private const double MostDropInAll = 5;
+
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        foreach (var at in a.Panels.Where(p => p.Feeder is not null))
+        {
+            var (panel, feeder, subject) = (at.Panel, at.Feeder!, $"panel:{at.Panel.Id}");
+            if (!(feeder.Load.Current <= new Amperes(feeder.Breaker))) yield return CheckList.Make(a, "feeder.size", $"The load of {panel.Name}, {feeder.Load.Current.Value:0.0} A, is over its feeder's breaker of {feeder.Breaker} A.", subject);
+            if (feeder.Wire is null) yield return CheckList.Make(a, "feeder.size", $"No {(panel.FeederMethod == FeederMethod.Cable ? "cable" : "wire")} for the feeder of {panel.Name} carries {feeder.Breaker} A. {(panel.FeederMethod == FeederMethod.Cable ? "Run it in conduit, or of aluminum." : "Use a smaller breaker.")}", subject);
+            if (feeder.Breaker > panel.MainBreaker) yield return CheckList.Make(a, "feeder.size", $"{panel.Name} is made for {panel.MainBreaker} A; its feeder has a breaker of {feeder.Breaker} A.", subject);
+            if (a.PanelById(feeder.From) is { } parent && feeder.Breaker > parent.Rating) yield return CheckList.Make(a, "feeder.size", $"The feeder of {panel.Name} has a breaker of {feeder.Breaker} A, {parent.Panel.Name} itself only {parent.Rating} A.", subject);
+            var worst = a.Circuits.Where(c => c.Panel == panel.Id).OrderByDescending(c => c.DropPercent).FirstOrDefault();
+            if (worst is not null && worst.DropPercent + feeder.DropPercent > MostDropInAll) yield return CheckList.Make(a, "wire.drop", $"The feeder of {panel.Name} drops {feeder.DropPercent:0.0} percent and circuit {worst.Number} {worst.DropPercent:0.0}: more than {MostDropInAll:0} together.", subject, $"circuit:{worst.Number}");
+            if (feeder.ToBuilding) yield return CheckList.Make(a, "feeder.building", $"{panel.Name} is in a building of its own: {(panel.MainLugs ? "a main breaker or another disconnect there" : "its main breaker is the disconnect")}, a grounding electrode, and neutral and ground apart.", subject);
+        }
+    }
+}
