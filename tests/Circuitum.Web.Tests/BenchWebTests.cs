@@ -44,7 +44,7 @@ public sealed class BenchWebTests : WebHouse
     public async Task The_page_shows_the_question_the_answer_and_what_is_wrong()
     {
         var empty = Parse(await Web.GetStringAsync("/bench"));
-        empty.QuerySelectorAll(".bench nav a").Length.ShouldBe(BenchDesk.Questions.Length);
+        empty.QuerySelectorAll(".quick nav a").Length.ShouldBe(BenchDesk.Questions.Length);
         empty.QuerySelector(".answer")!.TextContent.ShouldContain("Fill in what you know");
         var answer = Parse(await Web.GetStringAsync("/bench/circuit?breaker=20&fixed=9.5c%0D%0A7.0&lights=60"));
         answer.QuerySelector(".answer h2")!.TextContent.ShouldBe("19.375 A on 20 A, fails");

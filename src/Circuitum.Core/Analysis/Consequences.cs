@@ -31,6 +31,7 @@ public static class Consequences
         void Add(string what, bool again) => found.Add(new($"circuit:{now.Number}", $"Circuit {now.Number}, {now.Label}: {what}.", again));
         var pulled = was.Pulled is { } run ? $", and {(run.Measured ?? was.Run.Hops[0].Cut).InFeet:0} ft of {run.Cable} are in the frame already and are to be pulled again" : $", {now.Run.HomeRun.InFeet:0} ft, not ticked off as pulled";
         if (was.Cable != now.Cable) Add($"home run {was.Cable} to {now.Cable}{pulled}", true);
+        if (was.Panel is not null && was.Panel != now.Panel) Add($"out of another panel, home run {was.Run.HomeRun.InFeet:0} to {now.Run.HomeRun.InFeet:0} ft", was.Pulled is not null);
         if (was.BranchCable != now.BranchCable && now.Run.Hops.Length > 1) Add($"cable past the first box {was.BranchCable} to {now.BranchCable}", true);
         if (was.Breaker != now.Breaker || was.Poles != now.Poles) Add($"breaker {was.Breaker} A{Poles(was)} to {now.Breaker} A{Poles(now)}", true);
         if (was.Protection.Mark != now.Protection.Mark) Add($"protection {Mark(was)} to {Mark(now)}", true);
@@ -41,7 +42,8 @@ public static class Consequences
     private static void House(JobAnalysis before, JobAnalysis after, ImmutableArray<Consequence>.Builder found)
     {
         void Add(string what, bool again = false) => found.Add(new("", what, again));
-        if (before.SpacesUsed != after.SpacesUsed) Add($"Spaces {before.SpacesUsed} to {after.SpacesUsed} of {after.Panel?.Spaces ?? 0}.");
+        if (before.SpacesUsed != after.SpacesUsed) Add($"Spaces {before.SpacesUsed} to {after.SpacesUsed} of {after.Panel?.Spaces ?? 0}.", false);
+        Spaces(before, after, Add);
         foreach (var at in after.Panels.Where(p => p.Feeder is not null))
         {
             var was = before.Panels.FirstOrDefault(p => p.Panel.Id == at.Panel.Id)?.Feeder;
@@ -49,15 +51,31 @@ public static class Consequences
             else if (was.Made != at.Feeder!.Made || was.Breaker != at.Feeder.Breaker) Add($"Feeder of {at.Panel.Name}: {was.Breaker} A, {was.Made} to {at.Feeder.Breaker} A, {at.Feeder.Made}.", true);
         }
 
-        if (Math.Abs(before.Service.Current.Value - after.Service.Current.Value) >= 0.05) Add($"Service load {before.Service.Current} to {after.Service.Current}.");
-        if (Math.Abs(before.CableFeet - after.CableFeet) >= 1) Add($"Cable to buy {before.CableFeet:#,0} to {after.CableFeet:#,0} ft.");
+        if (Math.Abs(before.Service.Current.Value - after.Service.Current.Value) >= 0.05) Add($"Service load {before.Service.Current} to {after.Service.Current}.", false);
+        if (Math.Abs(before.CableFeet - after.CableFeet) >= 1) Add($"Cable to buy {before.CableFeet:#,0} to {after.CableFeet:#,0} ft.", false);
         Boxes(before, after, found);
         var cents = Cents(after) - Cents(before);
         if (Math.Abs(cents) >= 1000) Add($"About ${Math.Abs(cents) / 100.0:#,0} {(cents > 0 ? "more" : "less")} in cable, breakers and labour, as the planner weighs them; an estimate, not a price.");
         string Line(Finding f) => $"{f.RuleId}|{f.Sentence}";
         var (old, now) = (before.Findings.Select(Line).ToHashSet(), after.Findings.Select(Line).ToHashSet());
-        foreach (var f in after.Findings.Where(f => f.Severity != Severity.Note && !old.Contains(Line(f)))) Add($"Found now: {f.Sentence}");
-        foreach (var f in before.Findings.Where(f => f.Severity != Severity.Note && !now.Contains(Line(f)))) Add($"No longer: {f.Sentence}");
+        foreach (var f in after.Findings.Where(f => f.Severity != Severity.Note && !old.Contains(Line(f)))) Add($"Found now: {f.Sentence}", false);
+        foreach (var f in before.Findings.Where(f => f.Severity != Severity.Note && !now.Contains(Line(f)))) Add($"No longer: {f.Sentence}", false);
+    }
+
+    // Breakers that sit elsewhere, and how evenly the legs are loaded then.
+    private static void Spaces(JobAnalysis before, JobAnalysis after, Action<string, bool> add)
+    {
+        string Where(JobAnalysis a, int number) => a.CircuitByNumber(number) is { } c && a.RowOf(c) is { } row ? $"{c.Panel} {row.Space}" : "";
+        var moved = after.Circuits.Select(c => c.Number).Where(n => before.CircuitByNumber(n) is not null && Where(before, n) is var was && was.Length > 0 && was != Where(after, n)).ToList();
+        if (moved.Count > 0) add($"In another space: circuit {string.Join(", ", moved)}.", false);
+        foreach (var at in after.Panels)
+        {
+            if (before.Panels.FirstOrDefault(p => p.Panel.Id == at.Panel.Id) is not { } was) continue;
+            var (old, now) = (Math.Abs(was.LegA.Value - was.LegB.Value), Math.Abs(at.LegA.Value - at.LegB.Value));
+            if (Math.Abs(old - now) >= 1) add($"Legs of {at.Panel.Name}: {old:#,0} to {now:#,0} VA apart.", false);
+            var (free, left) = (was.Panel.Spaces - was.SpacesUsed, at.Panel.Spaces - at.SpacesUsed);
+            if (free != left) add($"Free spaces of {at.Panel.Name}: {free} to {left}.", false);
+        }
     }
 
     // A box that has to be bought in another size: one more cable in it, a larger wire.

@@ -74,7 +74,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
         Pick.Split(':') is ["run", var to, .. var from] && A.CircuitOf(to) is { } c && c.Run.Cables.FirstOrDefault(h => h.To == to && h.From == from.FirstOrDefault()) is { } hop ? (c, hop) : null;
 
     /// <summary>What the last edit brought with it, where the cable is looked at and the program remembers how it was.</summary>
-    public ImmutableArray<Consequence> Brought => Stage == "runs" && Open is { Before: { } before, Stored.Undo: { } edit } && (RunEdits.Contains(edit) || before.Panel != A.Panel) ? Consequences.Of(before, A) : [];
+    public ImmutableArray<Consequence> Brought => Open is { Before: { } before, Stored.Undo: { } edit } && (Stage == "panel" ? before.Circuits.Length > 0 : Stage == "runs" && (RunEdits.Contains(edit) || !before.Job.Panels.SequenceEqual(A.Job.Panels))) ? Consequences.Of(before, A) : [];
 
     // Edits that are made at this stage; after others the list would only be in the way.
     private static readonly HashSet<string> RunEdits = ["lead a cable another way", "take the shortest way", "keep cable out of a wall", "let cable through a wall", "lock a run", "unlock a run", "make first", "let the shortest way decide"];
