@@ -46,6 +46,7 @@ public static class HouseDeriver
             Specs = BoxSpecs.Of(house, edition, byBox),
             Panels = PanelDeriver.Of(job, house, edition, runs, circuits),
             AreaSqFt = area,
+            ServiceCase = service,
             Standard = ServiceLoad.Standard(service, edition),
             Optional = ServiceLoad.Optional(service, edition),
         };
@@ -84,7 +85,7 @@ public static class HouseDeriver
 
     /// <summary>What appliances bring to a load calculation.</summary>
     internal static ImmutableArray<ServiceItem> Items(Job job, CodeEdition edition, IEnumerable<Appliance> appliances) =>
-        [.. appliances.Select(a => ApplianceFacts.Of(a)).Where(f => Counts(f, edition, job)).Select(f => new ServiceItem(f.Name, f.Load, Kind(f), f.Type.Motor || f.Type.Id == "disposer"))];
+        [.. appliances.Select(a => ApplianceFacts.Of(a)).Where(f => Counts(f, edition, job)).Select(f => new ServiceItem(f.Name, f.Load, Kind(f), f.Type.Motor || f.Type.Id == "disposer", f.Volts == 120 || f.Type.Neutral))];
 
     // A refrigerator, washer or door operator on receptacles is within the general, small-appliance or laundry load.
     private static bool Counts(ApplianceFacts facts, CodeEdition edition, Job job) =>

@@ -49,6 +49,9 @@ public sealed record JobAnalysis
     /// <summary>Floor area by the outside line, in square feet.</summary>
     public required double AreaSqFt { get; init; }
 
+    /// <summary>What the service loads are worked out from.</summary>
+    public required ServiceCase ServiceCase { get; init; }
+
     /// <summary>Standard service load.</summary>
     public required ServiceLoad Standard { get; init; }
 
@@ -195,6 +198,8 @@ public sealed record JobAnalysis
             "service.standard" => Standard.Derivation,
             "service.optional" => Optional.Derivation,
             "service" => Service.Derivation,
+            "neutral" => ServiceSheet.Of(this).Neutral,
+            "conductors" => ServiceSheet.Of(this).Conductors,
             "cable" => new("Cable to buy", $"{CableFeet:0} ft")
             {
                 Formula = $"{CableByType.Sum(x => x.Cut.InFeet):0} ft + {Job.Preferences.WastePercent} percent",

@@ -73,6 +73,7 @@ public static class PreferenceFields
         Distance("counterCentre", "Boxes", "Centre of counter receptacles", "Over the floor.", false, 36, 60, p => p.CounterCentre, (p, v) => p with { CounterCentre = v }),
         Words("mark15", "Boxes", "Mark on 15 A boxes", "Such as a colour; empty marks nothing.", p => p.Mark15, (p, v) => p with { Mark15 = v }),
         Words("markLarger", "Boxes", "Mark on larger circuits' boxes", "Such as a colour; empty marks nothing.", p => p.MarkLarger, (p, v) => p with { MarkLarger = v }),
+        Choice("roughTesting", "Panel", "Before the walls close", "A nail through a cable is cheap to mend now; in some places nothing may be connected before the inspection.", false, p => p.RoughTesting, (p, v) => p with { RoughTesting = v }, "test the cables dead, connect after the inspection", "temporary power and a live test"),
         Choice("largeAppliances", "Panel", "Large appliances beside a sub-panel", "Those of 240 V; in the main panel they do not load the feeder.", false, p => p.LargeAppliances, (p, v) => p with { LargeAppliances = v }, "in the main panel", "in the nearest panel"),
         Choice("panelOrder", "Panel", "Panel order", "Two-pole breakers come first in all but the second.", false, p => p.PanelOrder, (p, v) => p with { PanelOrder = v }, "largest first", "by circuit number", "by room", "protection devices together"),
         Distance("panelTop", "Panel", "Top of a panel", "Checked against the highest handle.", false, 36, 84, p => p.PanelTop, (p, v) => p with { PanelTop = v }),

@@ -58,6 +58,9 @@ public sealed record Preferences
     /// <summary>How circuits are run outside the house; never as indoor cable.</summary>
     public OutsideMethod OutsideMethod { get; init; }
 
+    /// <summary>What is tested before the walls close.</summary>
+    public RoughTesting RoughTesting { get; init; }
+
     /// <summary>Where large appliances go when there is a sub-panel.</summary>
     public LargeAppliances LargeAppliances { get; init; }
 
@@ -232,6 +235,16 @@ public enum PanelOrder
 
     /// <summary>Breakers with arc-fault or ground-fault protection together, above the plain ones.</summary>
     ProtectionTogether,
+}
+
+/// <summary>What is tested before the walls close.</summary>
+public enum RoughTesting
+{
+    /// <summary>Nothing is connected in the panel until the rough inspection; the cables are tested dead.</summary>
+    Dead,
+
+    /// <summary>Temporary power and a live test of every box, where that is allowed.</summary>
+    Live,
 }
 
 /// <summary>Where large appliances go when there is a sub-panel.</summary>

@@ -31,7 +31,8 @@ public sealed record ServiceCase
 /// <param name="Load">Nameplate.</param>
 /// <param name="Kind">How it counts.</param>
 /// <param name="Motor">Has a motor that may be the largest.</param>
-public sealed record ServiceItem(string Name, VoltAmperes Load, ServiceItemKind Kind, bool Motor = false);
+/// <param name="Neutral">Loads the neutral: 120 V, or 120 and 240 V.</param>
+public sealed record ServiceItem(string Name, VoltAmperes Load, ServiceItemKind Kind, bool Motor = false, bool Neutral = false);
 
 /// <summary>How a load counts in a service calculation.</summary>
 public enum ServiceItemKind
@@ -152,6 +153,36 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         }
 
         return Done(ServiceMethod.Optional, demand + larger, lines, edition.Cite("service.optional"));
+    }
+
+    /// <summary>Load of the neutral: what is unbalanced, cooking and dryers at 70 percent (220.61).</summary>
+    /// <param name="c">The case.</param>
+    /// <param name="edition">The edition.</param>
+    public static Derivation Neutral(ServiceCase c, CodeEdition edition)
+    {
+        var (general, _) = General(c, edition);
+        var demand = Math.Min(general, 3000) + (Math.Clamp(general - 3000, 0, 117_000) * 0.35) + (Math.Max(0, general - 120_000) * 0.25);
+        var lines = new List<Derivation> { new("General load after demand", $"{demand:#,0} VA") { Citation = "220.45" } };
+        var total = demand;
+        void Add(string what, double va, string formula, string cite)
+        {
+            if (va <= 0) return;
+            total += va;
+            lines.Add(new(what, $"{va:#,0} VA") { Formula = formula, Citation = cite });
+        }
+
+        var all = c.Items.Where(i => i.Kind == ServiceItemKind.Fixed).ToList();
+        var factor = all.Count(i => i.Load.Value >= 500) >= 4 ? 0.75 : 1;
+        var on = all.Where(i => i.Neutral).ToList();
+        var fixedVa = (on.Where(i => i.Load.Value >= 500).Sum(i => i.Load.Value) * factor) + on.Where(i => i.Load.Value < 500).Sum(i => i.Load.Value);
+        Add("Appliances of 120 V", fixedVa, string.Join(" + ", on.Select(i => $"{i.Load.Value:0}")) + (factor < 1 ? ", large ones x 0.75" : ""), "220.53");
+        var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking && i.Neutral).Sum(i => CookingDemand.OfRange(i.Load).Demand.Value);
+        Add("Cooking", cooking * 0.7, $"{cooking:#,0} x 0.70", "220.61(B)");
+        var dryer = c.Items.Where(i => i.Kind == ServiceItemKind.Dryer && i.Neutral).Sum(i => Math.Max(edition.Number("dryerLeastVa"), i.Load.Value));
+        Add("Dryer", dryer * 0.7, $"{dryer:#,0} x 0.70", "220.61(B)");
+        var motor = c.Items.Where(i => i.Motor && i.Neutral).Select(i => i.Load.Value).DefaultIfEmpty(0).Max();
+        Add("Largest motor of 120 V", motor * 0.25, $"{motor:#,0} x 0.25", "220.50");
+        return new("Neutral load", $"{total:#,0} VA, {total / 240:0.0} A") { Formula = $"{total:#,0} / 240 = {total / 240:0.0} A", Citation = "220.61", Because = "What 240 V takes without a neutral is left out. By the standard method.", Steps = [.. lines] };
     }
 
     private static ServiceLoad Done(ServiceMethod method, double total, List<Derivation> lines, string cite)

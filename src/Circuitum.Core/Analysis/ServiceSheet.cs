@@ -1,0 +1,76 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Explain;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Panels;
+
+namespace Circuitum.Core.Analysis;
+
+/// <summary>What would take load off the service.</summary>
+/// <param name="What">What is done.</param>
+/// <param name="Saved">How much less then flows, by the method that the job uses.</param>
+public sealed record Relief(string What, Amperes Saved);
+
+/// <summary>The service with its conductors, neutral, electrode, and what would relieve it.</summary>
+/// <param name="Rating">Main breaker in amperes.</param>
+/// <param name="Used">How much of it the load takes, as a share.</param>
+/// <param name="Neutral">Load of the neutral.</param>
+/// <param name="Conductors">Service conductors, grounding electrode conductor and bonding.</param>
+/// <param name="Reliefs">What would relieve it, most first; only when the service is near its limit.</param>
+public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, Derivation Conductors, ImmutableArray<Relief> Reliefs)
+{
+    // From four fifths on a person wants to know what could be done.
+    private const double Near = 0.8;
+
+    /// <summary>The sheet of a house.</summary>
+    public static ServiceSheet Of(JobAnalysis a)
+    {
+        var rating = a.Panel?.MainBreaker ?? 0;
+        var used = rating > 0 ? a.Service.Current.Value / rating : 0;
+        return new(rating, used, ServiceLoad.Neutral(a.ServiceCase, a.Edition), ConductorsFor(a, rating), used >= Near ? ReliefsOf(a) : []);
+    }
+
+    private static Derivation ConductorsFor(JobAnalysis a, int rating)
+    {
+        if (CodeLibrary.Conductors.Service.FirstOrDefault(r => r.Amperes >= Math.Max(100, rating)) is not { } row) return new("Service conductors", "over 400 A") { Because = "Beyond the dwelling table: for an engineer." };
+        var sizes = CodeLibrary.Conductors.Copper.Select(r => r.Size).ToList();
+        var electrode = CodeLibrary.Families.Electrode.First(r => sizes.IndexOf(row.Copper) <= sizes.IndexOf(r.CopperUpTo));
+        return new("Service conductors", $"{row.Copper} copper or {row.Aluminum} aluminum")
+        {
+            Citation = a.Edition.Id == "us-2017" ? "310.15(B)(7)" : "310.12",
+            Because = $"For a service of {rating} A that carries the whole dwelling. Not for a feeder that carries a part of it.",
+            Steps =
+            [
+                new("Grounding electrode conductor", $"{electrode.Copper} copper or {electrode.Aluminum} aluminum") { Citation = "250.66", Because = "By the service conductors; 6 copper is enough to a rod, 4 copper to an encased electrode." },
+                new("Main bonding jumper, and bonding of metal water pipe", $"{electrode.Copper} copper or {electrode.Aluminum} aluminum") { Citation = "250.28, 250.104", Because = "By the same table. Neutral and ground are joined here and nowhere after it." },
+                new("Electrodes", "all that are there") { Citation = "250.50 to 250.53", Because = "A metal water pipe of 10 ft in the ground and an encased electrode are used where they are there, the pipe supplemented; otherwise two rods." },
+                .. a.Edition.Id == "us-2017" ? [] : new[] { new Derivation("Surge protection and an outside emergency disconnect", "needed") { Citation = "230.67, 230.85" } },
+            ],
+        };
+    }
+
+    // The load worked out again without each large thing, and with charging at half its power.
+    private static ImmutableArray<Relief> ReliefsOf(JobAnalysis a)
+    {
+        const int Most = 4;
+        double With(ImmutableArray<ServiceItem> items)
+        {
+            var c = a.ServiceCase with { Items = items };
+            return (a.Service.Method == ServiceMethod.Standard ? ServiceLoad.Standard(c, a.Edition) : ServiceLoad.Optional(c, a.Edition)).Current.Value;
+        }
+
+        var now = a.Service.Current.Value;
+        var all = a.ServiceCase.Items;
+        IEnumerable<Relief> Each()
+        {
+            foreach (var item in all.Where(i => i.Load.Value >= 1000))
+            {
+                if (item.Kind == ServiceItemKind.Charging) yield return new($"{item.Name} at half its power", new(now - With(all.Replace(item, item with { Load = item.Load * 0.5 }))));
+                yield return new($"{item.Name} by gas, elsewhere, or not at the same time", new(now - With(all.Remove(item))));
+            }
+        }
+
+        return [.. Each().Where(r => r.Saved.Value >= 1).OrderByDescending(r => r.Saved.Value).Take(Most)];
+    }
+}

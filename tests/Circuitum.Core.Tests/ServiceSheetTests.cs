@@ -1,0 +1,62 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Panels;
+
+namespace Circuitum.Core.Tests;
+
+/// <summary>Neutral, conductors, electrode, and what relieves a service.</summary>
+public class ServiceSheetTests
+{
+    private static readonly CodeEdition Us2023 = CodeLibrary.Edition("us-2023");
+
+    private static ServiceItem Item(double va, ServiceItemKind kind, bool neutral, bool motor = false) => new("x", new(va), kind, motor, neutral);
+
+    [Fact]
+    public void The_neutral_carries_what_is_unbalanced()
+    {
+        // 2100 sq ft: general 5730; dishwasher 1200 and disposer 800 of 120 V; range 8000 and dryer 5000 at 70 percent; disposer's motor 200. The water heater and the cooling have no neutral.
+        var c = new ServiceCase
+        {
+            AreaSqFt = 2100,
+            Items = [Item(12_000, ServiceItemKind.Cooking, true), Item(5000, ServiceItemKind.Dryer, true), Item(4500, ServiceItemKind.Fixed, false), Item(1200, ServiceItemKind.Fixed, true), Item(800, ServiceItemKind.Fixed, true, true), Item(4800, ServiceItemKind.Cooling, false, true)],
+        };
+        var neutral = ServiceLoad.Neutral(c, Us2023);
+        neutral.Result.ShouldBe($"{5730 + 2000 + 5600 + 3500 + 200:#,0} VA, {(5730 + 2000 + 5600 + 3500 + 200) / 240.0:0.0} A");
+        neutral.Steps.Select(s => s.Citation).ShouldBe(["220.45", "220.53", "220.61(B)", "220.61(B)", "220.50"]);
+
+        // A fourth large appliance brings 75 percent for all of them.
+        ServiceLoad.Neutral(c with { Items = c.Items.Add(Item(1500, ServiceItemKind.Fixed, true)) }, Us2023).Steps[1].Result.ShouldBe("2,625 VA");
+    }
+
+    [Theory]
+    [InlineData(100, "4 copper or 2 aluminum", "8 copper or 6 aluminum")]
+    [InlineData(125, "2 copper or 1/0 aluminum", "8 copper or 6 aluminum")]
+    [InlineData(150, "1 copper or 2/0 aluminum", "6 copper or 4 aluminum")]
+    [InlineData(200, "2/0 copper or 4/0 aluminum", "4 copper or 2 aluminum")]
+    [InlineData(400, "400 copper or 600 aluminum", "1/0 copper or 3/0 aluminum")]
+    public void Conductors_go_by_the_main_breaker(int main, string conductors, string electrode)
+    {
+        var a = Analyzer.Analyze(CheckTests.PlannedWhole with { Panels = [CheckTests.PlannedWhole.Panels[0] with { MainBreaker = main }] });
+        var sheet = ServiceSheet.Of(a);
+        sheet.Conductors.Result.ShouldBe(conductors);
+        sheet.Conductors.Steps[0].Result.ShouldBe(electrode);
+        sheet.Used.ShouldBe(a.Service.Current.Value / main, 1e-9);
+    }
+
+    [Fact]
+    public void A_service_near_its_limit_tells_what_would_relieve_it()
+    {
+        var job = CheckTests.PlannedWhole;
+        JobAnalysis With(int main) => Analyzer.Analyze(job with { Panels = [job.Panels[0] with { MainBreaker = main }], Appliances = job.Appliances.Add(new Appliance { Id = "ev", Type = "ev-charger", Room = "garage", Spot = new Spot { Wall = 3, From = Length.Feet(12), Width = Length.Feet(1), Depth = Length.Inches(6) } }) });
+        ServiceSheet.Of(With(400)).Reliefs.ShouldBeEmpty();
+        var a = With(60);
+        var reliefs = ServiceSheet.Of(a).Reliefs;
+        reliefs.ShouldNotBeEmpty();
+        reliefs.Select(r => r.Saved.Value).ShouldBe(reliefs.Select(r => r.Saved.Value).OrderDescending());
+
+        // Under 100 A only the standard method is there, in which a charger of 9600 VA weighs all of it: 40 A.
+        reliefs.ShouldContain(r => r.What.StartsWith("Car charger by") && Math.Abs(r.Saved.Value - (9600 / 240.0)) < 0.01);
+    }
+}
