@@ -3,8 +3,8 @@ using Circuitum.Cli;
 
 var file = new Argument<FileInfo>("file") { Description = "A job file." };
 var output = new Option<FileInfo>("--out") { Description = "Where to write. Without it, standard output." };
-var form = new Option<string>("--as") { Description = "schedule-csv, schedule-svg, job-json, plan-svg or plan-dxf.", Required = true };
-form.AcceptOnlyFromAmong("schedule-csv", "schedule-svg", "job-json", "plan-svg", "plan-dxf");
+var form = new Option<string>("--as") { Description = "schedule-csv, schedule-svg, job-json, plan-svg, plan-dxf, or a paper as PDF: schedule-pdf, directory-pdf, load-pdf, feeders-pdf, home-runs-pdf, packet-pdf.", Required = true };
+form.AcceptOnlyFromAmong(["schedule-csv", "schedule-svg", "job-json", "plan-svg", "plan-dxf", .. Circuitum.Formats.Pdf.Papers.Names.Select(n => $"{n}-pdf")]);
 var storey = new Option<string?>("--storey") { Description = "For plan-svg and plan-dxf: the storey's id; the first one without it." };
 var data = new Option<DirectoryInfo?>("--data") { Description = "The data directory of the web application." };
 

@@ -33,6 +33,7 @@ internal static class Work
         if (await Read(file, cancel) is not { } job) return 2;
         if (form == "job-json") return await Write(output, JobFile.Write(job), cancel);
         var analysis = Analyzer.Analyze(job);
+        if (form.EndsWith("-pdf", StringComparison.Ordinal)) return await WriteBytes(output, Formats.Pdf.Papers.Make(analysis, form[..^4], 0, Formats.Pdf.PaperSize.Letter), cancel);
         switch (form)
         {
             case "schedule-csv": return await Write(output, ScheduleCsv.Write(analysis), cancel);
@@ -99,6 +100,26 @@ internal static class Work
         {
             Fail($"{file.Name}: it cannot be read. {e.Message}");
             return null;
+        }
+    }
+
+    private static async Task<int> WriteBytes(FileInfo? output, byte[] bytes, CancellationToken cancel)
+    {
+        if (output is null)
+        {
+            await using var console = Console.OpenStandardOutput();
+            await console.WriteAsync(bytes, cancel);
+            return 0;
+        }
+
+        try
+        {
+            await File.WriteAllBytesAsync(output.FullName, bytes, cancel);
+            return 0;
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+        {
+            return Fail($"--out: {output.Name} cannot be written. {e.Message}");
         }
     }
 

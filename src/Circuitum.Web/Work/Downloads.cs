@@ -1,16 +1,19 @@
 using System.Text;
 using Circuitum.Formats;
 using Circuitum.Formats.Dxf;
+using Circuitum.Formats.Pdf;
 
 namespace Circuitum.Web.Work;
 
 /// <summary>Files of a job.</summary>
 internal static class Downloads
 {
-    internal static void Map(WebApplication app) => app.MapGet("/jobs/{id}/files/{what}", async (string id, string what, JobDesk desk, CancellationToken cancel, string? storey) =>
+    internal static void Map(WebApplication app) => app.MapGet("/jobs/{id}/files/{what}", async (string id, string what, JobDesk desk, CancellationToken cancel, string? storey, string? size) =>
     {
         if (await desk.OpenAsync(id, cancel) is not { } job) return Results.NotFound();
         var a = job.Analysis;
+        if (what.EndsWith(".pdf", StringComparison.Ordinal) && Papers.Names.Contains(what[..^4]))
+            return Results.File(Papers.Make(a, what[..^4], job.Stored.Stamp, size == "a4" ? PaperSize.A4 : PaperSize.Letter), "application/pdf", $"{id}-{what}");
         return what switch
         {
             "job.json" => File(JobFile.Write(a.Job), "application/json", $"{id}.json"),

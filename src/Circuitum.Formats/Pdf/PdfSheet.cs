@@ -1,0 +1,275 @@
+using System.Reflection;
+using SkiaSharp;
+
+namespace Circuitum.Formats.Pdf;
+
+/// <summary>Size of a page.</summary>
+public enum PaperSize
+{
+    /// <summary>8-1/2 by 11 in.</summary>
+    Letter,
+
+    /// <summary>210 by 297 mm.</summary>
+    A4,
+}
+
+/// <summary>A column of a table.</summary>
+/// <param name="Title">Its heading.</param>
+/// <param name="Share">Its part of the width, against the others.</param>
+/// <param name="Right">Numbers stand at its right edge.</param>
+public readonly record struct Column(string Title, double Share, bool Right = false);
+
+/// <summary>Lays text, tables and drawings out on pages of a PDF, black on white, the foot on every page. Measures in points.</summary>
+public sealed class PdfSheet
+{
+    private const float Margin = 43, FootRoom = 36, Gap = 4;
+
+    private static readonly SKTypeface Regular = Face("Regular"), Bold = Face("Bold");
+
+    private readonly SKDocument? document;
+    private readonly string foot;
+    private readonly int pages;
+    private readonly List<string> said = [];
+    private SKCanvas? canvas;
+    private float y;
+
+    private PdfSheet(SKDocument? document, PaperSize size, string foot, int pages)
+    {
+        (this.document, this.foot, this.pages) = (document, foot, pages);
+        (Width, Height) = size == PaperSize.A4 ? (595.28f, 841.89f) : (612, 792);
+    }
+
+    /// <summary>Width of a page.</summary>
+    public float Width { get; }
+
+    /// <summary>Height of a page.</summary>
+    public float Height { get; }
+
+    /// <summary>Pages begun so far.</summary>
+    public int PageCount { get; private set; }
+
+    private float Inner => Width - (2 * Margin);
+
+    /// <summary>Makes a document. What is laid out is laid out twice, first to count the pages.</summary>
+    /// <param name="title">Its title.</param>
+    /// <param name="size">Of its pages.</param>
+    /// <param name="foot">Stands at the foot of every page, with the page's number.</param>
+    /// <param name="lay">Lays it out.</param>
+    public static byte[] Make(string title, PaperSize size, string foot, Action<PdfSheet> lay)
+    {
+        var count = new PdfSheet(null, size, foot, 0);
+        lay(count);
+        using var stream = new MemoryStream();
+        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = title, Producer = "Circuitum", EncodingQuality = 100 }))
+        {
+            var sheet = new PdfSheet(document, size, foot, count.PageCount);
+            lay(sheet);
+            sheet.End();
+            document.Close();
+        }
+
+        return stream.ToArray();
+    }
+
+    /// <summary>Begins a page.</summary>
+    public void Page()
+    {
+        End();
+        PageCount++;
+        canvas = document?.BeginPage(Width, Height);
+        y = Margin;
+    }
+
+    /// <summary>A heading, with a page of its own if it would stand alone at the foot.</summary>
+    /// <param name="text">Its text.</param>
+    /// <param name="size">Of its letters.</param>
+    public void Heading(string text, float size = 16)
+    {
+        Need(size * 4);
+        y += size * 0.4f;
+        Text(text, size, bold: true);
+        y += 2;
+    }
+
+    /// <summary>A paragraph.</summary>
+    public void Text(string text, float size = 9.5f, bool bold = false)
+    {
+        using var font = Font(bold, size);
+        foreach (var line in Wrap(text, font, Inner))
+        {
+            Need(size * 1.35f);
+            y += size * 1.35f;
+            Put(line, Margin, y - (size * 0.3f), font);
+        }
+    }
+
+    /// <summary>Room between two things.</summary>
+    public void Space(float points) => y += points;
+
+    /// <summary>A table; its heading stands again on each page that it goes on to.</summary>
+    /// <param name="columns">The columns.</param>
+    /// <param name="rows">The cells, row by row.</param>
+    /// <param name="size">Of the letters.</param>
+    public void Table(IReadOnlyList<Column> columns, IEnumerable<string[]> rows, float size = 8.5f)
+    {
+        using var font = Font(false, size);
+        using var head = Font(true, size);
+        var total = columns.Sum(c => c.Share);
+        float[] widths = [.. columns.Select(c => (float)(c.Share / total * Inner))];
+        Need(size * 6);
+        Row([.. columns.Select(c => c.Title)], head);
+        foreach (var row in rows)
+        {
+            if (y + Tall(row, font) > Height - Margin - FootRoom)
+            {
+                Page();
+                Row([.. columns.Select(c => c.Title)], head);
+            }
+
+            Row(row, font);
+        }
+
+        y += 4;
+
+        float Tall(string[] cells, SKFont f) => (cells.Select((c, i) => Wrap(c, f, widths[i] - (2 * Gap)).Count).Max() * size * 1.25f) + Gap;
+
+        void Row(string[] cells, SKFont f)
+        {
+            var tall = Tall(cells, f);
+            var x = Margin;
+            for (var i = 0; i < columns.Count; i++)
+            {
+                var at = y + (size * 1.1f);
+                foreach (var line in Wrap(i < cells.Length ? cells[i] : "", f, widths[i] - (2 * Gap)))
+                {
+                    Put(line, columns[i].Right ? x + widths[i] - Gap - f.MeasureText(line) : x + Gap, at, f);
+                    at += size * 1.25f;
+                }
+
+                x += widths[i];
+            }
+
+            y += tall;
+            Line(Margin, y, Width - Margin, y, f == head ? 1.2f : 0.4f);
+        }
+    }
+
+    /// <summary>A drawing in a frame of its own units, as large as the width or what is left of the page lets it.</summary>
+    /// <param name="left">Least x of the drawing.</param>
+    /// <param name="top">Least y.</param>
+    /// <param name="wide">How wide it is.</param>
+    /// <param name="tall">How tall.</param>
+    /// <param name="draw">Draws it; the number is how many units of the drawing a point is.</param>
+    public void Drawing(double left, double top, double wide, double tall, Action<SKCanvas, float> draw)
+    {
+        var scale = (float)Math.Min(Inner / wide, (Height - y - Margin - FootRoom) / tall);
+        if (canvas is not null)
+        {
+            canvas.Save();
+            canvas.Translate(Margin + ((Inner - ((float)wide * scale)) / 2), y);
+            canvas.Scale(scale);
+            canvas.Translate((float)-left, (float)-top);
+            draw(canvas, 1 / scale);
+            canvas.Restore();
+        }
+
+        y += (float)tall * scale;
+    }
+
+    /// <summary>Text anywhere in a drawing.</summary>
+    public static void Label(SKCanvas on, string text, float x, float y, float size, bool bold = false, SKTextAlign align = SKTextAlign.Center)
+    {
+        using var font = Font(bold, size);
+        using var ink = new SKPaint { Color = SKColors.Black, IsAntialias = true };
+        on.DrawText(text, x, y, align, font, ink);
+    }
+
+    private void Need(float points)
+    {
+        if (PageCount == 0 || y + points > Height - Margin - FootRoom) Page();
+    }
+
+    private void End()
+    {
+        if (PageCount == 0 || canvas is null) return;
+        using var font = Font(false, 7);
+        Line(Margin, Height - Margin - FootRoom + 10, Width - Margin, Height - Margin - FootRoom + 10, 0.6f);
+        var at = Height - Margin - FootRoom + 20;
+        foreach (var line in Wrap(foot, font, Inner - 60).Take(3))
+        {
+            Put(line, Margin, at, font);
+            at += 9;
+        }
+
+        var number = $"{PageCount} of {pages}";
+        Put(number, Width - Margin - font.MeasureText(number), Height - Margin - FootRoom + 20, font);
+        document!.EndPage();
+        canvas = null;
+    }
+
+    // Letters stand where their widths say, not where a screen's dots are.
+    private static SKFont Font(bool bold, float size) => new(bold ? Bold : Regular, size) { Subpixel = true, LinearMetrics = true, Hinting = SKFontHinting.None };
+
+    /// <summary>The lines of text that a document would hold, in their order, without making it.</summary>
+    /// <param name="lay">Lays it out.</param>
+    public static IReadOnlyList<string> Said(Action<PdfSheet> lay)
+    {
+        var sheet = new PdfSheet(null, PaperSize.Letter, "", 0);
+        lay(sheet);
+        return sheet.said;
+    }
+
+    private void Put(string text, float x, float at, SKFont font)
+    {
+        if (document is null) said.Add(text);
+        if (canvas is null || text.Length == 0) return;
+        using var ink = new SKPaint { Color = SKColors.Black, IsAntialias = true };
+        canvas.DrawText(text, x, at, SKTextAlign.Left, font, ink);
+    }
+
+    private void Line(float x0, float y0, float x1, float y1, float wide)
+    {
+        if (canvas is null) return;
+        using var ink = new SKPaint { Color = SKColors.Black, StrokeWidth = wide, IsStroke = true, IsAntialias = true };
+        canvas.DrawLine(x0, y0, x1, y1, ink);
+    }
+
+    // Between words where it can be, within a word that is wider than the room for it.
+    private static List<string> Wrap(string text, SKFont font, float room)
+    {
+        var lines = new List<string>();
+        foreach (var paragraph in text.Split('\n'))
+        {
+            var line = "";
+            foreach (var word in paragraph.Split(' '))
+            {
+                var longer = line.Length == 0 ? word : $"{line} {word}";
+                if (font.MeasureText(longer) <= room)
+                {
+                    line = longer;
+                    continue;
+                }
+
+                if (line.Length > 0) lines.Add(line);
+                line = word;
+                while (line.Length > 1 && font.MeasureText(line) > room)
+                {
+                    var fits = Math.Max(1, (int)font.BreakText(line, room));
+                    lines.Add(line[..fits]);
+                    line = line[fits..];
+                }
+            }
+
+            lines.Add(line);
+        }
+
+        return lines;
+    }
+
+    private static SKTypeface Face(string weight)
+    {
+        using var stream = Assembly.GetExecutingAssembly().GetManifestResourceStream($"Circuitum.Formats.Fonts.AtkinsonHyperlegibleNext-{weight}.ttf") ?? throw new InvalidOperationException("The font for papers is missing.");
+        using var data = SKData.Create(stream);
+        return SKTypeface.FromData(data);
+    }
+}
