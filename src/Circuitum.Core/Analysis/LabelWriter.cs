@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.RegularExpressions;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
@@ -6,7 +7,7 @@ using Circuitum.Core.Jobs;
 namespace Circuitum.Core.Analysis;
 
 /// <summary>Writes what the directory says of each circuit, so that a stranger understands it and no two are the same (408.4(A)).</summary>
-public static class LabelWriter
+public static partial class LabelWriter
 {
     /// <summary>The labels of all circuits, a person's own ones untouched.</summary>
     public static ImmutableDictionary<int, string> Write(HouseShape house)
@@ -16,6 +17,14 @@ public static class LabelWriter
         var labels = job.Decisions.Circuits.ToDictionary(c => c.Number, c => c.Label ?? Text(house, c, [.. c.Boxes.Select(m => boxes[m.Box])]));
         foreach (var same in labels.GroupBy(l => l.Value, StringComparer.OrdinalIgnoreCase).Where(g => g.Count() > 1).ToList())
         {
+            // By the walls on which their boxes are, where that tells them apart; a count tells a stranger nothing.
+            var sides = same.ToDictionary(l => l.Key, l => Sides(house, job.Decisions.Circuits.First(c => c.Number == l.Key).Boxes.Select(m => boxes[m.Box])));
+            if (sides.Values.All(s => s.Length > 0) && sides.Values.Distinct().Count() == sides.Count)
+            {
+                foreach (var (number, text) in same.Where(l => job.Decisions.Circuits.First(c => c.Number == l.Key).Label is null)) labels[number] = $"{text}, {sides[number]}";
+                continue;
+            }
+
             var n = 1;
             foreach (var (number, text) in same.OrderBy(l => l.Key))
             {
@@ -53,6 +62,29 @@ public static class LabelWriter
                 return $"{rooms} receptacles";
         }
     }
+
+    private static string Sides(HouseShape house, IEnumerable<Box> boxes)
+    {
+        var walls = boxes.Where(b => b.Wall is not null && b.Kind is BoxKind.Receptacle or BoxKind.Appliance).Select(b => Facing(house[b.Room], b.Wall!.Value)).Distinct().Order(StringComparer.Ordinal).ToList();
+        return walls.Count is 0 or 4 ? "" : $"{Join(walls)} wall{(walls.Count > 1 ? "s" : "")}";
+    }
+
+    private static readonly HashSet<string> Vague = new(StringComparer.OrdinalIgnoreCase) { "lights", "light", "lighting", "plugs", "plug", "outlets", "outlet", "receptacles", "general", "misc", "miscellaneous", "other", "various", "house", "upstairs", "downstairs", "main", "spare", "unknown", "bedroom", "bedrooms", "room", "rooms", "kitchen", "bath", "garage", "basement" };
+
+    /// <summary>What is wrong with a label for a stranger who stands before the panel years later, or none (408.4(A)).</summary>
+    /// <param name="label">The label.</param>
+    public static string? Unclear(string label)
+    {
+        var text = label.Trim();
+        if (text.Length < 4) return "too short to tell anything";
+        if (Vague.Contains(text.TrimEnd('.', '?')) || text.All(c => char.IsDigit(c) || char.IsPunctuation(c) || c == ' ')) return "tells neither what nor where";
+
+        // "Emma's room" is somebody else's when the house is sold.
+        return Possessive().IsMatch(text) ? "goes by a person's name, which changes" : null;
+    }
+
+    [GeneratedRegex(@"\b\p{Lu}\p{Ll}+(?:['\u2019]s|s['\u2019])\s")]
+    private static partial Regex Possessive();
 
     private static string Rooms(HouseShape house, IEnumerable<Box> boxes)
     {

@@ -22,6 +22,10 @@ internal sealed class PanelChecks : ICheck
 
         foreach (var same in a.Circuits.GroupBy(c => c.Label, StringComparer.OrdinalIgnoreCase).Where(g => g.Count() > 1))
             yield return CheckList.Make(a, "panel.label", $"Circuits {string.Join(" and ", same.Select(c => c.Number))} have the same label, \"{same.Key}\".", [.. same.Select(c => $"circuit:{c.Number}")]);
+        foreach (var c in a.Circuits)
+        {
+            if (LabelWriter.Unclear(c.Label) is { } why) yield return CheckList.Make(a, "panel.clear", $"The label of circuit {c.Number}, \"{c.Label}\", {why}.", $"circuit:{c.Number}");
+        }
     }
 
     private static IEnumerable<Finding> Of(JobAnalysis a, PanelAnalysis at)

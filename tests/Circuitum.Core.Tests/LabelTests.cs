@@ -1,0 +1,81 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Panels;
+
+namespace Circuitum.Core.Tests;
+
+/// <summary>Labels for a stranger, and legs as even as they can be.</summary>
+public class LabelTests
+{
+    [Theory]
+    [InlineData("Lights", "tells neither")]
+    [InlineData("Misc.", "tells neither")]
+    [InlineData("12", "too short")]
+    [InlineData("12, 14", "tells neither")]
+    [InlineData("Emma's bedroom receptacles", "person's name")]
+    [InlineData("Jones' office lights", "person's name")]
+    [InlineData("Bedroom 2 receptacles, north wall", null)]
+    [InlineData("Half bath receptacles", null)]
+    [InlineData("Kitchen counter receptacles, west wall", null)]
+    public void A_label_tells_what_and_where_and_goes_by_nobody_s_name(string label, string? wrong)
+    {
+        if (wrong is null) LabelWriter.Unclear(label).ShouldBeNull();
+        else LabelWriter.Unclear(label).ShouldNotBeNull().ShouldContain(wrong);
+    }
+
+    [Fact]
+    public void An_unclear_label_of_a_person_is_found_and_the_written_ones_never_are()
+    {
+        var job = CheckTests.PlannedWhole;
+        Analyzer.Analyze(job).Findings.ShouldNotContain(f => f.RuleId == "panel.clear" || f.RuleId == "panel.label");
+        var own = Analyzer.Analyze(job with { Decisions = job.Decisions with { Circuits = job.Decisions.Circuits.SetItem(0, job.Decisions.Circuits[0] with { Label = "Lights" }) } });
+        own.Findings.Single(f => f.RuleId == "panel.clear").Sentence.ShouldContain("\"Lights\", tells neither what nor where");
+    }
+
+    [Fact]
+    public void Two_circuits_of_one_room_are_told_apart_by_their_walls()
+    {
+        var room = Sample.Rect("den", RoomKind.Den, 0, 0, 20, 14);
+        Box Box(string id, int wall) => new() { Id = id, Room = "den", Kind = BoxKind.Receptacle, Wall = wall, Along = Measure.Length.Feet(4), Height = Measure.Length.Inches(16) };
+        Circuit Circuit(int number, params string[] boxes) => new() { Number = number, Purpose = CircuitPurpose.Receptacles, Boxes = [.. boxes.Select(b => new CircuitBox { Box = b })] };
+        var job = Sample.House(room) with { Decisions = new() { Boxes = [Box("a", 0), Box("b", 1), Box("c", 2)], Circuits = [Circuit(1, "a", "b"), Circuit(2, "c")] } };
+        LabelWriter.Write(Geometry.HouseShape.Of(job)).OrderBy(l => l.Key).Select(l => l.Value).ShouldBe(["den receptacles, east and north walls", "den receptacles, south wall"]);
+
+        // On the same walls nothing is left but to count.
+        var same = job with { Decisions = job.Decisions with { Boxes = [Box("a", 0), Box("b", 0), Box("c", 0)] } };
+        LabelWriter.Write(Geometry.HouseShape.Of(same)).OrderBy(l => l.Key).Select(l => l.Value).ShouldBe(["den receptacles, 1 of 2", "den receptacles, 2 of 2"]);
+    }
+
+    [Fact]
+    public void Legs_are_as_even_as_any_division_on_500_panels_and_quickly()
+    {
+        var random = new Random(4711);
+        var watch = System.Diagnostics.Stopwatch.StartNew();
+        var spent = TimeSpan.Zero;
+        for (var n = 0; n < 500; n++)
+        {
+            // Up to 42 spaces, some taken by two-pole breakers, some held by a person with what they carry.
+            var spaces = 2 * random.Next(6, 22);
+            var loads = Enumerable.Range(0, random.Next(1, Math.Min(spaces - 1, 40))).Select(_ => random.Next(0, 40) * 60).ToArray();
+            var (a, b) = (spaces / 2, spaces / 2);
+            var lead = random.Next(-2000, 2001);
+            watch.Restart();
+            var split = LegBalance.Split(loads, a, b, lead);
+            spent = watch.Elapsed > spent && n > 5 ? watch.Elapsed : spent;
+            (split.Count(x => x) <= a && split.Count(x => !x) <= b).ShouldBeTrue($"panel {n}");
+            var got = Math.Abs(lead + loads.Select((va, i) => split[i] ? va : -va).Sum());
+            got.ShouldBe(Least(loads, a, b, lead), $"panel {n}");
+        }
+
+        // Measured without the machine's other work it is about a millisecond.
+        spent.TotalMilliseconds.ShouldBeLessThan(50);
+    }
+
+    // Every reachable difference with every count on leg A, one load after the other.
+    private static int Least(int[] loads, int a, int b, int lead)
+    {
+        var reach = new HashSet<(int Count, int Gap)> { (0, lead) };
+        foreach (var va in loads) reach = [.. reach.SelectMany(r => new[] { (r.Count + 1, r.Gap + va), (r.Count, r.Gap - va) }).Where(r => r.Item1 <= a)];
+        return reach.Where(r => loads.Length - r.Count <= b).Min(r => Math.Abs(r.Gap));
+    }
+}
