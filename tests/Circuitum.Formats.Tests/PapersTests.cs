@@ -58,6 +58,20 @@ public class PapersTests
     }
 
     [Fact]
+    public void The_one_line_drawing_shows_service_meter_panels_feeder_and_electrode()
+    {
+        var svg = System.Xml.Linq.XDocument.Parse(OneLine.Svg(A)).Root!;
+        var texts = svg.Descendants().Where(e => e.Name.LocalName == "text").Select(e => e.Value).ToList();
+        texts.ShouldContain("Utility");
+        texts.ShouldContain("Main panel");
+        texts.ShouldContain("Sitting nook panel");
+        texts.ShouldContain(t => t.Contains(A.Panels[1].Feeder!.Made) && t.Contains($"{A.Panels[1].Feeder!.Breaker} A"));
+        texts.ShouldContain(t => t.Contains("neutral bonded"));
+        texts.ShouldContain("4 copper or 2 aluminum");
+        svg.Descendants().Count(e => e.Name.LocalName == "rect").ShouldBe(A.Panels.Length);
+    }
+
+    [Fact]
     public void The_packet_holds_them_all_and_is_quick()
     {
         var watch = System.Diagnostics.Stopwatch.StartNew();

@@ -3,6 +3,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using SkiaSharp;
 
 namespace Circuitum.Formats.Pdf;
 
@@ -14,7 +15,7 @@ public static class Papers
     private const double AlmostFull = 0.8;
 
     /// <summary>The papers by their file's name.</summary>
-    public static IReadOnlyList<string> Names { get; } = ["schedule", "directory", "load", "feeders", "home-runs", "packet"];
+    public static IReadOnlyList<string> Names { get; } = ["schedule", "directory", "load", "one-line", "feeders", "home-runs", "packet"];
 
     /// <summary>A paper.</summary>
     /// <param name="a">The analysis.</param>
@@ -41,6 +42,7 @@ public static class Papers
         "schedule" => ("Panel schedule", s => Schedules(s, a)),
         "directory" => ("Directory", s => Directories(s, a)),
         "load" => ("Load sheet", s => Loads(s, a)),
+        "one-line" => ("One-line drawing", s => OneLinePaper(s, a)),
         "feeders" => ("Feeders", s => Feeders(s, a)),
         "home-runs" => ("Home runs", s => HomeRuns(s, a)),
         "packet" => ("Packet", s => Packet(s, a, change)),
@@ -59,8 +61,9 @@ public static class Papers
         s.Space(20);
         s.Text(Caution, 11);
         s.Space(20);
-        s.Text("In this packet: load sheet; panel schedules; directories; plans with circuits; home runs and feeders; box fills over 80 percent; open findings.", 11);
+        s.Text("In this packet: load sheet; one-line drawing; panel schedules; directories; plans with circuits; home runs and feeders; box fills over 80 percent; open findings.", 11);
         Loads(s, a);
+        OneLinePaper(s, a);
         Schedules(s, a);
         Directories(s, a);
         foreach (var storey in a.Job.Storeys) PlanPaper.Lay(s, a, storey);
@@ -131,6 +134,28 @@ public static class Papers
     }
 
     private static IEnumerable<string[]> Lines(Derivation d, int deep) => d.Steps.SelectMany(step => Lines(step, deep + 1).Where(_ => deep == 0).Prepend([$"{(deep > 0 ? "- " : "")}{step.What}", step.Formula.Length > 0 ? step.Formula : step.Because, step.Citation, step.Result]));
+
+    private static void OneLinePaper(PdfSheet s, JobAnalysis a)
+    {
+        s.Page();
+        s.Heading("One-line drawing");
+        s.Space(8);
+        var (strokes, wide, tall) = OneLine.Of(a);
+        s.Drawing(0, 0, wide, tall, (canvas, _) =>
+        {
+            foreach (var stroke in strokes)
+            {
+                using var ink = new SKPaint { Color = SKColors.Black, IsStroke = true, StrokeWidth = stroke.Strong ? 2 : 1, IsAntialias = true };
+                switch (stroke.Kind)
+                {
+                    case OneLineKind.Line: canvas.DrawLine(stroke.X0, stroke.Y0, stroke.X1, stroke.Y1, ink); break;
+                    case OneLineKind.Box: canvas.DrawRect(stroke.X0, stroke.Y0, stroke.X1 - stroke.X0, stroke.Y1 - stroke.Y0, ink); break;
+                    case OneLineKind.Circle: canvas.DrawCircle(stroke.X0, stroke.Y0, stroke.X1, ink); break;
+                    default: PdfSheet.Label(canvas, stroke.Text, stroke.X0, stroke.Y0, stroke.X1, stroke.Strong, SKTextAlign.Left); break;
+                }
+            }
+        });
+    }
 
     private static void HomeRuns(PdfSheet s, JobAnalysis a)
     {

@@ -34,7 +34,7 @@ public sealed class RulesModel(JobDesk desk) : PageModel
         return Page();
     }
 
-    private static readonly (string Prefix, string Name)[] Areas = [("plan.", "The plan"), ("box.", "Boxes"), ("circuit.", "Circuits"), ("wire.", "Wire and breaker"), ("protect.", "Protection"), ("panel.", "Panel"), ("service.", "Service"), ("appliance.", "Appliances"), ("switch.", "Switches"), ("local.", "Added by the authority")];
+    private static readonly (string Prefix, string Name)[] Areas = [("plan.", "The plan"), ("box.", "Boxes"), ("circuit.", "Circuits"), ("wire.", "Wire and breaker"), ("protect.", "Protection"), ("panel.", "Panel"), ("feeder.", "Feeders"), ("service.", "Service"), ("appliance.", "Appliances"), ("switch.", "Switches"), ("local.", "Added by the authority")];
 
     /// <summary>The editions, newest first.</summary>
     public ImmutableArray<CodeEdition> Editions { get; } = [.. CodeLibrary.EditionIds.Select(CodeLibrary.Edition)];
