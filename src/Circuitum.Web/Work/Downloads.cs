@@ -19,6 +19,7 @@ internal static class Downloads
             "job.json" => File(JobFile.Write(a.Job), "application/json", $"{id}.json"),
             "schedule.csv" => File("\uFEFF" + ScheduleCsv.Write(a), "text/csv", $"{id}-schedule.csv"),
             "boxes.csv" => File("\uFEFF" + BoxScheduleCsv.Write(a), "text/csv", $"{id}-boxes.csv"),
+            "lists.xlsx" => Results.File(ListsXlsx.Write(a), "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet", $"{id}-lists.xlsx"),
             "schedule.svg" => File(ScheduleSvg.Draw(a), "image/svg+xml", $"{id}-schedule.svg"),
             "analysis.json" => File(AnalysisJson.Write(a), "application/json", $"{id}-analysis.json"),
             "plan.dxf" when a.Job.StoreyById(storey) is not null => File(DxfWriter.Write(a, storey!), "application/dxf", $"{id}-{storey}.dxf"),

@@ -1,0 +1,52 @@
+using System.Data;
+using Circuitum.Core.Analysis;
+using MiniExcelLibs;
+using MiniExcelLibs.OpenXml;
+
+namespace Circuitum.Formats;
+
+/// <summary>The lists of a job as a workbook: schedule of each panel, home runs, cables from box to box, material, boxes. Numbers are numbers; text is text.</summary>
+public static class ListsXlsx
+{
+    /// <summary>The workbook.</summary>
+    public static byte[] Write(JobAnalysis a)
+    {
+        var sheets = new DataSet();
+        foreach (var at in a.Panels)
+        {
+            Sheet(sheets, at.Panel.Name, ["Space", "Circuit", "Serves", "Breaker A", "Poles", "Protection", "Wire", "Leg A VA", "Leg B VA"], at.Schedule.Select(r => r switch
+            {
+                { Feeder: { } f } => new object?[] { r.Space, null, $"Feeder to {a.PanelById(f.To)!.Panel.Name}", r.SecondPole ? null : f.Breaker, r.SecondPole ? null : 2, null, r.SecondPole ? null : f.Made, Va(r.LegA.Value), Va(r.LegB.Value) },
+                { Circuit: { } c } => [r.Space, c.Number, r.SecondPole ? $"{c.Label} (second pole)" : c.Label, r.SecondPole ? null : c.Breaker, r.SecondPole ? null : c.Poles, r.SecondPole ? null : c.Protection.Mark, r.SecondPole ? null : c.Cable, Va(r.LegA.Value), Va(r.LegB.Value)],
+                _ => [r.Space, null, "Spare", null, null, null, null, null, null],
+            }));
+        }
+
+        Sheet(sheets, "Home runs", ["Circuit", "Label", "To", "Cable", "Feet", "Way", "Took"], PullList.Of(a).SelectMany(g => g.Lines).OrderBy(l => l.Circuit.Number).Select(l => new object?[] { l.Circuit.Number, l.Label, l.To, l.Cable, Feet(l.Cut), l.Way, l.Pulled?.Measured is { } m ? Feet(m) : null }));
+        Sheet(sheets, "Box to box", ["Circuit", "From", "To", "Cable", "Feet", "Way"], a.Circuits.SelectMany(c => PullList.Branches(a, c).Select(b => new object?[] { c.Number, b.From, b.To, b.Cable, Feet(b.Cut), b.Way })));
+        Sheet(sheets, "Cable", ["What", "Feet to cut", "Feet with waste"], a.CableByType.Select(t => new object?[] { t.Cable, Feet(t.Cut), Math.Round(t.Cut.InFeet * (100 + a.Job.Preferences.WastePercent) / 100, 1) }).Concat(a.OutsideMaterial.Select(m => new object?[] { m.What, null, Math.Round(m.Feet, 1) })));
+        Sheet(sheets, "Boxes", ["Box", "Room", "Size", "In it, in3", "Holds, in3", "Circuit"], a.Job.Decisions.Boxes.Select(b => new object?[] { b.Id, a.Job.RoomById(b.Room)!.Name, a.Specs[b.Id].Entry?.Name, a.Specs[b.Id].Fill is { } fill ? Math.Round(fill.Inches3, 2) : null, a.Specs[b.Id].Entry?.Volume, a.CircuitOf(b.Id)?.Number }));
+        using var stream = new MemoryStream();
+        stream.SaveAs(sheets, configuration: new OpenXmlConfiguration { AutoFilter = false });
+        return stream.ToArray();
+    }
+
+    private static object? Va(double value) => value > 0 ? Math.Round(value) : null;
+
+    private static double Feet(Core.Measure.Length length) => Math.Round(length.InFeet, 1);
+
+    // A sheet's name has 31 characters at most, none of those that a reference uses, and stands once.
+    private static void Sheet(DataSet sheets, string name, string[] columns, IEnumerable<object?[]> rows)
+    {
+        var plain = new string([.. name.Where(c => !char.IsControl(c) && !char.IsSurrogate(c) && "[]:*?/\\'".IndexOf(c) < 0)]).Trim();
+        plain = plain.Length == 0 ? "Panel" : plain.Length > 28 ? plain[..28] : plain;
+        var free = plain;
+        for (var n = 2; sheets.Tables.Contains(free); n++) free = $"{plain} {n}";
+        var table = sheets.Tables.Add(free);
+        foreach (var column in columns) table.Columns.Add(column, typeof(object));
+        foreach (var row in rows) table.Rows.Add([.. row.Select(v => v is string s ? (object)Plain(s) : v ?? DBNull.Value)]);
+    }
+
+    // What XML cannot hold is left out.
+    private static string Plain(string text) => new([.. text.Where(System.Xml.XmlConvert.IsXmlChar)]);
+}
