@@ -18,6 +18,9 @@ public sealed class JobDatabase(DbContextOptions<JobDatabase> options) : DbConte
     /// <summary>The company's document; at most one row.</summary>
     public DbSet<CompanyRow> Companies => Set<CompanyRow>();
 
+    /// <summary>Sets of papers that were issued.</summary>
+    public DbSet<IssueRow> Issues => Set<IssueRow>();
+
     /// <inheritdoc/>
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
@@ -33,6 +36,12 @@ public sealed class JobDatabase(DbContextOptions<JobDatabase> options) : DbConte
             e.HasKey(r => new { r.JobId, r.Number });
             e.HasOne<JobRow>().WithMany().HasForeignKey(r => r.JobId).OnDelete(DeleteBehavior.Cascade);
             e.Property(r => r.Title).HasMaxLength(120);
+        });
+        modelBuilder.Entity<IssueRow>(e =>
+        {
+            e.HasKey(i => new { i.JobId, i.Number });
+            e.HasOne<JobRow>().WithMany().HasForeignKey(i => i.JobId).OnDelete(DeleteBehavior.Cascade);
+            e.Property(i => i.Name).HasMaxLength(80);
         });
         modelBuilder.Entity<CompanyRow>(e =>
         {
@@ -89,6 +98,28 @@ public sealed class RevisionRow
 
     /// <summary>When, UTC.</summary>
     public DateTime Made { get; set; }
+}
+
+/// <summary>A set of papers that left the house: the state that the job was in then, by its revision.</summary>
+public sealed class IssueRow
+{
+    /// <summary>The job.</summary>
+    public required string JobId { get; set; }
+
+    /// <summary>Rising from 1.</summary>
+    public int Number { get; set; }
+
+    /// <summary>What it was issued for.</summary>
+    public required string Name { get; set; }
+
+    /// <summary>The revision that it shows.</summary>
+    public int Revision { get; set; }
+
+    /// <summary>The change number that stands on its papers.</summary>
+    public int Stamp { get; set; }
+
+    /// <summary>When, UTC.</summary>
+    public DateTime Issued { get; set; }
 }
 
 /// <summary>A picture of a paper plan, stored with its job. Kept for undo when the job no longer shows it.</summary>

@@ -19,6 +19,13 @@ public sealed record StoredJob(string Id, Job Job, int Stamp, string? Undo, stri
 /// <param name="Changed">Last change, UTC.</param>
 public sealed record JobListing(string Id, string Name, DateTime Changed);
 
+/// <summary>A set of papers that was issued.</summary>
+/// <param name="Number">Rising from 1.</param>
+/// <param name="Name">What it was issued for.</param>
+/// <param name="Stamp">The change number on its papers.</param>
+/// <param name="Issued">When, UTC.</param>
+public sealed record IssuedSet(int Number, string Name, int Stamp, DateTime Issued);
+
 /// <summary>
 /// Keeps jobs and their revisions in one SQLite file. A change is on disk once the call has returned: each is one
 /// transaction with full synchronisation.
@@ -149,6 +156,33 @@ public sealed class JobStore : IAsyncDisposable
         row.Head = next.Number;
         return true;
     }, cancel);
+
+    /// <summary>Most sets that one job issues.</summary>
+    public const int MostIssues = 200;
+
+    /// <summary>Issues the job as it stands as a set of papers with a name.</summary>
+    /// <returns>Whether it was done: not when someone else changed the job since <paramref name="stamp"/>, or when it has its most sets.</returns>
+    public async Task<bool> IssueAsync(string id, int stamp, string name, CancellationToken cancel = default)
+    {
+        if (await db.Jobs.AsNoTracking().FirstOrDefaultAsync(j => j.Id == id, cancel).ConfigureAwait(false) is not { } row || row.Stamp != stamp) return false;
+        var last = await db.Issues.Where(i => i.JobId == id).MaxAsync(i => (int?)i.Number, cancel).ConfigureAwait(false) ?? 0;
+        if (last >= MostIssues) return false;
+        db.Issues.Add(new IssueRow { JobId = id, Number = last + 1, Name = name, Revision = row.Head, Stamp = stamp, Issued = DateTime.UtcNow });
+        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+        return true;
+    }
+
+    /// <summary>The sets of a job, last first.</summary>
+    public async Task<IReadOnlyList<IssuedSet>> IssuedAsync(string id, CancellationToken cancel = default) =>
+        await db.Issues.AsNoTracking().Where(i => i.JobId == id).OrderByDescending(i => i.Number).Select(i => new IssuedSet(i.Number, i.Name, i.Stamp, i.Issued)).ToListAsync(cancel).ConfigureAwait(false);
+
+    /// <summary>The job as it stood when a set was issued, or none.</summary>
+    public async Task<Job?> IssuedJobAsync(string id, int number, CancellationToken cancel = default)
+    {
+        if (await db.Issues.AsNoTracking().FirstOrDefaultAsync(i => i.JobId == id && i.Number == number, cancel).ConfigureAwait(false) is not { } issue) return null;
+        var revision = await db.Revisions.AsNoTracking().FirstAsync(r => r.JobId == id && r.Number == issue.Revision, cancel).ConfigureAwait(false);
+        return JobFile.Read(revision.Document).Job;
+    }
 
     /// <summary>Most pictures that one job keeps; the oldest use of the space is a mistake of the hand, not of the store.</summary>
     public const int MostPictures = 24;

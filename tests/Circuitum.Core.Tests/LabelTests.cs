@@ -61,14 +61,14 @@ public class LabelTests
             var lead = random.Next(-2000, 2001);
             watch.Restart();
             var split = LegBalance.Split(loads, a, b, lead);
-            spent = watch.Elapsed > spent && n > 5 ? watch.Elapsed : spent;
+            spent += watch.Elapsed;
             (split.Count(x => x) <= a && split.Count(x => !x) <= b).ShouldBeTrue($"panel {n}");
             var got = Math.Abs(lead + loads.Select((va, i) => split[i] ? va : -va).Sum());
             got.ShouldBe(Least(loads, a, b, lead), $"panel {n}");
         }
 
-        // Measured without the machine's other work it is about a millisecond.
-        spent.TotalMilliseconds.ShouldBeLessThan(50);
+        // About a millisecond each; the mean, because other tests run meanwhile.
+        (spent.TotalMilliseconds / 500).ShouldBeLessThan(10);
     }
 
     // Every reachable difference with every count on leg A, one load after the other.

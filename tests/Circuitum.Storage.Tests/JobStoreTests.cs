@@ -78,4 +78,21 @@ public sealed class JobStoreTests : IAsyncLifetime
         await using var other = await JobStore.OpenAsync(copy);
         (await other.ListAsync()).Count.ShouldBe(3);
     }
+
+    [Fact]
+    public async Task An_issued_set_keeps_the_job_as_it_was_then()
+    {
+        (await store.IssueAsync(id, 1, "Permit")).ShouldBeTrue();
+        (await store.IssueAsync(id, 7, "Stale")).ShouldBeFalse();
+        await store.SaveAsync(id, 1, Named("Two"), "rename");
+        await store.UndoAsync(id, 2);
+        await store.SaveAsync(id, 3, Named("Three"), "rename");
+        (await store.IssueAsync(id, 4, "Rough")).ShouldBeTrue();
+        (await store.IssuedAsync(id)).Select(s => (s.Number, s.Name, s.Stamp)).ShouldBe([(2, "Rough", 4), (1, "Permit", 1)]);
+        (await store.IssuedJobAsync(id, 1))!.Name.ShouldBe("One");
+        (await store.IssuedJobAsync(id, 2))!.Name.ShouldBe("Three");
+        (await store.IssuedJobAsync(id, 3)).ShouldBeNull();
+        await store.DeleteAsync(id);
+        (await store.IssuedAsync(id)).ShouldBeEmpty();
+    }
 }

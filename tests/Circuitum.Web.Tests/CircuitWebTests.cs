@@ -208,6 +208,33 @@ public sealed class CircuitWebTests : WebHouse
     }
 
     [Fact]
+    public async Task A_set_is_issued_and_later_told_what_has_changed_since()
+    {
+        const string Page = "/jobs/gull-cottage/issued";
+        var job = await Planned();
+        (await Web.GetStringAsync(Page)).ShouldContain("No set yet");
+        Alert(Parse(await (await Post(Page, ("name", " "))).Content.ReadAsStringAsync())).ShouldContain("Name: say in 1 to 80 characters");
+        (await Post(Page, ("name", "Permit <b>"))).EnsureSuccessStatusCode();
+        var list = await Web.GetStringAsync(Page);
+        list.ShouldContain("Permit &lt;b&gt;");
+        (await Web.GetStringAsync($"{Page}?since=1")).ShouldContain("Nothing has changed.");
+        var box = job.Decisions.Boxes.First(b => b.Kind == BoxKind.Receptacle);
+        await Edit("/jobs/gull-cottage/boxes?storey=ground", "remove-box", ("box", box.Id));
+        (await Web.GetStringAsync($"{Page}?since=1")).ShouldContain($"Box {box.Id}: gone.");
+
+        // The set stays what it was; papers say that they are no longer it.
+        (await Post(Page, ("name", "Rough inspection"))).EnsureSuccessStatusCode();
+        Parse(await Web.GetStringAsync(Page)).QuerySelectorAll("tbody tr").Length.ShouldBe(2);
+        (await Web.GetAsync("/jobs/gull-cottage/files/schedule.pdf")).Content.Headers.ContentType!.MediaType.ShouldBe("application/pdf");
+        (await Web.GetAsync("/jobs/gull-cottage/files/lists.xlsx")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await Web.GetAsync("/jobs/gull-cottage/files/moon.pdf")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Web.GetAsync($"{Page}?since=9")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Web.GetAsync("/jobs/ghost/issued")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        foreach (var paper in new[] { "load-sheet", "rough-test", "print" }) (await Web.GetAsync($"/jobs/gull-cottage/{paper}")).StatusCode.ShouldBe(HttpStatusCode.OK, paper);
+        foreach (var paper in new[] { "load-sheet", "rough-test" }) (await Web.GetAsync($"/jobs/ghost/{paper}")).StatusCode.ShouldBe(HttpStatusCode.NotFound, paper);
+    }
+
+    [Fact]
     public async Task Two_circuits_share_a_home_run_and_the_ticket_says_so()
     {
         var job = await Planned();

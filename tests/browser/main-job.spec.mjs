@@ -61,6 +61,8 @@ test('the same by keyboard alone', async ({ page, house }) => {
   await expect(page.locator('tr[data-circuit]:not(.new-circuit)')).toHaveCount(24);
   await expect(page.locator('html[data-ready]')).toBeVisible();
   await page.keyboard.press('5');
+  await expect(page.locator('html[data-ready] #work[data-stage=runs]')).toBeVisible();
+  await page.keyboard.press('6');
   await expect(page.locator('.panel-drawing')).toBeVisible();
   await page.getByRole('link', { name: 'Print the schedule' }).focus();
   await page.keyboard.press('Enter');

@@ -15,7 +15,7 @@ const panel = (page, house, pick = '') => page.goto(`${house.url}/jobs/${job}/pa
 const brought = page => page.locator('.consequences').first();
 const spaceOf = async (page, number) => page.locator(`.space[data-pick="circuit:${number}"]`).getAttribute('data-space');
 
-test('a breaker is dragged to another space and the legs tell what that does', async ({ page, house }) => {
+test('a breaker is dragged to a spare space and stays there; a panel with 30 and 24 spaces keeps what fits and says what it has left', async ({ page, house }) => {
   await plan(page, house);
   await panel(page, house);
   await page.setViewportSize({ width: 1280, height: 1400 });
@@ -31,11 +31,8 @@ test('a breaker is dragged to another space and the legs tell what that does', a
   await expect(brought(page)).toContainText('In another space: circuit 13');
   await edited(page, () => page.getByRole('button', { name: 'Lay out afresh' }).click());
   expect(await spaceOf(page, 13)).toBe(to);
-});
 
-test('a panel with 30 spaces keeps what fits and says what it has left', async ({ page, house }) => {
-  await plan(page, house);
-  await panel(page, house);
+  // Fewer spaces: what fits stays, what does not is told.
   const ticket = page.locator('.ticket');
   await ticket.getByLabel('Spaces').fill('30');
   await edited(page, () => ticket.getByRole('button', { name: 'Save' }).click());

@@ -22,10 +22,11 @@ public static class Papers
     /// <param name="name">One of <see cref="Names"/>.</param>
     /// <param name="change">The job's change number, which stands for the revision.</param>
     /// <param name="size">Of its pages.</param>
+    /// <param name="set">The issued set that this is, or that it differs from; empty before the first.</param>
     /// <exception cref="ArgumentException">There is no such paper.</exception>
-    public static byte[] Make(JobAnalysis a, string name, int change, PaperSize size)
+    public static byte[] Make(JobAnalysis a, string name, int change, PaperSize size, string set = "")
     {
-        var foot = $"{a.Job.Name}{(a.Job.Place.Length > 0 ? $", {a.Job.Place}" : "")}. Change {change}, {DateTime.UtcNow.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}. {a.Edition.FullName}.\n{Caution}";
+        var foot = $"{a.Job.Name}{(a.Job.Place.Length > 0 ? $", {a.Job.Place}" : "")}. {(set.Length > 0 ? $"{set}. " : "")}Change {change}, {DateTime.UtcNow.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}. {a.Edition.FullName}.\n{Caution}";
         var (title, lay) = Of(a, name, change);
         return PdfSheet.Make($"{title}, {a.Job.Name}", size, foot, lay);
     }

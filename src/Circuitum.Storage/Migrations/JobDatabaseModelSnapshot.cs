@@ -35,6 +35,33 @@ namespace Circuitum.Storage.Migrations
                     b.ToTable("Companies");
                 });
 
+            modelBuilder.Entity("Circuitum.Storage.IssueRow", b =>
+                {
+                    b.Property<string>("JobId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTime>("Issued")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(80)
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Revision")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("Stamp")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("JobId", "Number");
+
+                    b.ToTable("Issues");
+                });
+
             modelBuilder.Entity("Circuitum.Storage.JobRow", b =>
                 {
                     b.Property<string>("Id")
@@ -110,6 +137,15 @@ namespace Circuitum.Storage.Migrations
                     b.HasKey("JobId", "Number");
 
                     b.ToTable("Revisions");
+                });
+
+            modelBuilder.Entity("Circuitum.Storage.IssueRow", b =>
+                {
+                    b.HasOne("Circuitum.Storage.JobRow", null)
+                        .WithMany()
+                        .HasForeignKey("JobId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
                 });
 
             modelBuilder.Entity("Circuitum.Storage.PictureRow", b =>

@@ -13,7 +13,12 @@ internal static class Downloads
         if (await desk.OpenAsync(id, cancel) is not { } job) return Results.NotFound();
         var a = job.Analysis;
         if (what.EndsWith(".pdf", StringComparison.Ordinal) && Papers.Names.Contains(what[..^4]))
-            return Results.File(Papers.Make(a, what[..^4], job.Stored.Stamp, size == "a4" ? PaperSize.A4 : PaperSize.Letter), "application/pdf", $"{id}-{what}");
+        {
+            var last = await desk.IssuedAsync(id, cancel) is [var newest, ..] ? newest : null;
+            var set = last is null ? "" : last.Stamp == job.Stored.Stamp ? $"Set {last.Number}, {last.Name}" : $"Changed since set {last.Number}, {last.Name}";
+            return Results.File(Papers.Make(a, what[..^4], job.Stored.Stamp, size == "a4" ? PaperSize.A4 : PaperSize.Letter, set), "application/pdf", $"{id}-{what}");
+        }
+
         return what switch
         {
             "job.json" => File(JobFile.Write(a.Job), "application/json", $"{id}.json"),

@@ -91,6 +91,29 @@ public sealed class JobDesk(string directory)
         return "";
     }
 
+    /// <summary>Issues the job as it stands as a set of papers. Gives a sentence when it was not done.</summary>
+    public async Task<string> IssueAsync(string id, int stamp, string name, CancellationToken cancel)
+    {
+        var plain = name.Trim();
+        if (plain.Length is 0 or > 80 || plain.Any(char.IsControl)) return "Name: say in 1 to 80 characters what the set is issued for.";
+        await using var store = JobStore.Connect(directory);
+        return await store.IssueAsync(id, stamp, plain, cancel) ? "" : Stale;
+    }
+
+    /// <summary>The sets of a job, last first.</summary>
+    public async Task<IReadOnlyList<IssuedSet>> IssuedAsync(string id, CancellationToken cancel)
+    {
+        await using var store = JobStore.Connect(directory);
+        return await store.IssuedAsync(id, cancel);
+    }
+
+    /// <summary>The job as it stood when a set was issued, worked out, or none.</summary>
+    public async Task<JobAnalysis?> IssuedAsync(string id, int number, CancellationToken cancel)
+    {
+        await using var store = JobStore.Connect(directory);
+        return await store.IssuedJobAsync(id, number, cancel) is { } job ? Analyzer.Analyze(job) : null;
+    }
+
     /// <summary>What holds for the firm, and which change that is.</summary>
     public async Task<(Company Company, int Stamp)> CompanyAsync(CancellationToken cancel)
     {
