@@ -6,7 +6,7 @@ async function start(page, house, name) {
   await page.goto(house.url);
   await page.getByLabel('Name').fill(name);
   await page.getByRole('button', { name: 'Start the job' }).click();
-  await expect(page.locator('.plan')).toBeVisible();
+  await expect(page.locator('html[data-ready] .plan')).toBeVisible();
 }
 
 async function openNext(page, name) {
