@@ -34,8 +34,7 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
     private static Derivation ConductorsFor(JobAnalysis a, int rating)
     {
         if (CodeLibrary.Conductors.Service.FirstOrDefault(r => r.Amperes >= Math.Max(100, rating)) is not { } row) return new("Service conductors", "over 400 A") { Because = "Beyond the dwelling table: for an engineer." };
-        var sizes = CodeLibrary.Conductors.Copper.Select(r => r.Size).ToList();
-        var electrode = CodeLibrary.Families.Electrode.First(r => sizes.IndexOf(row.Copper) <= sizes.IndexOf(r.CopperUpTo));
+        var electrode = CodeLibrary.Families.ElectrodeFor(row.Copper);
         return new("Service conductors", $"{row.Copper} copper or {row.Aluminum} aluminum")
         {
             Citation = a.Edition.Id == "us-2017" ? "310.15(B)(7)" : "310.12",

@@ -60,7 +60,7 @@ internal static class ServiceBench
         };
         var load = i.Choice("method") == "standard" ? ServiceLoad.Standard(c, edition) : ServiceLoad.Optional(c, edition);
         var wires = CodeLibrary.Conductors.Service.FirstOrDefault(r => r.Amperes >= Math.Max(edition.Number("serviceLeastA"), load.Current.Value) - 1e-6);
-        var electrode = wires is null ? null : ElectrodeFor(wires.Copper);
+        var electrode = wires is null ? null : CodeLibrary.Families.ElectrodeFor(wires.Copper);
         return new(
             [("va", Math.Round(load.Total.Value)), ("amps", Math.Round(load.Current.Value, 1)), ("service", wires?.Amperes), ("copper", wires?.Copper), ("aluminum", wires?.Aluminum), ("electrodeConductor", electrode?.Copper)],
             load.Derivation with
@@ -77,13 +77,6 @@ internal static class ServiceBench
                     },
                 ],
             });
-    }
-
-    /// <summary>The electrode conductor for a copper service conductor.</summary>
-    internal static ElectrodeRow ElectrodeFor(string copper)
-    {
-        var sizes = CodeLibrary.Conductors.Copper.Select(r => r.Size).ToList();
-        return CodeLibrary.Families.Electrode.First(r => sizes.IndexOf(copper) <= sizes.IndexOf(r.CopperUpTo));
     }
 
     private static BenchAnswer InCanada(BenchInput i)

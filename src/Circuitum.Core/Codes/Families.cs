@@ -16,6 +16,14 @@ public sealed record Families
 
     /// <summary>Grounding electrode conductors by service conductors (Table 250.66).</summary>
     public required ImmutableArray<ElectrodeRow> Electrode { get; init; }
+
+    /// <summary>The electrode conductor for a copper service conductor.</summary>
+    /// <param name="copper">Its size, 600 kcmil at most.</param>
+    public ElectrodeRow ElectrodeFor(string copper)
+    {
+        var sizes = CodeLibrary.Conductors.Copper.Select(r => r.Size).ToList();
+        return Electrode.First(r => sizes.IndexOf(copper) <= sizes.IndexOf(r.CopperUpTo));
+    }
 }
 
 /// <summary>Canadian tables; ampacity is that of the shared columns (Table 2).</summary>

@@ -70,7 +70,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
     public static ServiceLoad Standard(ServiceCase c, CodeEdition edition)
     {
         var (general, steps) = General(c, edition);
-        var demand = Math.Min(general, 3000) + (Math.Clamp(general - 3000, 0, 117_000) * 0.35) + (Math.Max(0, general - 120_000) * 0.25);
+        var demand = Demand(general);
         var lines = new List<Derivation>
         {
             new("General load after demand", $"{demand:#,0} VA") { Formula = general > 120_000 ? "3000 + 117,000 x 0.35 + rest x 0.25" : $"3000 + {Math.Max(0, general - 3000):#,0} x 0.35", Citation = "220.45", Steps = [.. steps] },
@@ -161,7 +161,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
     public static Derivation Neutral(ServiceCase c, CodeEdition edition)
     {
         var (general, _) = General(c, edition);
-        var demand = Math.Min(general, 3000) + (Math.Clamp(general - 3000, 0, 117_000) * 0.35) + (Math.Max(0, general - 120_000) * 0.25);
+        var demand = Demand(general);
         var lines = new List<Derivation> { new("General load after demand", $"{demand:#,0} VA") { Citation = "220.45" } };
         var total = demand;
         void Add(string what, double va, string formula, string cite)
@@ -210,6 +210,9 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
             new("Laundry circuits", $"{laundry:#,0} VA") { Formula = $"{laundries} x {edition.Number("laundryVa"):0}", Citation = "220.52(B)" },
         ]);
     }
+
+    // 220.45: the first 3000 VA in full, to 120,000 at 35 percent, the rest at 25.
+    private static double Demand(double general) => Math.Min(general, 3000) + (Math.Clamp(general - 3000, 0, 117_000) * 0.35) + (Math.Max(0, general - 120_000) * 0.25);
 
     private static double Sum(ServiceCase c, ServiceItemKind kind) => c.Items.Where(i => i.Kind == kind).Sum(i => i.Load.Value);
 }
