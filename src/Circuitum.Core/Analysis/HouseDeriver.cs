@@ -18,11 +18,12 @@ public static class HouseDeriver
         var edition = CodeLibrary.EditionOf(job);
         var boxes = job.Decisions.Boxes.ToImmutableDictionary(b => b.Id);
         var labels = LabelWriter.Write(house);
-        var analysis = Build(job, house, edition, boxes, labels, new Runs(house), []);
+        var runs = new Runs(house);
+        var analysis = Build(job, house, edition, boxes, labels, runs, []);
 
         // Only where cables may lie so close that one would lose ampacity are the holes looked at.
-        var deriver = new CircuitDeriver(house, edition, new Runs(house), boxes);
-        return HoleSearch.Possible(analysis, deriver) ? HoleRemedies.Find(analysis, deriver, (runs, shared) => Build(job, house, edition, boxes, labels, runs, shared)) : analysis;
+        var deriver = new CircuitDeriver(house, edition, runs, boxes);
+        return HoleSearch.Possible(analysis, deriver) ? HoleRemedies.Find(analysis, deriver, (other, shared) => Build(job, house, edition, boxes, labels, other, shared)) : analysis;
     }
 
     private static JobAnalysis Build(Job job, HouseShape house, CodeEdition edition, ImmutableDictionary<string, Box> boxes, IReadOnlyDictionary<int, string> labels, Runs runs, ImmutableArray<SharedHole> shared)
