@@ -2,7 +2,11 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'tests/browser',
-  workers: 1,
+  // Two houses at once; what measures times is by itself afterwards.
+  projects: [
+    { name: 'together', grepInvert: /@timed/, workers: 2 },
+    { name: 'apart', grep: /@timed/, workers: 1, dependencies: ['together'] },
+  ],
   timeout: 150_000,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],

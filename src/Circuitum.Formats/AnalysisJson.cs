@@ -44,7 +44,7 @@ public static class AnalysisJson
                 sizingAmperes = Math.Round(c.Load.Sizing.Value, 3),
                 loadSteps = c.Load.Derivation,
                 conductor = c.Wire is null ? null : new { size = c.Wire.Size, ampacity = c.Wire.Ampacity.Value, ground = c.Wire.Ground, homeRunSize = c.HomeRunSize, cable = c.Cable, steps = c.WireDerivation },
-                breaker = new { amperes = c.Breaker, poles = c.Poles, panel = c.Panel, spaces = a.Panels.SelectMany(p => p.Schedule).Where(r => r.Circuit?.Number == c.Number).Select(r => r.Space) },
+                breaker = new { amperes = c.Breaker, poles = c.Poles, panel = c.Panel, spaces = a.Panels.SelectMany(p => p.Schedule).Where(r => r.Circuit?.Number == c.Number).Select(r => r.Space), half = a.RowOf(c)?.Half switch { Core.Jobs.TandemHalf.Upper => "upper", Core.Jobs.TandemHalf.Lower => "lower", _ => null } },
                 protection = new
                 {
                     arcFault = c.Protection.ArcFault,

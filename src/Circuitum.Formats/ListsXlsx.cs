@@ -16,9 +16,9 @@ public static class ListsXlsx
         {
             Sheet(sheets, at.Panel.Name, ["Space", "Circuit", "Serves", "Breaker A", "Poles", "Protection", "Wire", "Leg A VA", "Leg B VA"], at.Schedule.Select(r => r switch
             {
-                { Feeder: { } f } => new object?[] { r.Space, null, $"Feeder to {a.PanelById(f.To)!.Panel.Name}", r.SecondPole ? null : f.Breaker, r.SecondPole ? null : 2, null, r.SecondPole ? null : f.Made, Va(r.LegA.Value), Va(r.LegB.Value) },
-                { Circuit: { } c } => [r.Space, c.Number, r.SecondPole ? $"{c.Label} (second pole)" : c.Label, r.SecondPole ? null : c.Breaker, r.SecondPole ? null : c.Poles, r.SecondPole ? null : c.Protection.Mark, r.SecondPole ? null : c.Cable, Va(r.LegA.Value), Va(r.LegB.Value)],
-                _ => [r.Space, null, "Spare", null, null, null, null, null, null],
+                { Feeder: { } f } => new object?[] { Place(r), null, $"Feeder to {a.PanelById(f.To)!.Panel.Name}", r.SecondPole ? null : f.Breaker, r.SecondPole ? null : 2, null, r.SecondPole ? null : f.Made, Va(r.LegA.Value), Va(r.LegB.Value) },
+                { Circuit: { } c } => [Place(r), c.Number, r.SecondPole ? $"{c.Label} (second pole)" : c.Label, r.SecondPole ? null : c.Breaker, r.SecondPole ? null : c.Poles, r.SecondPole ? null : c.Protection.Mark, r.SecondPole ? null : c.Cable, Va(r.LegA.Value), Va(r.LegB.Value)],
+                _ => [Place(r), null, "Spare", null, null, null, null, null, null],
             }));
         }
 
@@ -30,6 +30,8 @@ public static class ListsXlsx
         stream.SaveAs(sheets, configuration: new OpenXmlConfiguration { AutoFilter = false });
         return stream.ToArray();
     }
+
+    private static object Place(PanelRow r) => r.Half == Core.Jobs.TandemHalf.Whole ? r.Space : r.Place;
 
     private static object? Va(double value) => value > 0 ? Math.Round(value) : null;
 

@@ -18,7 +18,7 @@ public static class ScheduleCsv
             foreach (var (at, row) in analysis.Panels.SelectMany(p => p.Schedule.Select(r => (p, r))))
             {
                 if (row.Space == 1 && analysis.Panels.Length > 1) Row(csv, "", "", $"{at.Panel.Name}{(at.Feeder is { } from ? $", fed from {analysis.PanelById(from.From)!.Panel.Name}, {from.Breaker} A, {from.Made}" : "")}", "", "", "", "", "", "", "");
-                var space = row.Space.ToString(CultureInfo.InvariantCulture);
+                var space = row.Place;
                 if (row.Feeder is { } feeder) Row(csv, space, "", $"Feeder to {analysis.PanelById(feeder.To)!.Panel.Name}{(row.SecondPole ? " (second pole)" : "")}", row.SecondPole ? "" : Number(feeder.Breaker), row.SecondPole ? "" : "2", "", row.SecondPole ? "" : feeder.Made, row.SecondPole ? "" : Va(feeder.Cut.InFeet), Va(row.LegA.Value), Va(row.LegB.Value));
                 else if (row.Circuit is not { } c) Row(csv, space, "", "Spare", "", "", "", "", "", "", "");
                 else if (row.SecondPole) Row(csv, space, Number(c.Number), $"{c.Label} (second pole)", "", "", "", "", "", Va(row.LegA.Value), Va(row.LegB.Value));

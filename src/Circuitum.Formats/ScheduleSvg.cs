@@ -11,7 +11,7 @@ public static class ScheduleSvg
     private const double Row = 30;
     private const double Centre = 420;
 
-    private const string Styles = "text{font-family:sans-serif;fill:#1c1a17}.breaker{fill:#fffdf8;stroke:#1c1a17;stroke-width:1.5}.spare{fill:none;stroke:#6b6559;stroke-dasharray:4 3}.handle{fill:#1c1a17}.leg{fill:none;stroke:#6b6559;stroke-width:1}.tag{font-weight:700}";
+    private const string Styles = "text{font-family:sans-serif;fill:#1c1a17}.breaker{fill:#fffdf8;stroke:#1c1a17;stroke-width:1.5}.spare{fill:none;stroke:#6b6559;stroke-dasharray:4 3}.handle{fill:#1c1a17}.notch{fill:none;stroke:#6b6559}.leg{fill:none;stroke:#6b6559;stroke-width:1}.tag{font-weight:700}";
 
     /// <summary>Draws the panel.</summary>
     /// <param name="a">The analysis.</param>
@@ -32,29 +32,33 @@ public static class ScheduleSvg
         w.WriteAttributeString("aria-label", at is null ? "No panel" : $"{at.Panel.Name}, {at.Panel.Spaces} spaces");
         if (standAlone) w.WriteElementString("style", Styles);
         PlanSvg.Text(w, "tag", Centre, 18, 15, at is null ? "No panel" : $"{at.Panel.Name}, {(at.Feeder is { } feeder ? $"fed by {feeder.Breaker} A from {a.PanelById(feeder.From)!.Panel.Name}" : $"{at.Panel.MainBreaker} A main")}");
-        foreach (var row in schedule) Space(w, a, row, selected);
+        foreach (var row in schedule) Space(w, a, at!, row, selected);
         for (var r = 0; r < rows; r++) PlanSvg.Text(w, "leg-mark", Centre, 36 + (r * Row) + 19, 11, r % 2 == 0 ? "A" : "B");
         w.WriteEndElement();
         w.Flush();
         return text.ToString();
     }
 
-    private static void Space(XmlWriter w, JobAnalysis a, PanelRow row, string selected)
+    private static void Space(XmlWriter w, JobAnalysis a, PanelAnalysis at, PanelRow row, string selected)
     {
         var left = row.Space % 2 == 1;
-        var y = 34 + ((row.Space - 1) / 2 * Row);
+        var shared = row.Half != Core.Jobs.TandemHalf.Whole;
+        var y = 34 + ((row.Space - 1) / 2 * Row) + (row.Half == Core.Jobs.TandemHalf.Lower ? Row / 2 : 0);
         var x = left ? Centre - 120 : Centre + 14;
-        PlanSvg.Text(w, "space-number", left ? Centre - 112 : Centre + 112, y + 19, 12, row.Space.ToString(CultureInfo.InvariantCulture));
+        PlanSvg.Text(w, "space-number", left ? Centre - 112 : Centre + 112, y + (shared ? 12 : 19), shared ? 10 : 12, row.Place);
         if (row.SecondPole) return;
         var c = row.Circuit;
         w.WriteStartElement("g");
         w.WriteAttributeString("class", $"space{(c is not null && selected == $"circuit:{c.Number}" ? " picked" : "")}");
-        w.WriteAttributeString("data-space", row.Space.ToString(CultureInfo.InvariantCulture));
+        w.WriteAttributeString("data-space", row.Place);
         if (c is not null) w.WriteAttributeString("data-pick", $"circuit:{c.Number}");
         if (row.Feeder is { } fed) w.WriteAttributeString("data-pick", $"panel:{fed.To}");
-        var height = (c?.Poles == 2 || row.Feeder is not null ? 2 : 1) * Row;
+        var height = (c?.Poles == 2 || row.Feeder is not null ? 2 : shared ? 0.5 : 1) * Row;
         var bx = left ? x + 22 : x;
-        PlanSvg.Shape(w, "rect", row.Free ? "spare" : "breaker", ("x", PlanSvg.N(bx)), ("y", PlanSvg.N(y + 1.5)), ("width", "84"), ("height", PlanSvg.N(height - 3)), ("rx", "2"));
+        PlanSvg.Shape(w, "rect", row.Free ? "spare" : "breaker", ("x", PlanSvg.N(bx)), ("y", PlanSvg.N(y + (shared ? 0.75 : 1.5))), ("width", "84"), ("height", PlanSvg.N(height - (shared ? 1.5 : 3))), ("rx", "2"));
+
+        // Where the panel's listing lets two breakers share the space, its edge is notched.
+        if (!shared && row.Free && at.Panel.TakesTandem(row.Space)) PlanSvg.Shape(w, "path", "notch", ("d", left ? $"M{PlanSvg.N(bx)} {PlanSvg.N(y + 11)}l7 4l-7 4" : $"M{PlanSvg.N(bx + 84)} {PlanSvg.N(y + 11)}l-7 4l7 4"));
         if (row.Feeder is { } feeder)
         {
             PlanSvg.Shape(w, "rect", "handle", ("x", PlanSvg.N(left ? bx + 60 : bx + 8)), ("y", PlanSvg.N(y + (height / 2) - 5)), ("width", "16"), ("height", "10"), ("rx", "1.5"));
@@ -67,19 +71,20 @@ public static class ScheduleSvg
         }
         else if (c is null)
         {
-            PlanSvg.Text(w, "spare-text", left ? x - 8 : Centre + 128, y + 20, 12, "Spare", left ? "end" : "start");
+            PlanSvg.Text(w, "spare-text", left ? x - 8 : Centre + 128, y + (shared ? 12 : 20), shared ? 10 : 12, "Spare", left ? "end" : "start");
+        }
+        else if (shared)
+        {
+            // Half the height holds one line.
+            PlanSvg.Shape(w, "rect", "handle", ("x", PlanSvg.N(left ? bx + 60 : bx + 8)), ("y", PlanSvg.N(y + 4)), ("width", "16"), ("height", "7"), ("rx", "1.5"));
+            Why(w, c, "wire", () => PlanSvg.Text(w, "rating tag", left ? bx + 30 : bx + 54, y + 11.5, 11, c.Breaker.ToString(CultureInfo.InvariantCulture)));
+            PlanSvg.Text(w, "label", left ? x - 8 : Centre + 128, y + 11.5, 11, $"{Cut(c.Label)}  {c.Number}  {c.Cable}", left ? "end" : "start");
         }
         else
         {
             PlanSvg.Shape(w, "rect", "handle", ("x", PlanSvg.N(left ? bx + 60 : bx + 8)), ("y", PlanSvg.N(y + (height / 2) - 5)), ("width", "16"), ("height", "10"), ("rx", "1.5"));
             Why(w, c, "wire", () => PlanSvg.Text(w, "rating tag", left ? bx + 30 : bx + 54, y + (height / 2) + 5, 14, c.Breaker.ToString(CultureInfo.InvariantCulture)));
-            var mark = c.Protection.Devices.FirstOrDefault(d => d.Box is null)?.Kind switch
-            {
-                Core.Protection.DeviceKind.ArcFaultBreaker => "AF",
-                Core.Protection.DeviceKind.GroundFaultBreaker => "GF",
-                Core.Protection.DeviceKind.DualFunctionBreaker => "AF GF",
-                _ => "",
-            };
+            var mark = c.Protection.BreakerMark;
             PlanSvg.Text(w, "label", left ? x - 8 : Centre + 128, y + (height / 2), 12, Cut(c.Label), left ? "end" : "start");
             Why(w, c, "run", () => PlanSvg.Text(w, "detail", left ? x - 8 : Centre + 128, y + (height / 2) + 12, 10, $"{c.Number}  {c.Cable}{(mark.Length > 0 ? $"  {mark}" : "")}", left ? "end" : "start"));
         }

@@ -170,7 +170,7 @@ public class JobFileTests
             Preferences = job.Preferences with { ReceptacleReach = Length.Feet(4), CeilingLights = CeilingLights.RecessedThroughout, ArcFault = ArcFaultPlace.FirstOutlet, HomeRunMethod = HomeRunMethod.Metal, SwitchLoops = SwitchLoops.LightFirst, SpareSpaces = 4, OutsideMethod = OutsideMethod.DirectBurial, LargeAppliances = LargeAppliances.NearestPanel, RoughTesting = RoughTesting.Live, Mark15 = "blue", PanelOrder = PanelOrder.ByRoom },
             Counters = job.Counters.Add(new Counter { Id = "bar", Room = room.Id, Peninsula = true, Spot = new Spot { Wall = 0, From = Length.Feet(1), Width = Length.Feet(2), Depth = Length.Feet(4) } }),
             Appliances = job.Appliances.Add(new Appliance { Id = "pump", Type = "well-pump", Room = room.Id, Spot = new Spot { At = new Point(Length.Feet(2), Length.Feet(2)), Width = Length.Feet(1), Depth = Length.Feet(1) }, Nameplate = new Nameplate { Amperes = 9.5, Continuous = false, OwnCircuit = true } }),
-            Panels = job.Panels.Add(new Panel { Id = "sub", Name = "Upper", Room = room.Id, Wall = 0, Along = Length.Feet(2), FedFrom = job.Panels[0].Id, FeederBreaker = 70, FeederMethod = FeederMethod.Conduit, AluminumFeeder = true, MainLugs = true, MainBreaker = 100, Spaces = 20 }),
+            Panels = job.Panels.Add(new Panel { Id = "sub", Name = "Upper", Room = room.Id, Wall = 0, Along = Length.Feet(2), FedFrom = job.Panels[0].Id, FeederBreaker = 70, FeederMethod = FeederMethod.Conduit, AluminumFeeder = true, MainLugs = true, MainBreaker = 100, Spaces = 20, BreakerFamily = "Family B", AlsoTakes = ["Family C"], TandemSpaces = [13, 15] }),
             Amendments = Core.Codes.CodeLibrary.SampleLayers,
             Decisions = new Decisions
             {
@@ -182,7 +182,7 @@ public class JobFileTests
                 Pulled = [new PulledRun { Circuit = 1, To = "b1", Cable = "12-2", Measured = Length.Feet(40) }],
                 Outside = [new OutsideRun { To = "b2", Method = OutsideMethod.IndoorCable, Depth = Length.Inches(20), Driveway = true, Bends = [90, 0, 45] }],
                 Ways = [new RunWay { From = "b1", To = "b2", Storey = job.Storeys[0].Id, Over = new Point(Length.Feet(3), Length.Feet(4)) }],
-                Spaces = [new SpaceDecision { Panel = job.Panels[0].Id, Feeds = "sub", Space = 3, By = Maker.Person }],
+                Spaces = [new SpaceDecision { Panel = job.Panels[0].Id, Feeds = "sub", Space = 3, Half = TandemHalf.Upper, Family = "Family C", By = Maker.Person }],
                 Pairs = [new HomeRunPair { First = 1, Second = 2, Kind = PairKind.TwoNeutrals, By = Maker.Person }],
                 Boxes =
                 [

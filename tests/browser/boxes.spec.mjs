@@ -84,7 +84,7 @@ test('a box is changed, held, listed and scheduled on paper; the edition is chan
   await expect(page.locator('tbody')).toContainText('receptacles on an island');
 });
 
-test('the drag of one box is answered at once', async ({ page, house }) => {
+test('the drag of one box is answered at once @timed', async ({ page, house }) => {
   await propose(page, house);
   const from = await place(page, 'living.r1');
   const wall = Math.abs(from[0] - (await page.locator('.floor[data-pick="room:living"]').evaluate(e => e.getBBox().x))) < 20 ? [0, 24] : [24, 0];

@@ -172,7 +172,7 @@ async function frames(page) {
 }
 
 for (const [name, make, room] of [['the demo house', null, 'room:living'], ['60 rooms and 400 openings', bigHouse, 'room:r14']]) {
-  test(`edits and zoom are quick on ${name}`, async ({ page, house }) => {
+  test(`edits and zoom are quick on ${name} @timed`, async ({ page, house }) => {
     let job = 'tamarack-row';
     if (make) {
       await page.goto(house.url);

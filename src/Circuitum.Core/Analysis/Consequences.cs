@@ -65,7 +65,7 @@ public static class Consequences
     // Breakers that sit elsewhere, and how evenly the legs are loaded then.
     private static void Spaces(JobAnalysis before, JobAnalysis after, Action<string, bool> add)
     {
-        string Where(JobAnalysis a, int number) => a.CircuitByNumber(number) is { } c && a.RowOf(c) is { } row ? $"{c.Panel} {row.Space}" : "";
+        string Where(JobAnalysis a, int number) => a.CircuitByNumber(number) is { } c && a.RowOf(c) is { } row ? $"{c.Panel} {row.Place}" : "";
         var moved = after.Circuits.Select(c => c.Number).Where(n => before.CircuitByNumber(n) is not null && Where(before, n) is var was && was.Length > 0 && was != Where(after, n)).ToList();
         if (moved.Count > 0) add($"In another space: circuit {string.Join(", ", moved)}.", false);
         foreach (var at in after.Panels)

@@ -68,7 +68,7 @@ public sealed record JobAnalysis
     public Panel? Panel => Job.Panels.FirstOrDefault();
 
     /// <summary>Spaces taken by breakers in the panel at the service.</summary>
-    public int SpacesUsed => Schedule.Count(r => !r.Free);
+    public int SpacesUsed => Panels.Length == 0 ? 0 : Panels[0].SpacesUsed;
 
     /// <summary>Cable to buy in feet, with waste.</summary>
     public double CableFeet => CableByType.Sum(c => c.Cut.InFeet) * (100 + Job.Preferences.WastePercent) / 100;
@@ -318,18 +318,27 @@ public sealed record PanelRow(int Space, CircuitAnalysis? Circuit, bool SecondPo
     /// <summary>The feeder whose breaker is in it, or none.</summary>
     public Feeder? Feeder { get; init; }
 
+    /// <summary>Which half of the space it is, when a tandem is in it.</summary>
+    public TandemHalf Half { get; init; }
+
+    /// <summary>The family of its breaker, when it is not the panel's.</summary>
+    public string? Family { get; init; }
+
+    /// <summary>The space as it is written: <c>13</c>, or <c>13A</c> and <c>13B</c> for the halves of a tandem.</summary>
+    public string Place => SpacePlan.Write(Space, Half);
+
     /// <summary>Whether nothing is in it.</summary>
     public bool Free => Circuit is null && Feeder is null;
 }
 
 /// <summary>One panel worked out.</summary>
 /// <param name="Panel">The panel.</param>
-/// <param name="Schedule">Its rows, one a space.</param>
+/// <param name="Schedule">Its rows, one a space, two for a space with a tandem.</param>
 /// <param name="Feeder">What feeds a sub-panel, or none for the one at the service.</param>
 public sealed record PanelAnalysis(Panel Panel, ImmutableArray<PanelRow> Schedule, Feeder? Feeder)
 {
-    /// <summary>Spaces taken by breakers.</summary>
-    public int SpacesUsed => Schedule.Count(r => !r.Free);
+    /// <summary>Spaces taken by breakers; a space with a tandem is one.</summary>
+    public int SpacesUsed => Schedule.Where(r => !r.Free).Select(r => r.Space).Distinct().Count();
 
     /// <summary>Connected load on leg A of the one-pole breakers and half of the two-pole ones.</summary>
     public VoltAmperes LegA => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegA);

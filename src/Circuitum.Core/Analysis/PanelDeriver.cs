@@ -27,8 +27,9 @@ internal static class PanelDeriver
 
     private static ImmutableArray<PanelRow> Schedule(Job job, Panel panel, ImmutableArray<CircuitAnalysis> circuits, Dictionary<string, Feeder> feeders)
     {
-        var rows = new PanelRow[panel.Spaces + 1];
-        for (var s = 1; s <= panel.Spaces; s++) rows[s] = new(s, null, false, Maker.Planner, VoltAmperes.Zero, VoltAmperes.Zero);
+        PanelRow Empty(int space, TandemHalf half) => new(space, null, false, Maker.Planner, VoltAmperes.Zero, VoltAmperes.Zero) { Half = half };
+        var rows = new List<PanelRow>[panel.Spaces + 1];
+        for (var s = 1; s <= panel.Spaces; s++) rows[s] = [Empty(s, TandemHalf.Whole)];
         foreach (var decision in job.Decisions.Spaces.Where(d => d.Panel == panel.Id).OrderByDescending(d => d.By))
         {
             var circuit = circuits.FirstOrDefault(c => c.Number == decision.Circuit);
@@ -36,23 +37,30 @@ internal static class PanelDeriver
             if (circuit is null && feeder is null) continue;
             var poles = circuit?.Poles ?? 2;
             var spaces = SpacePlan.Taken(decision.Space, poles).ToList();
-            if (spaces.Any(s => s > panel.Spaces || !rows[s].Free)) continue;
+            if (spaces.Any(s => s > panel.Spaces)) continue;
+            var half = poles == 1 ? decision.Half : TandemHalf.Whole;
+            var shared = half != TandemHalf.Whole;
+            if (shared && rows[decision.Space] is [{ Free: true, Half: TandemHalf.Whole }]) rows[decision.Space] = [Empty(decision.Space, TandemHalf.Upper), Empty(decision.Space, TandemHalf.Lower)];
+            if (spaces.Any(s => !rows[s].Exists(r => r.Half == half && r.Free))) continue;
             foreach (var (s, i) in spaces.Select((s, i) => (s, i)))
             {
                 var load = (circuit?.Load.Connected ?? feeder!.Connected) * (1.0 / poles);
-                rows[s] = new(s, circuit, i > 0, decision.By, SpacePlan.OnLegA(s) ? load : VoltAmperes.Zero, SpacePlan.OnLegA(s) ? VoltAmperes.Zero : load) { Feeder = feeder };
+                rows[s][rows[s].FindIndex(r => r.Half == half)] = new(s, circuit, i > 0, decision.By, SpacePlan.OnLegA(s) ? load : VoltAmperes.Zero, SpacePlan.OnLegA(s) ? VoltAmperes.Zero : load) { Feeder = feeder, Half = half, Family = decision.Family };
             }
         }
 
-        return [.. rows.Skip(1)];
+        return [.. rows.Skip(1).SelectMany(r => r)];
     }
 
     /// <summary>What one panel needs for its circuits and the feeders that begin in it; a feeder's number is under zero.</summary>
     internal static ImmutableArray<BreakerNeed> Breakers(JobAnalysis a, Panel panel) =>
     [
         .. a.Panels.Where(p => p.Feeder?.From == panel.Id).Select(p => new BreakerNeed(FeederNumber(a.Job, p.Panel.Id), 2, p.Feeder!.Breaker, (int)Math.Round(p.Feeder.Connected.Value))),
-        .. a.Circuits.Where(c => c.Boxes.Length > 0 && c.Panel == panel.Id).Select(c => new BreakerNeed(c.Number, c.Poles, c.Breaker, (int)Math.Round(c.Load.Connected.Value), a.Job.Rooms.IndexOf(a.Job.RoomById(c.Boxes[0].Room)!), c.Protection.Devices.Any(d => d.Box is null), c.Pair is { Kind: PairKind.SharedNeutral } pair ? pair.MateOf(c.Number) : null)),
+        .. a.Circuits.Where(c => c.Boxes.Length > 0 && c.Panel == panel.Id).Select(c => Need(a.Job, c)),
     ];
+
+    /// <summary>What a circuit needs of its panel.</summary>
+    internal static BreakerNeed Need(Job job, CircuitAnalysis c) => new(c.Number, c.Poles, c.Breaker, (int)Math.Round(c.Load.Connected.Value), c.Boxes.Length == 0 ? 0 : job.Rooms.IndexOf(job.RoomById(c.Boxes[0].Room)!), c.Protection.Devices.Any(d => d.Box is null), c.Pair is { Kind: PairKind.SharedNeutral } pair ? pair.MateOf(c.Number) : null);
 
     /// <summary>The number by which a feeder's breaker is placed.</summary>
     internal static int FeederNumber(Job job, string panel) => -1 - job.Panels.Select((p, i) => (p.Id, i)).First(x => x.Id == panel).i;

@@ -39,6 +39,16 @@ internal sealed class PanelChecks : ICheck
         if (without.Count > 0) yield return CheckList.Make(a, "panel.spaces", $"Without a space in {name}: circuit {string.Join(", ", without)}.", subject);
         foreach (var fed in a.Panels.Where(p => p.Feeder?.From == panel.Id && at.Schedule.All(r => r.Feeder != p.Feeder)))
             yield return CheckList.Make(a, "panel.spaces", $"Without a space in {name}: the feeder of {fed.Panel.Name}.", subject, $"panel:{fed.Panel.Id}");
+        foreach (var row in at.Schedule.Where(r => r.Half != TandemHalf.Whole && r.Circuit is not null))
+        {
+            var whole = FreeSpace.In(at, a.Job.Decisions.Spaces, PanelDeriver.Need(a.Job, row.Circuit!) with { Protective = true });
+            FindingFix? fix = whole is null ? null : new($"Move it to space {whole.Value.Space}", "move-breaker", ("circuit", $"{row.Circuit!.Number}"), ("space", $"{whole.Value.Space}"));
+            if (!panel.TakesTandem(row.Space)) yield return CheckList.Make(a, "panel.tandem", $"Circuit {row.Circuit!.Number} is in half of space {row.Space}, which does not take a tandem by {name}'s listing.", $"circuit:{row.Circuit.Number}", subject) with { Fix = fix };
+            else if (!PanelDeriver.Need(a.Job, row.Circuit!).FitsHalf) yield return CheckList.Make(a, "panel.tandem", $"Circuit {row.Circuit!.Number} is in half of space {row.Space}; with {(row.Circuit.Pair is null ? "protection at its breaker" : "a shared neutral")} it needs a whole one.", $"circuit:{row.Circuit.Number}", subject) with { Fix = fix };
+        }
+
+        foreach (var row in at.Schedule.Where(r => r.Circuit is not null && !r.SecondPole && !panel.Takes(r.Family)))
+            yield return CheckList.Make(a, "panel.mixed", $"The breaker of circuit {row.Circuit!.Number} is of {row.Family}; {name} takes {(panel.BreakerFamily.Length > 0 ? string.Join(", ", panel.AlsoTakes.Prepend(panel.BreakerFamily)) : "a family that is not named yet")}.", $"circuit:{row.Circuit.Number}", subject) with { Fix = new("Take one of the panel's family", "breaker-family", ("circuit", $"{row.Circuit.Number}"), ("family", "")) };
         var spare = panel.Spaces - at.SpacesUsed;
         var (enough, wanted) = a.Job.Preferences.SpareSpaces is { } count ? (spare >= count, $"{count}") : (spare * 100 >= panel.Spaces * a.Job.Preferences.SparePercent, $"{a.Job.Preferences.SparePercent} percent");
         if (a.Circuits.Length > 0 && !enough) yield return CheckList.Make(a, "panel.spare", $"{spare} of {panel.Spaces} spaces{(a.Panels.Length == 1 ? "" : $" of {panel.Name}")} are free; the job wants {wanted}.", subject);

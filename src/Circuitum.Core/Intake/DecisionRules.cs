@@ -163,6 +163,8 @@ internal static class DecisionRules
             var panel = job.Panels.FirstOrDefault(p => p.Id == space.Panel);
             if (panel is null) problems.Add(new($"{field}.panel", $"There is no panel '{JobRules.Short(space.Panel)}'."));
             else JobRules.Range($"{field}.space", space.Space, 1, panel.Spaces, problems);
+            if (space.Half is not (TandemHalf.Whole or TandemHalf.Upper or TandemHalf.Lower)) problems.Add(new($"{field}.half", "A half is the upper or the lower one."));
+            if (space.Family is { } family) JobRules.Text($"{field}.family", family, JobRules.LongestName, problems);
             if (space.Feeds is { } feeds)
             {
                 if (job.Panels.All(p => p.Id != feeds || p.FedFrom != space.Panel)) problems.Add(new($"{field}.feeds", $"Panel '{JobRules.Short(feeds)}' is not fed from there."));

@@ -33,6 +33,9 @@ public static partial class JobRules
     /// <summary>Most characters in a name.</summary>
     public const int LongestName = 120;
 
+    // No panel's label names more.
+    private const int MostFamilies = 12;
+
     /// <summary>Farthest a corner may lie from the origin.</summary>
     public static readonly Length Farthest = Length.Feet(1000);
 
@@ -225,6 +228,10 @@ public static partial class JobRules
             Text($"{field}.breakerFamily", panel.BreakerFamily, LongestName, problems);
             Range($"{field}.spaces", panel.Spaces, 4, 84, problems);
             if (panel.Spaces % 2 != 0) problems.Add(new($"{field}.spaces", "A panel has an even number of spaces."));
+            if (panel.TandemSpaces.Any(s => s < 1 || s > 84)) problems.Add(new($"{field}.tandemSpaces", "Spaces lie between 1 and 84."));
+            Count($"{field}.tandemSpaces", panel.TandemSpaces.Length, 84, problems);
+            Count($"{field}.alsoTakes", panel.AlsoTakes.Length, MostFamilies, problems);
+            foreach (var family in panel.AlsoTakes.Take(MostFamilies)) Text($"{field}.alsoTakes", family, LongestName, problems);
             Range($"{field}.mainBreaker", panel.MainBreaker, 30, 400, problems);
             Range($"{field}.top", panel.Top, Length.Feet(3), Length.Feet(8), problems);
             if (panel.FeederBreaker is { } feeder && feeder is < 15 or > 400) problems.Add(new($"{field}.feederBreaker", "A feeder's breaker lies between 15 and 400 A."));

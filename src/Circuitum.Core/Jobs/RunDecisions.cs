@@ -166,9 +166,28 @@ public sealed record SpaceDecision
     /// <summary>The space, for a two-pole breaker its upper one.</summary>
     public int Space { get; init; }
 
+    /// <summary>Which half of the space, when a tandem is in it.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public TandemHalf Half { get; init; }
+
+    /// <summary>The family of the breaker, when it is not the panel's.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public string? Family { get; init; }
+
     /// <summary>Who placed it.</summary>
     public Maker By { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+}
+
+/// <summary>What part of a space a breaker takes.</summary>
+public enum TandemHalf
+{
+    /// <summary>All of it.</summary>
+    Whole,
+
+    /// <summary>The upper half, called A.</summary>
+    Upper,
+
+    /// <summary>The lower half, called B.</summary>
+    Lower,
 }

@@ -193,6 +193,12 @@ public sealed record Panel
     /// <summary>The one family of breakers that goes into it, as the person names it.</summary>
     public string BreakerFamily { get; init; } = "";
 
+    /// <summary>Other families whose breakers its listing, or theirs, allows in it.</summary>
+    public ImmutableArray<string> AlsoTakes { get; init; } = [];
+
+    /// <summary>Spaces that take a tandem, two one-pole breakers of half the height, by the panel's listing.</summary>
+    public ImmutableArray<int> TandemSpaces { get; init; } = [];
+
     /// <summary>For a sub-panel, the panel that feeds it; none for the one at the service.</summary>
     public string? FedFrom { get; init; }
 
@@ -207,6 +213,17 @@ public sealed record Panel
 
     /// <summary>For a sub-panel, lugs instead of a main breaker of its own.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool MainLugs { get; init; }
+
+    /// <summary>Most branch breakers, two for each tandem space.</summary>
+    [JsonIgnore] public int MostCircuits => Spaces + TandemSpaces.Count(s => s <= Spaces);
+
+    /// <summary>Whether a space takes a tandem.</summary>
+    /// <param name="space">The space.</param>
+    public bool TakesTandem(int space) => TandemSpaces.Contains(space);
+
+    /// <summary>Whether a family's breakers go into it.</summary>
+    /// <param name="family">The family's name; empty is the panel's own.</param>
+    public bool Takes(string? family) => string.IsNullOrWhiteSpace(family) || string.Equals(family.Trim(), BreakerFamily.Trim(), StringComparison.OrdinalIgnoreCase) || AlsoTakes.Any(f => string.Equals(f.Trim(), family.Trim(), StringComparison.OrdinalIgnoreCase));
 
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Panels;
@@ -11,7 +12,14 @@ namespace Circuitum.Core.Panels;
 /// <param name="Room">Where its first box is, as an order of rooms.</param>
 /// <param name="Protective">Whether it protects against arc or ground faults.</param>
 /// <param name="TiedTo">The circuit with which it shares a neutral: the two open together and sit on opposite legs.</param>
-public sealed record BreakerNeed(int Circuit, int Poles, int Amperes, int Va, int Room = 0, bool Protective = false, int? TiedTo = null);
+public sealed record BreakerNeed(int Circuit, int Poles, int Amperes, int Va, int Room = 0, bool Protective = false, int? TiedTo = null)
+{
+    // Breakers of half the height are made up to this.
+    private const int LargestHalf = 30;
+
+    /// <summary>Whether a breaker of half the height can serve it: one pole, no fault protection of its own, and no shared neutral, which needs both legs.</summary>
+    public bool FitsHalf => Poles == 1 && !Protective && TiedTo is null && Amperes <= LargestHalf;
+}
 
 /// <summary>
 /// The door to the panel's spaces: odd on the left, even on the right, the rows alternating between the legs, a
@@ -25,6 +33,24 @@ public static class SpacePlan
     /// <summary>The spaces that a breaker takes.</summary>
     public static IEnumerable<int> Taken(int space, int poles) => poles == 2 ? [space, space + 2] : [space];
 
+    /// <summary>A space as it is written: <c>13</c>, or <c>13A</c> and <c>13B</c> for the halves of a tandem.</summary>
+    /// <param name="space">The space.</param>
+    /// <param name="half">Which half.</param>
+    public static string Write(int space, TandemHalf half) => $"{space}{half switch { TandemHalf.Upper => "A", TandemHalf.Lower => "B", _ => "" }}";
+
+    /// <summary>Reads what <see cref="Write"/> writes.</summary>
+    /// <param name="text">What a person typed.</param>
+    /// <param name="place">The space and its half.</param>
+    /// <returns>False when it is not a space.</returns>
+    public static bool TryRead(string text, out (int Space, TandemHalf Half) place)
+    {
+        var trimmed = text.Trim();
+        var half = trimmed.Length == 0 ? TandemHalf.Whole : char.ToUpperInvariant(trimmed[^1]) switch { 'A' => TandemHalf.Upper, 'B' => TandemHalf.Lower, _ => TandemHalf.Whole };
+        var good = int.TryParse(half == TandemHalf.Whole ? trimmed : trimmed[..^1], NumberStyles.None, CultureInfo.InvariantCulture, out var space);
+        place = (space, half);
+        return good;
+    }
+
     /// <summary>All places: those decided and still possible, then new ones. What finds no space is left out.</summary>
     /// <param name="panel">The panel.</param>
     /// <param name="decided">Decisions so far.</param>
@@ -37,8 +63,13 @@ public static class SpacePlan
         var placed = new List<SpaceDecision>();
         foreach (var d in decided.Where(d => d.Panel == panel.Id && byCircuit.ContainsKey(d.Circuit)).OrderByDescending(d => d.By))
         {
-            var spaces = Taken(d.Space, byCircuit[d.Circuit].Poles).ToList();
-            if (!spaces.All(free.Contains) || placed.Any(p => p.Circuit == d.Circuit)) continue;
+            var (need, shared) = (byCircuit[d.Circuit], d.Half != TandemHalf.Whole);
+            var spaces = Taken(d.Space, need.Poles).ToList();
+
+            // A half that is not possible any more is given up by the planner; a person's stays and is found.
+            if (shared && d.By == Maker.Planner && !(need.FitsHalf && panel.TakesTandem(d.Space))) continue;
+            var beside = shared && placed.Any(p => p.Space == d.Space && p.Half != TandemHalf.Whole && p.Half != d.Half);
+            if (!(beside || spaces.All(free.Contains)) || placed.Any(p => p.Circuit == d.Circuit)) continue;
             free.ExceptWith(spaces);
             placed.Add(d);
         }
@@ -47,9 +78,12 @@ public static class SpacePlan
 
         var done = placed.Select(p => p.Circuit).ToHashSet();
         var open = needs.Where(n => !done.Contains(n.Circuit)).ToList();
+
+        // Where spaces are short, what needs two keeps clear of those that could hold a tandem.
+        var isShort = open.Sum(n => n.Poles) > free.Count;
         foreach (var need in Ordered(open.Where(n => n.Poles == 2 || Leads(n, open)), order))
         {
-            var at = free.Order().FirstOrDefault(s => free.Contains(s + 2));
+            var at = free.OrderBy(s => isShort ? Taken(s, 2).Count(panel.TakesTandem) : 0).ThenBy(s => s).FirstOrDefault(s => free.Contains(s + 2));
             if (at == 0) continue;
             free.ExceptWith([at, at + 2]);
             placed.Add(new SpaceDecision { Panel = panel.Id, Circuit = need.Circuit, Space = at, By = Maker.Planner });
@@ -57,7 +91,9 @@ public static class SpacePlan
         }
 
         var tied = placed.Select(p => p.Circuit).ToHashSet();
-        PlaceOnePole(panel, [.. Ordered(open.Where(n => n.Poles == 1 && !tied.Contains(n.Circuit)), order)], placed, free, byCircuit);
+        List<BreakerNeed> ones = [.. Ordered(open.Where(n => n.Poles == 1 && !tied.Contains(n.Circuit)), order)];
+        if (ones.Count <= free.Count || panel.TandemSpaces.IsEmpty) PlaceOnePole(panel, ones, placed, free, byCircuit);
+        else TandemPlan.Place(panel, ones, placed, free, byCircuit);
         return [.. placed.OrderBy(p => p.Space)];
     }
 

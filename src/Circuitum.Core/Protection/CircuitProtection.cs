@@ -59,6 +59,15 @@ public sealed record CircuitProtection(bool ArcFault, bool GroundFault, Immutabl
     /// <summary>The short mark for the schedule.</summary>
     public string Mark => string.Join(" + ", Devices.Select(d => d.Mark));
 
+    /// <summary>What the breaker itself protects against: <c>AF</c>, <c>GF</c>, <c>AF GF</c>, or nothing.</summary>
+    public string BreakerMark => Devices.FirstOrDefault(d => d.Box is null)?.Kind switch
+    {
+        DeviceKind.ArcFaultBreaker => "AF",
+        DeviceKind.GroundFaultBreaker => "GF",
+        DeviceKind.DualFunctionBreaker => "AF GF",
+        _ => "",
+    };
+
     /// <summary>The device in a box, or none.</summary>
     public ProtectiveDevice? In(string box) => Devices.FirstOrDefault(d => d.Box == box);
 

@@ -3,7 +3,6 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
-using SkiaSharp;
 
 namespace Circuitum.Formats.Pdf;
 
@@ -15,7 +14,7 @@ public static class Papers
     private const double AlmostFull = 0.8;
 
     /// <summary>The papers by their file's name.</summary>
-    public static IReadOnlyList<string> Names { get; } = ["schedule", "directory", "load", "one-line", "feeders", "home-runs", "packet"];
+    public static IReadOnlyList<string> Names { get; } = ["schedule", "directory", "load", "one-line", "make-up", "feeders", "home-runs", "packet"];
 
     /// <summary>A paper.</summary>
     /// <param name="a">The analysis.</param>
@@ -44,6 +43,7 @@ public static class Papers
         "directory" => ("Directory", s => Directories(s, a)),
         "load" => ("Load sheet", s => Loads(s, a)),
         "one-line" => ("One-line drawing", s => OneLinePaper(s, a)),
+        "make-up" => ("Make-up", s => MakeUps(s, a)),
         "feeders" => ("Feeders", s => Feeders(s, a)),
         "home-runs" => ("Home runs", s => HomeRuns(s, a)),
         "packet" => ("Packet", s => Packet(s, a, change)),
@@ -98,9 +98,9 @@ public static class Papers
     private static string[] Row(JobAnalysis a, PanelRow r)
     {
         string[] legs = [r.LegA.Value > 0 ? $"{r.LegA.Value:#,0}" : "", r.LegB.Value > 0 ? $"{r.LegB.Value:#,0}" : ""];
-        if (r.Feeder is { } f) return [$"{r.Space}", "", r.SecondPole ? "second pole" : $"Feeder to {a.PanelById(f.To)!.Panel.Name}", r.SecondPole ? "" : $"{f.Breaker} A, 2-pole", "", r.SecondPole ? "" : f.Made, .. legs];
-        if (r.Circuit is not { } c) return [$"{r.Space}", "", "Spare", "", "", "", "", ""];
-        return r.SecondPole ? [$"{r.Space}", $"{c.Number}", "second pole", "", "", "", .. legs] : [$"{r.Space}", $"{c.Number}", c.Label, $"{c.Breaker} A, {c.Poles}-pole", c.Protection.Mark, c.Cable == c.BranchCable ? c.Cable : $"{c.Cable}, then {c.BranchCable}", .. legs];
+        if (r.Feeder is { } f) return [r.Place, "", r.SecondPole ? "second pole" : $"Feeder to {a.PanelById(f.To)!.Panel.Name}", r.SecondPole ? "" : $"{f.Breaker} A, 2-pole", "", r.SecondPole ? "" : f.Made, .. legs];
+        if (r.Circuit is not { } c) return [r.Place, "", "Spare", "", "", "", "", ""];
+        return r.SecondPole ? [r.Place, $"{c.Number}", "second pole", "", "", "", .. legs] : [r.Place, $"{c.Number}", c.Label, $"{c.Breaker} A, {c.Poles}-pole", c.Protection.Mark, c.Cable == c.BranchCable ? c.Cable : $"{c.Cable}, then {c.BranchCable}", .. legs];
     }
 
     private static string Fed(JobAnalysis a, PanelAnalysis at) => at.Feeder is { } f ? $"Fed from {a.PanelById(f.From)!.Panel.Name} by {f.Breaker} A, {f.Made}; {(at.Panel.MainLugs ? "main lugs" : $"{at.Panel.MainBreaker} A main")}" : $"{at.Panel.MainBreaker} A main";
@@ -114,7 +114,8 @@ public static class Papers
             s.Page();
             s.Heading($"Directory: {at.Panel.Name}");
             s.Text(at.Feeder is { } f ? $"Fed from {a.PanelById(f.From)!.Panel.Name}, spaces {string.Join(" and ", a.PanelById(f.From)!.Schedule.Where(r => r.Feeder == f).Select(r => r.Space))}." : "Supplied by the service.");
-            string Serves(int space) => at.Schedule.FirstOrDefault(r => r.Space == space) is not { } r ? "" : r.Feeder is { } fed ? $"Feeder to {a.PanelById(fed.To)!.Panel.Name}, {fed.Breaker} A" : r.Circuit is { } c ? $"{c.Label}, {c.Breaker} A" : "Spare";
+            string Says(PanelRow r) => r.Feeder is { } fed ? $"Feeder to {a.PanelById(fed.To)!.Panel.Name}, {fed.Breaker} A" : r.Circuit is { } c ? $"{c.Label}, {c.Breaker} A" : "Spare";
+            string Serves(int space) => string.Join("\n", at.Schedule.Where(r => r.Space == space).Select(r => r.Half == TandemHalf.Whole ? Says(r) : $"{r.Place}: {Says(r)}"));
             s.Table([new("", 4, true), new("Serves", 40), new("", 4, true), new("Serves", 40)], Enumerable.Range(0, (at.Panel.Spaces + 1) / 2).Select(n => new[] { $"{(2 * n) + 1}", Serves((2 * n) + 1), $"{(2 * n) + 2}", Serves((2 * n) + 2) }), 9);
         }
     }
@@ -141,21 +142,24 @@ public static class Papers
         s.Page();
         s.Heading("One-line drawing");
         s.Space(8);
-        var (strokes, wide, tall) = OneLine.Of(a);
-        s.Drawing(0, 0, wide, tall, (canvas, _) =>
+        s.Drawing(OneLine.Of(a));
+    }
+
+    private static void MakeUps(PdfSheet s, JobAnalysis a)
+    {
+        if (a.Panels.Length == 0) NoPanel(s, "Make-up");
+        foreach (var at in a.Panels)
         {
-            foreach (var stroke in strokes)
-            {
-                using var ink = new SKPaint { Color = SKColors.Black, IsStroke = true, StrokeWidth = stroke.Strong ? 2 : 1, IsAntialias = true };
-                switch (stroke.Kind)
-                {
-                    case OneLineKind.Line: canvas.DrawLine(stroke.X0, stroke.Y0, stroke.X1, stroke.Y1, ink); break;
-                    case OneLineKind.Box: canvas.DrawRect(stroke.X0, stroke.Y0, stroke.X1 - stroke.X0, stroke.Y1 - stroke.Y0, ink); break;
-                    case OneLineKind.Circle: canvas.DrawCircle(stroke.X0, stroke.Y0, stroke.X1, ink); break;
-                    default: PdfSheet.Label(canvas, stroke.Text, stroke.X0, stroke.Y0, stroke.X1, stroke.Strong, SKTextAlign.Left); break;
-                }
-            }
-        });
+            var m = MakeUp.Of(a, at);
+            s.Page();
+            s.Heading($"Make-up: {at.Panel.Name}");
+            s.Drawing(MakeUpDrawing.Of(m));
+            s.Page();
+            s.Heading($"Order of make-up: {at.Panel.Name}");
+            foreach (var (line, n) in MakeUpWords.Of(a, m).Select((l, n) => (l, n + 1))) s.Text($"{n}. {line}");
+            s.Space(6);
+            s.Table([new("Turn", 6, true), new("Space", 8, true), new("Breaker", 13), new("Protection", 10), new("Wire", 14), new("Serves", 36), new("Mind", 26)], m.Breakers.Select(b => new[] { $"{b.Order}", b.Row.Place, $"{b.Amperes} A, {b.Poles}-pole", b.Mark, b.Wire, b.Name, MakeUpWords.Mind(b) }), 8);
+        }
     }
 
     private static void HomeRuns(PdfSheet s, JobAnalysis a)

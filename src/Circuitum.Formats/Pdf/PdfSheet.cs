@@ -176,6 +176,27 @@ public sealed class PdfSheet
         y += (float)tall * scale;
     }
 
+    /// <summary>A drawing in ink, as large as the width or what is left of the page lets it.</summary>
+    /// <param name="drawing">The drawing.</param>
+    public void Drawing(LineDrawing drawing)
+    {
+        if (document is null) said.AddRange(drawing.Strokes.Where(s => s.Kind == StrokeKind.Text).Select(s => s.Text));
+        Drawing(0, 0, drawing.Wide, drawing.Tall, (on, _) =>
+        {
+            foreach (var s in drawing.Strokes)
+            {
+                using var ink = new SKPaint { Color = SKColors.Black, IsStroke = s.Kind != StrokeKind.Fill, StrokeWidth = s.Weight, IsAntialias = true };
+                switch (s.Kind)
+                {
+                    case StrokeKind.Line: on.DrawLine(s.X0, s.Y0, s.X1, s.Y1, ink); break;
+                    case StrokeKind.Box or StrokeKind.Fill: on.DrawRect(s.X0, s.Y0, s.X1 - s.X0, s.Y1 - s.Y0, ink); break;
+                    case StrokeKind.Circle: on.DrawCircle(s.X0, s.Y0, s.X1, ink); break;
+                    default: Label(on, s.Text, s.X0, s.Y0, s.X1, s.Bold, s.Side switch { TextSide.Middle => SKTextAlign.Center, TextSide.End => SKTextAlign.Right, _ => SKTextAlign.Left }); break;
+                }
+            }
+        });
+    }
+
     /// <summary>Text anywhere in a drawing.</summary>
     public static void Label(SKCanvas on, string text, float x, float y, float size, bool bold = false, SKTextAlign align = SKTextAlign.Center)
     {

@@ -3,6 +3,7 @@ using System.Globalization;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Panels;
 
 namespace Circuitum.Web.Work;
 
@@ -66,7 +67,8 @@ public sealed partial class EditForm(IFormCollection form)
         "edit-circuit" => EditCircuit(),
         "pair-circuits" => new PairCircuits(Number("circuit", "Circuit") ?? 0, Number("with", "Circuit") ?? 0, Word<PairKind>("kind", "Kind")),
         "unpair-circuits" => new UnpairCircuits(Number("circuit", "Circuit") ?? 0),
-        "move-breaker" => new MoveBreaker(Number("circuit", "Circuit") ?? 0, Number("space", "Space") ?? 0, Optional("panel"), Optional("feeds")),
+        "move-breaker" => MoveBreaker(),
+        "breaker-family" => new SetBreakerFamily(Number("circuit", "Circuit") ?? 0, Optional("family")),
         "move-to-panel" => new MoveToPanel(Number("circuit", "Circuit") ?? 0, Text("panel")),
         "remove-sub-panel" => new RemoveSubPanel(Text("panel")),
         "add-room" => AddRoom(),
@@ -155,6 +157,13 @@ public sealed partial class EditForm(IFormCollection form)
         return new(Number("circuit", "Circuit") ?? 0, Optional("label"), Number("breaker", "Breaker"), Text("protection").Length == 0 ? null : Word<ProtectionPlace>("protection", "Protection"), own);
     }
 
+    private MoveBreaker? MoveBreaker()
+    {
+        if (SpacePlan.TryRead(Text("space"), out var at)) return new(Number("circuit", "Circuit") ?? 0, at.Space, Optional("panel"), Optional("feeds"), at.Half);
+        problem = "Space: type its number, or for half of a space with a tandem its number with A or B, such as 13B.";
+        return null;
+    }
+
     private EditPanel EditPanel()
     {
         var main = Number("main", "Main breaker") ?? 200;
@@ -163,9 +172,11 @@ public sealed partial class EditForm(IFormCollection form)
         var (feeder, from) = (Number("feeder", "Feeder's breaker"), Optional("from"));
         var method = Text("method").Length > 0 ? Word<FeederMethod>("method", "Feeder") : FeederMethod.Cable;
         var (aluminum, lugs) = (Text("aluminum") == "on", Text("lugs") == "on");
+        ImmutableArray<string> also = [.. Text("also").Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)];
+        if (!SpaceList.TryRead(Text("tandems"), out var tandems, out var wrong)) problem = $"Tandems: {wrong}";
         return new(Text("panel"), p => p with
         {
-            MainBreaker = main, Spaces = spaces, Name = name, BreakerFamily = family, Top = top,
+            MainBreaker = main, Spaces = spaces, Name = name, BreakerFamily = family, Top = top, AlsoTakes = also, TandemSpaces = tandems,
             FedFrom = p.FedFrom is null ? null : from ?? p.FedFrom, FeederBreaker = feeder, FeederMethod = method, AluminumFeeder = aluminum, MainLugs = lugs,
         });
     }

@@ -1,0 +1,23 @@
+using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Circuitum.Web.Pages.Jobs;
+
+/// <summary>Each panel to scale with its cover off, and the order in which it is made up.</summary>
+public sealed class MakeUpPageModel(JobDesk desk) : PageModel
+{
+    /// <summary>The job's id.</summary>
+    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+
+    /// <summary>The open job.</summary>
+    public OpenJob Open { get; private set; } = null!;
+
+    /// <summary>Shows it.</summary>
+    public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
+    {
+        if (await desk.OpenAsync(Id, cancel) is not { } open) return NotFound();
+        Open = open;
+        return Page();
+    }
+}
