@@ -60,12 +60,15 @@ public sealed record LineDrawing(ImmutableArray<Stroke> Strokes, float Wide, flo
     /// <summary>The drawing as SVG.</summary>
     /// <param name="name">Its class.</param>
     /// <param name="label">What it shows, for who does not see it.</param>
-    public string Svg(string name, string label)
+    /// <param name="inPoints">Its units are points, and it shows in its true size.</param>
+    public string Svg(string name, string label, bool inPoints = false)
     {
         var text = new StringBuilder();
         using var w = XmlWriter.Create(text, new XmlWriterSettings { OmitXmlDeclaration = true });
         w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
         w.WriteAttributeString("viewBox", $"0 0 {PlanSvg.N(Wide)} {PlanSvg.N(Tall)}");
+        if (inPoints) w.WriteAttributeString("width", $"{PlanSvg.N(Wide)}pt");
+        if (inPoints) w.WriteAttributeString("height", $"{PlanSvg.N(Tall)}pt");
         w.WriteAttributeString("class", name);
         w.WriteAttributeString("role", "img");
         w.WriteAttributeString("aria-label", label);

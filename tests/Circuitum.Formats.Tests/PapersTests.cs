@@ -42,7 +42,7 @@ public class PapersTests
         schedule.ShouldContain("Panel schedule: Sitting nook panel");
         var directory = Papers.Text(A, "directory", 7);
         foreach (var p in A.Panels) directory.Count(l => l == $"{p.Panel.Spaces}").ShouldBeGreaterThan(0);
-        string.Join('\n', directory).ShouldContain("Fed from Main panel, spaces");
+        directory.ShouldContain(l => l.Contains("Fed from Main panel") && l.Contains("spaces"));
     }
 
     [Fact]

@@ -232,6 +232,8 @@ public static partial class JobRules
             Count($"{field}.tandemSpaces", panel.TandemSpaces.Length, 84, problems);
             Count($"{field}.alsoTakes", panel.AlsoTakes.Length, MostFamilies, problems);
             foreach (var family in panel.AlsoTakes.Take(MostFamilies)) Text($"{field}.alsoTakes", family, LongestName, problems);
+            Range($"{field}.cardWide", panel.CardWide, Length.Inches(3), Length.Inches(7), problems);
+            Range($"{field}.cardTall", panel.CardTall, Length.Inches(4), Length.Inches(9), problems);
             Range($"{field}.mainBreaker", panel.MainBreaker, 30, 400, problems);
             Range($"{field}.top", panel.Top, Length.Feet(3), Length.Feet(8), problems);
             if (panel.FeederBreaker is { } feeder && feeder is < 15 or > 400) problems.Add(new($"{field}.feederBreaker", "A feeder's breaker lies between 15 and 400 A."));

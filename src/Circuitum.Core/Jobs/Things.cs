@@ -214,6 +214,12 @@ public sealed record Panel
     /// <summary>For a sub-panel, lugs instead of a main breaker of its own.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool MainLugs { get; init; }
 
+    /// <summary>How wide the card for the directory in its door is.</summary>
+    public Length CardWide { get; init; } = Length.Inches(5);
+
+    /// <summary>How tall that card is.</summary>
+    public Length CardTall { get; init; } = Length.Inches(9);
+
     /// <summary>Most branch breakers, two for each tandem space.</summary>
     [JsonIgnore] public int MostCircuits => Spaces + TandemSpaces.Count(s => s <= Spaces);
 

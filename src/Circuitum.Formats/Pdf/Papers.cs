@@ -40,7 +40,7 @@ public static class Papers
     private static (string Title, Action<PdfSheet> Lay) Of(JobAnalysis a, string name, int change) => name switch
     {
         "schedule" => ("Panel schedule", s => Schedules(s, a)),
-        "directory" => ("Directory", s => Directories(s, a)),
+        "directory" => ("Directory", s => Directories(s, a, change)),
         "load" => ("Load sheet", s => Loads(s, a)),
         "one-line" => ("One-line drawing", s => OneLinePaper(s, a)),
         "make-up" => ("Make-up", s => MakeUps(s, a)),
@@ -66,7 +66,7 @@ public static class Papers
         Loads(s, a);
         OneLinePaper(s, a);
         Schedules(s, a);
-        Directories(s, a);
+        Directories(s, a, change);
         foreach (var storey in a.Job.Storeys) PlanPaper.Lay(s, a, storey);
         HomeRuns(s, a);
         Feeders(s, a);
@@ -105,20 +105,22 @@ public static class Papers
 
     private static string Fed(JobAnalysis a, PanelAnalysis at) => at.Feeder is { } f ? $"Fed from {a.PanelById(f.From)!.Panel.Name} by {f.Breaker} A, {f.Made}; {(at.Panel.MainLugs ? "main lugs" : $"{at.Panel.MainBreaker} A main")}" : $"{at.Panel.MainBreaker} A main";
 
-    // Odd spaces on the left, even ones on the right, as the door shows them.
-    private static void Directories(PdfSheet s, JobAnalysis a)
+    // In the size of the card that goes into the door; cut at its edge.
+    private static void Directories(PdfSheet s, JobAnalysis a, int change)
     {
         if (a.Panels.Length == 0) NoPanel(s, "Directory");
-        foreach (var at in a.Panels)
+        foreach (var (at, card) in a.Panels.SelectMany(at => DirectoryCard.Of(a, at, CardFoot(a, change)).Select(card => (at, card))))
         {
             s.Page();
-            s.Heading($"Directory: {at.Panel.Name}");
-            s.Text(at.Feeder is { } f ? $"Fed from {a.PanelById(f.From)!.Panel.Name}, spaces {string.Join(" and ", a.PanelById(f.From)!.Schedule.Where(r => r.Feeder == f).Select(r => r.Space))}." : "Supplied by the service.");
-            string Says(PanelRow r) => r.Feeder is { } fed ? $"Feeder to {a.PanelById(fed.To)!.Panel.Name}, {fed.Breaker} A" : r.Circuit is { } c ? $"{c.Label}, {c.Breaker} A" : "Spare";
-            string Serves(int space) => string.Join("\n", at.Schedule.Where(r => r.Space == space).Select(r => r.Half == TandemHalf.Whole ? Says(r) : $"{r.Place}: {Says(r)}"));
-            s.Table([new("", 4, true), new("Serves", 40), new("", 4, true), new("Serves", 40)], Enumerable.Range(0, (at.Panel.Spaces + 1) / 2).Select(n => new[] { $"{(2 * n) + 1}", Serves((2 * n) + 1), $"{(2 * n) + 2}", Serves((2 * n) + 2) }), 9);
+            s.Heading($"Directory: {at.Panel.Name}. Cut along the frame; print without scaling.", 9);
+            s.TrueSize(card);
         }
     }
+
+    /// <summary>What stands at the foot of a directory card.</summary>
+    /// <param name="a">The analysis.</param>
+    /// <param name="change">The job's change number.</param>
+    public static string CardFoot(JobAnalysis a, int change) => $"{a.Job.Name}, change {change}, {DateTime.UtcNow.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}. Numbers in amperes.";
 
     private static void Loads(PdfSheet s, JobAnalysis a)
     {

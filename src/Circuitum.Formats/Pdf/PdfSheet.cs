@@ -1,5 +1,5 @@
-using System.Reflection;
 using SkiaSharp;
+using static Circuitum.Formats.Pdf.Letters;
 
 namespace Circuitum.Formats.Pdf;
 
@@ -23,8 +23,6 @@ public readonly record struct Column(string Title, double Share, bool Right = fa
 public sealed class PdfSheet
 {
     private const float Margin = 43, FootRoom = 36, Gap = 4;
-
-    private static readonly SKTypeface Regular = Face("Regular"), Bold = Face("Bold");
 
     private readonly SKDocument? document;
     private readonly string foot;
@@ -65,6 +63,26 @@ public sealed class PdfSheet
             var sheet = new PdfSheet(document, size, foot, count.PageCount);
             lay(sheet);
             sheet.End();
+            document.Close();
+        }
+
+        return stream.ToArray();
+    }
+
+    /// <summary>Makes a document of drawings that fill their pages as they are: a point is a point.</summary>
+    /// <param name="title">Its title.</param>
+    /// <param name="pages">One drawing for each page, as large as it.</param>
+    public static byte[] Make(string title, IEnumerable<LineDrawing> pages)
+    {
+        using var stream = new MemoryStream();
+        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = title, Producer = "Circuitum", EncodingQuality = 100 }))
+        {
+            foreach (var page in pages)
+            {
+                Ink(document.BeginPage(page.Wide, page.Tall), page);
+                document.EndPage();
+            }
+
             document.Close();
         }
 
@@ -176,25 +194,43 @@ public sealed class PdfSheet
         y += (float)tall * scale;
     }
 
+    /// <summary>A drawing whose units are points, at its own size in the middle of what is left of the page.</summary>
+    /// <param name="drawing">The drawing.</param>
+    public void TrueSize(LineDrawing drawing)
+    {
+        if (document is null) said.AddRange(drawing.Strokes.Where(s => s.Kind == StrokeKind.Text).Select(s => s.Text));
+        if (canvas is not null)
+        {
+            canvas.Save();
+            canvas.Translate((Width - drawing.Wide) / 2, y);
+            Ink(canvas, drawing);
+            canvas.Restore();
+        }
+
+        y += drawing.Tall;
+    }
+
     /// <summary>A drawing in ink, as large as the width or what is left of the page lets it.</summary>
     /// <param name="drawing">The drawing.</param>
     public void Drawing(LineDrawing drawing)
     {
         if (document is null) said.AddRange(drawing.Strokes.Where(s => s.Kind == StrokeKind.Text).Select(s => s.Text));
-        Drawing(0, 0, drawing.Wide, drawing.Tall, (on, _) =>
+        Drawing(0, 0, drawing.Wide, drawing.Tall, (on, _) => Ink(on, drawing));
+    }
+
+    private static void Ink(SKCanvas on, LineDrawing drawing)
+    {
+        foreach (var s in drawing.Strokes)
         {
-            foreach (var s in drawing.Strokes)
+            using var ink = new SKPaint { Color = SKColors.Black, IsStroke = s.Kind != StrokeKind.Fill, StrokeWidth = s.Weight, IsAntialias = true };
+            switch (s.Kind)
             {
-                using var ink = new SKPaint { Color = SKColors.Black, IsStroke = s.Kind != StrokeKind.Fill, StrokeWidth = s.Weight, IsAntialias = true };
-                switch (s.Kind)
-                {
-                    case StrokeKind.Line: on.DrawLine(s.X0, s.Y0, s.X1, s.Y1, ink); break;
-                    case StrokeKind.Box or StrokeKind.Fill: on.DrawRect(s.X0, s.Y0, s.X1 - s.X0, s.Y1 - s.Y0, ink); break;
-                    case StrokeKind.Circle: on.DrawCircle(s.X0, s.Y0, s.X1, ink); break;
-                    default: Label(on, s.Text, s.X0, s.Y0, s.X1, s.Bold, s.Side switch { TextSide.Middle => SKTextAlign.Center, TextSide.End => SKTextAlign.Right, _ => SKTextAlign.Left }); break;
-                }
+                case StrokeKind.Line: on.DrawLine(s.X0, s.Y0, s.X1, s.Y1, ink); break;
+                case StrokeKind.Box or StrokeKind.Fill: on.DrawRect(s.X0, s.Y0, s.X1 - s.X0, s.Y1 - s.Y0, ink); break;
+                case StrokeKind.Circle: on.DrawCircle(s.X0, s.Y0, s.X1, ink); break;
+                default: Label(on, s.Text, s.X0, s.Y0, s.X1, s.Bold, s.Side switch { TextSide.Middle => SKTextAlign.Center, TextSide.End => SKTextAlign.Right, _ => SKTextAlign.Left }); break;
             }
-        });
+        }
     }
 
     /// <summary>Text anywhere in a drawing.</summary>
@@ -228,9 +264,6 @@ public sealed class PdfSheet
         canvas = null;
     }
 
-    // Letters stand where their widths say, not where a screen's dots are.
-    private static SKFont Font(bool bold, float size) => new(bold ? Bold : Regular, size) { Subpixel = true, LinearMetrics = true, Hinting = SKFontHinting.None };
-
     /// <summary>The lines of text that a document would hold, in their order, without making it.</summary>
     /// <param name="lay">Lays it out.</param>
     public static IReadOnlyList<string> Said(Action<PdfSheet> lay)
@@ -253,44 +286,5 @@ public sealed class PdfSheet
         if (canvas is null) return;
         using var ink = new SKPaint { Color = SKColors.Black, StrokeWidth = wide, IsStroke = true, IsAntialias = true };
         canvas.DrawLine(x0, y0, x1, y1, ink);
-    }
-
-    // Between words where it can be, within a word that is wider than the room for it.
-    private static List<string> Wrap(string text, SKFont font, float room)
-    {
-        var lines = new List<string>();
-        foreach (var paragraph in text.Split('\n'))
-        {
-            var line = "";
-            foreach (var word in paragraph.Split(' '))
-            {
-                var longer = line.Length == 0 ? word : $"{line} {word}";
-                if (font.MeasureText(longer) <= room)
-                {
-                    line = longer;
-                    continue;
-                }
-
-                if (line.Length > 0) lines.Add(line);
-                line = word;
-                while (line.Length > 1 && font.MeasureText(line) > room)
-                {
-                    var fits = Math.Max(1, (int)font.BreakText(line, room));
-                    lines.Add(line[..fits]);
-                    line = line[fits..];
-                }
-            }
-
-            lines.Add(line);
-        }
-
-        return lines;
-    }
-
-    private static SKTypeface Face(string weight)
-    {
-        using var stream = Assembly.GetExecutingAssembly().GetManifestResourceStream($"Circuitum.Formats.Fonts.AtkinsonHyperlegibleNext-{weight}.ttf") ?? throw new InvalidOperationException("The font for papers is missing.");
-        using var data = SKData.Create(stream);
-        return SKTypeface.FromData(data);
     }
 }

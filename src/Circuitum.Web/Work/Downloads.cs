@@ -1,4 +1,5 @@
 using System.Text;
+using Circuitum.Core.Analysis;
 using Circuitum.Formats;
 using Circuitum.Formats.Dxf;
 using Circuitum.Formats.Pdf;
@@ -8,7 +9,7 @@ namespace Circuitum.Web.Work;
 /// <summary>Files of a job.</summary>
 internal static class Downloads
 {
-    internal static void Map(WebApplication app) => app.MapGet("/jobs/{id}/files/{what}", async (string id, string what, JobDesk desk, CancellationToken cancel, string? storey, string? size) =>
+    internal static void Map(WebApplication app) => app.MapGet("/jobs/{id}/files/{what}", async (string id, string what, JobDesk desk, HttpRequest request, CancellationToken cancel, string? storey, string? size) =>
     {
         if (await desk.OpenAsync(id, cancel) is not { } job) return Results.NotFound();
         var a = job.Analysis;
@@ -19,6 +20,7 @@ internal static class Downloads
             return Results.File(Papers.Make(a, what[..^4], job.Stored.Stamp, size == "a4" ? PaperSize.A4 : PaperSize.Letter, set), "application/pdf", $"{id}-{what}");
         }
 
+        if (what is "stickers.pdf") return StickerPdf(id, a, request);
         return what switch
         {
             "job.json" => File(JobFile.Write(a.Job), "application/json", $"{id}.json"),
@@ -32,6 +34,12 @@ internal static class Downloads
             _ => Results.NotFound(),
         };
     });
+
+    private static IResult StickerPdf(string id, JobAnalysis a, HttpRequest request)
+    {
+        var choice = StickerChoice.Of(request.Query);
+        return Results.File(PdfSheet.Make($"Stickers, {a.Job.Name}", choice.Pages(a)), "application/pdf", $"{id}-stickers.pdf");
+    }
 
     private static IResult File(string text, string type, string name) => Results.File(Encoding.UTF8.GetBytes(text), type, name);
 }

@@ -68,6 +68,8 @@ public sealed partial class EditForm(IFormCollection form)
         "pair-circuits" => new PairCircuits(Number("circuit", "Circuit") ?? 0, Number("with", "Circuit") ?? 0, Word<PairKind>("kind", "Kind")),
         "unpair-circuits" => new UnpairCircuits(Number("circuit", "Circuit") ?? 0),
         "move-breaker" => MoveBreaker(),
+        "labels" => new SetLabels(form.Keys.Where(k => k.StartsWith("label.", StringComparison.Ordinal)).Take(Core.Intake.JobRules.MostCircuits).Select(k => (Number: int.TryParse(k[6..], NumberStyles.None, CultureInfo.InvariantCulture, out var n) ? n : 0, Text: Text(k))).Where(l => l.Number > 0).DistinctBy(l => l.Number).ToImmutableSortedDictionary(l => l.Number, l => l.Text)),
+        "card-size" => CardSize(),
         "breaker-family" => new SetBreakerFamily(Number("circuit", "Circuit") ?? 0, Optional("family")),
         "move-to-panel" => new MoveToPanel(Number("circuit", "Circuit") ?? 0, Text("panel")),
         "remove-sub-panel" => new RemoveSubPanel(Text("panel")),
@@ -162,6 +164,12 @@ public sealed partial class EditForm(IFormCollection form)
         if (SpacePlan.TryRead(Text("space"), out var at)) return new(Number("circuit", "Circuit") ?? 0, at.Space, Optional("panel"), Optional("feeds"), at.Half);
         problem = "Space: type its number, or for half of a space with a tandem its number with A or B, such as 13B.";
         return null;
+    }
+
+    private EditPanel CardSize()
+    {
+        var (wide, tall) = (Length("wide", "Width"), Length("tall", "Height"));
+        return new(Text("panel"), p => p with { CardWide = wide, CardTall = tall });
     }
 
     private EditPanel EditPanel()

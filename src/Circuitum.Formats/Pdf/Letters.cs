@@ -1,0 +1,59 @@
+using System.Reflection;
+using SkiaSharp;
+
+namespace Circuitum.Formats.Pdf;
+
+/// <summary>The letters of the papers: their faces, how wide they are, and how lines break.</summary>
+internal static class Letters
+{
+    private static readonly SKTypeface Regular = Face("Regular"), Bold = Face("Bold");
+
+    // Letters stand where their widths say, not where a screen's dots are.
+    internal static SKFont Font(bool bold, float size) => new(bold ? Bold : Regular, size) { Subpixel = true, LinearMetrics = true, Hinting = SKFontHinting.None };
+
+    /// <summary>The lines of a text in letters of a size that fit a width.</summary>
+    internal static List<string> Wrap(string text, float size, bool bold, float room)
+    {
+        using var font = Font(bold, size);
+        return Wrap(text, font, room);
+    }
+
+    // Between words where it can be, within a word that is wider than the room for it.
+    internal static List<string> Wrap(string text, SKFont font, float room)
+    {
+        var lines = new List<string>();
+        foreach (var paragraph in text.Split('\n'))
+        {
+            var line = "";
+            foreach (var word in paragraph.Split(' '))
+            {
+                var longer = line.Length == 0 ? word : $"{line} {word}";
+                if (font.MeasureText(longer) <= room)
+                {
+                    line = longer;
+                    continue;
+                }
+
+                if (line.Length > 0) lines.Add(line);
+                line = word;
+                while (line.Length > 1 && font.MeasureText(line) > room)
+                {
+                    var fits = Math.Max(1, (int)font.BreakText(line, room));
+                    lines.Add(line[..fits]);
+                    line = line[fits..];
+                }
+            }
+
+            lines.Add(line);
+        }
+
+        return lines;
+    }
+
+    private static SKTypeface Face(string weight)
+    {
+        using var stream = Assembly.GetExecutingAssembly().GetManifestResourceStream($"Circuitum.Formats.Fonts.AtkinsonHyperlegibleNext-{weight}.ttf") ?? throw new InvalidOperationException("The font for papers is missing.");
+        using var data = SKData.Create(stream);
+        return SKTypeface.FromData(data);
+    }
+}
