@@ -11,9 +11,9 @@ namespace Circuitum.Core.Analysis;
 /// <summary>Works out the panels: who feeds whom with what, and what is in which space.</summary>
 internal static class PanelDeriver
 {
-    internal static ImmutableArray<PanelAnalysis> Of(Job job, HouseShape house, CodeEdition edition, Runs runs, ImmutableArray<CircuitAnalysis> circuits)
+    internal static ImmutableArray<PanelAnalysis> Of(Job job, HouseShape house, CodeEdition edition, Runs runs, ImmutableArray<CircuitAnalysis> circuits, ServiceCase service)
     {
-        var feeders = job.Panels.Skip(1).ToDictionary(p => p.Id, p => Feeder.Of(job, house, edition, runs, p, On(job, p.Id, circuits)));
+        var feeders = job.Panels.Skip(1).ToDictionary(p => p.Id, p => Feeder.Of(job, house, edition, runs, p, On(job, p.Id, circuits), service, circuits.Length));
         return [.. job.Panels.Select(p => new PanelAnalysis(p, Schedule(job, p, circuits, feeders), feeders.GetValueOrDefault(p.Id)))];
     }
 

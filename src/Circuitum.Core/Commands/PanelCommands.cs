@@ -121,7 +121,7 @@ public sealed record RemoveSubPanel(string Panel) : JobCommand("remove the sub-p
     {
         if (job.Panels.FirstOrDefault(p => p.Id == Panel) is not { FedFrom: not null } sub) return CommandResult.Refuse("Only a sub-panel can be taken away.");
         if (job.Panels.FirstOrDefault(p => p.FedFrom == Panel) is { } below) return CommandResult.Refuse($"It feeds {below.Name}. Take that one away first.");
-        return CommandResult.Checked(Planner.PlanSpaces(job with { Panels = job.Panels.Remove(sub), Decisions = job.Decisions with { Spaces = job.Decisions.Spaces.RemoveAll(s => s.Panel == Panel || s.Feeds == Panel) } }));
+        return CommandResult.Checked(Planner.PlanSpaces(job with { Panels = job.Panels.Remove(sub), Decisions = job.Decisions with { Spaces = job.Decisions.Spaces.RemoveAll(s => s.Panel == Panel || s.Feeds == Panel), Outside = job.Decisions.Outside.RemoveAll(o => o.To == Panel) } }));
     }
 }
 

@@ -86,7 +86,7 @@ public sealed class Runs
     public CableRoute Feeder(string from, string to)
     {
         using var _ = gate.EnterScope();
-        return ways.Route(Panel + from, Panel + to) ?? Underground("", panels[from].At, panels[from].Z, panels[to].At, panels[to].Z);
+        return ways.Route(Panel + from, Panel + to) ?? Underground(to, panels[from].At, panels[from].Z, panels[to].At, panels[to].Z);
     }
 
     /// <summary>Whether a feeder leaves the house.</summary>
