@@ -31,6 +31,36 @@ public class ServiceSheetTests
     }
 
     [Theory]
+    [InlineData("us-2017", "220.12", "220.42", 4920, 6000)]
+    [InlineData("us-2020", "220.14(J)", "220.42", 6560, 6000)]
+    [InlineData("us-2023", "220.41", "220.45", 6560, 7200)]
+    public void Editions_differ_in_small_appliances_charging_and_sections(string id, string general, string demand, double appliances, double charging)
+    {
+        // 4500 + 1200 + 800 and a fan of 60: four of whatever size count at 75 percent until 2017, of 500 W and over after it. A charger of 6000 VA.
+        var edition = CodeLibrary.Edition(id);
+        var load = ServiceLoad.Standard(new()
+        {
+            AreaSqFt = 1000,
+            Items = [.. new[] { 4500.0, 1200, 800, 60 }.Select(va => Item(va, ServiceItemKind.Fixed, true)), Item(6000, ServiceItemKind.Charging, false) with { Name = "Charger" }],
+        }, edition);
+        var steps = load.Derivation.Steps;
+        (steps[0].Citation, steps[0].Steps[0].Citation).ShouldBe((demand, general));
+        steps.Single(s => s.What == "Appliances fastened in place").Result.ShouldBe($"{appliances:#,0} VA");
+        steps.Single(s => s.What == "Charger").Result.ShouldBe($"{charging:#,0} VA");
+    }
+
+    [Fact]
+    public void The_sheet_tells_what_other_editions_would_make_of_the_house()
+    {
+        var job = CheckTests.PlannedWhole with { Appliances = CheckTests.PlannedWhole.Appliances.Add(CheckTests.PlannedWhole.Appliances[0] with { Id = "ev", Type = "ev-charger", Name = "Charger", Nameplate = new() { VoltAmperes = 6000 } }) };
+        var a = Analyzer.Analyze(job);
+        var sheet = ServiceSheet.Of(a);
+        sheet.Editions.Select(e => e.Edition.Id).ShouldBe(CodeLibrary.EditionIds);
+        sheet.Editions.Single(e => e.Edition.Id == "us-2023").ShouldSatisfyAllConditions(e => e.Differs.ShouldBeEmpty(), e => e.Standard.Total.ShouldBe(a.Standard.Total), e => e.Optional.Total.ShouldBe(a.Optional.Total));
+        sheet.Editions.Single(e => e.Edition.Id == "us-2020").Differs.ShouldContain("Charger, standard method: 6,000 VA instead of 7,200 VA (220.14(A), 625.42)");
+    }
+
+    [Theory]
     [InlineData(100, "4 copper or 2 aluminum", "8 copper or 6 aluminum")]
     [InlineData(125, "2 copper or 1/0 aluminum", "8 copper or 6 aluminum")]
     [InlineData(150, "1 copper or 2/0 aluminum", "6 copper or 4 aluminum")]

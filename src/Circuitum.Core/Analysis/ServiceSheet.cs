@@ -12,13 +12,21 @@ namespace Circuitum.Core.Analysis;
 /// <param name="Saved">How much less then flows, by the method that the job uses.</param>
 public sealed record Relief(string What, Amperes Saved);
 
+/// <summary>The load of a house by one edition.</summary>
+/// <param name="Edition">The edition.</param>
+/// <param name="Standard">By the standard method.</param>
+/// <param name="Optional">By the optional method.</param>
+/// <param name="Differs">Lines that come out otherwise than by the job's edition.</param>
+public sealed record EditionLoad(CodeEdition Edition, ServiceLoad Standard, ServiceLoad Optional, ImmutableArray<string> Differs);
+
 /// <summary>The service with its conductors, neutral, electrode, and what would relieve it.</summary>
 /// <param name="Rating">Main breaker in amperes.</param>
 /// <param name="Used">How much of it the load takes, as a share.</param>
 /// <param name="Neutral">Load of the neutral.</param>
 /// <param name="Conductors">Service conductors, grounding electrode conductor and bonding.</param>
 /// <param name="Reliefs">What would relieve it, most first; only when the service is near its limit.</param>
-public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, Derivation Conductors, ImmutableArray<Relief> Reliefs)
+/// <param name="Editions">The same house by each edition that is known, the newest first, without local amendments.</param>
+public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, Derivation Conductors, ImmutableArray<Relief> Reliefs, ImmutableArray<EditionLoad> Editions)
 {
     // From four fifths on a person wants to know what could be done.
     private const double Near = 0.8;
@@ -28,7 +36,7 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
     {
         var rating = a.Panel?.MainBreaker ?? 0;
         var used = rating > 0 ? a.Service.Current.Value / rating : 0;
-        return new(rating, used, ServiceLoad.Neutral(a.ServiceCase, a.Edition), ConductorsFor(a, rating), used >= Near ? ReliefsOf(a) : []);
+        return new(rating, used, ServiceLoad.Neutral(a.ServiceCase, a.Edition), ConductorsFor(a, rating), used >= Near ? ReliefsOf(a) : [], EditionsOf(a));
     }
 
     private static Derivation ConductorsFor(JobAnalysis a, int rating)
@@ -48,6 +56,20 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
             ],
         };
     }
+
+    private static ImmutableArray<EditionLoad> EditionsOf(JobAnalysis a) =>
+    [
+        .. CodeLibrary.EditionIds.Select(id =>
+        {
+            var edition = CodeLibrary.Edition(id);
+            var (standard, optional) = (ServiceLoad.Standard(a.ServiceCase, edition), ServiceLoad.Optional(a.ServiceCase, edition));
+            return new EditionLoad(edition, standard, optional, [.. Differ("standard", a.Standard, standard), .. Differ("optional", a.Optional, optional)]);
+        }),
+    ];
+
+    private static IEnumerable<string> Differ(string method, ServiceLoad ours, ServiceLoad theirs) =>
+        theirs.Derivation.Steps.Where(s => ours.Derivation.Steps.FirstOrDefault(o => o.What == s.What) is var o && o?.Result != s.Result)
+            .Select(s => $"{s.What}, {method} method: {s.Result} instead of {ours.Derivation.Steps.FirstOrDefault(o => o.What == s.What)?.Result ?? "nothing"} ({s.Citation})");
 
     // The load worked out again without each large thing, and with charging at half its power.
     private static ImmutableArray<Relief> ReliefsOf(JobAnalysis a)

@@ -73,19 +73,20 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         var demand = Demand(general);
         var lines = new List<Derivation>
         {
-            new("General load after demand", $"{demand:#,0} VA") { Formula = general > 120_000 ? "3000 + 117,000 x 0.35 + rest x 0.25" : $"3000 + {Math.Max(0, general - 3000):#,0} x 0.35", Citation = "220.45", Steps = [.. steps] },
+            new("General load after demand", $"{demand:#,0} VA") { Formula = general > 120_000 ? "3000 + 117,000 x 0.35 + rest x 0.25" : $"3000 + {Math.Max(0, general - 3000):#,0} x 0.35", Citation = edition.Cite("service.demand"), Steps = [.. steps] },
         };
         var total = demand;
         var appliances = c.Items.Where(i => i.Kind == ServiceItemKind.Fixed).ToList();
-        var large = appliances.Count(i => i.Load.Value >= 500);
+        var least = edition.Number("applianceLeastVa");
+        var large = appliances.Count(i => i.Load.Value >= least);
         var factor = large >= 4 ? 0.75 : 1;
         if (appliances.Count > 0)
         {
-            // Only appliances of 500 W and more make up the four and are reduced; a small fan counts in full.
-            var reduced = appliances.Where(i => i.Load.Value >= 500).Sum(i => i.Load.Value);
-            var small = appliances.Where(i => i.Load.Value < 500).Sum(i => i.Load.Value);
+            // What is under the edition's least does not make up the four and is not reduced: a small fan counts in full.
+            var reduced = appliances.Where(i => i.Load.Value >= least).Sum(i => i.Load.Value);
+            var small = appliances.Where(i => i.Load.Value < least).Sum(i => i.Load.Value);
             var sum = (reduced * factor) + small;
-            Add("Appliances fastened in place", sum, $"{reduced:#,0} x {factor:0.00}{(small > 0 ? $" + {small:#,0}" : "")}", "220.53", appliances);
+            Add("Appliances fastened in place", sum, $"{reduced:#,0} x {factor:0.00}{(small > 0 ? $" + {small:#,0}" : "")}", edition.Cite("service.appliances"), appliances);
         }
 
         var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking).ToList();
@@ -97,7 +98,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         }
 
         foreach (var item in c.Items.Where(i => i.Kind == ServiceItemKind.Dryer)) Add(item.Name, Math.Max(edition.Number("dryerLeastVa"), item.Load.Value), "the larger of 5000 VA and the nameplate", "220.54", [item]);
-        foreach (var item in c.Items.Where(i => i.Kind == ServiceItemKind.Charging)) Add(item.Name, Math.Max(edition.Number("evLeastVa"), item.Load.Value), "the larger of 7200 VA and the nameplate", "220.57", [item]);
+        foreach (var item in c.Items.Where(i => i.Kind == ServiceItemKind.Charging)) Add(item.Name, Math.Max(edition.Number("evLeastVa"), item.Load.Value), edition.Number("evLeastVa") > 0 ? $"the larger of {edition.Number("evLeastVa"):0} VA and the nameplate" : "the nameplate", edition.Cite("service.charging"), [item]);
         var pump = Sum(c, ServiceItemKind.HeatPump);
         var heat = Sum(c, ServiceItemKind.Heating);
         var cooling = Sum(c, ServiceItemKind.Cooling);
@@ -162,7 +163,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
     {
         var (general, _) = General(c, edition);
         var demand = Demand(general);
-        var lines = new List<Derivation> { new("General load after demand", $"{demand:#,0} VA") { Citation = "220.45" } };
+        var lines = new List<Derivation> { new("General load after demand", $"{demand:#,0} VA") { Citation = edition.Cite("service.demand") } };
         var total = demand;
         void Add(string what, double va, string formula, string cite)
         {
@@ -172,10 +173,11 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         }
 
         var all = c.Items.Where(i => i.Kind == ServiceItemKind.Fixed).ToList();
-        var factor = all.Count(i => i.Load.Value >= 500) >= 4 ? 0.75 : 1;
+        var least = edition.Number("applianceLeastVa");
+        var factor = all.Count(i => i.Load.Value >= least) >= 4 ? 0.75 : 1;
         var on = all.Where(i => i.Neutral).ToList();
-        var fixedVa = (on.Where(i => i.Load.Value >= 500).Sum(i => i.Load.Value) * factor) + on.Where(i => i.Load.Value < 500).Sum(i => i.Load.Value);
-        Add("Appliances of 120 V", fixedVa, string.Join(" + ", on.Select(i => $"{i.Load.Value:0}")) + (factor < 1 ? ", large ones x 0.75" : ""), "220.53");
+        var fixedVa = (on.Where(i => i.Load.Value >= least).Sum(i => i.Load.Value) * factor) + on.Where(i => i.Load.Value < least).Sum(i => i.Load.Value);
+        Add("Appliances of 120 V", fixedVa, string.Join(" + ", on.Select(i => $"{i.Load.Value:0}")) + (factor < 1 ? ", large ones x 0.75" : ""), edition.Cite("service.appliances"));
         var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking && i.Neutral).Sum(i => CookingDemand.OfRange(i.Load).Demand.Value);
         Add("Cooking", cooking * 0.7, $"{cooking:#,0} x 0.70", "220.61(B)");
         var dryer = c.Items.Where(i => i.Kind == ServiceItemKind.Dryer && i.Neutral).Sum(i => Math.Max(edition.Number("dryerLeastVa"), i.Load.Value));
@@ -205,13 +207,13 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         var area = Math.Round(c.AreaSqFt);
         return ((area * perFoot) + small + laundry,
         [
-            new("General lighting and receptacles", $"{area * perFoot:#,0} VA") { Formula = $"{area:#,0} sq ft x {perFoot:0}", Citation = "220.41" },
+            new("General lighting and receptacles", $"{area * perFoot:#,0} VA") { Formula = $"{area:#,0} sq ft x {perFoot:0}", Citation = edition.Cite("service.general") },
             new("Small-appliance circuits", $"{small:#,0} VA") { Formula = $"{kitchens} x {edition.Number("smallApplianceVa"):0}", Citation = "220.52(A)" },
             new("Laundry circuits", $"{laundry:#,0} VA") { Formula = $"{laundries} x {edition.Number("laundryVa"):0}", Citation = "220.52(B)" },
         ]);
     }
 
-    // 220.45: the first 3000 VA in full, to 120,000 at 35 percent, the rest at 25.
+    // The first 3000 VA in full, to 120,000 at 35 percent, the rest at 25.
     private static double Demand(double general) => Math.Min(general, 3000) + (Math.Clamp(general - 3000, 0, 117_000) * 0.35) + (Math.Max(0, general - 120_000) * 0.25);
 
     private static double Sum(ServiceCase c, ServiceItemKind kind) => c.Items.Where(i => i.Kind == kind).Sum(i => i.Load.Value);
