@@ -78,4 +78,43 @@ public class LabelTests
         foreach (var va in loads) reach = [.. reach.SelectMany(r => new[] { (r.Count + 1, r.Gap + va), (r.Count, r.Gap - va) }).Where(r => r.Item1 <= a)];
         return reach.Where(r => loads.Length - r.Count <= b).Min(r => Math.Abs(r.Gap));
     }
+
+    [Theory]
+    [InlineData(LegBalanceBy.Connected)]
+    [InlineData(LegBalanceBy.Expected)]
+    public void Legs_are_balanced_by_what_is_connected_or_by_what_is_expected(LegBalanceBy by)
+    {
+        var job = CheckTests.PlannedWhole;
+        var a = Analyzer.Analyze(Planner.PlanSpaces(job with { Preferences = job.Preferences with { LegBalance = by } }, afresh: true));
+        var ones = a.Schedule.Where(r => r.Circuit is { Poles: 1 }).Select(r => (int)Math.Round((by == LegBalanceBy.Expected ? r.Circuit!.Expected.Load : r.Circuit!.Load.Connected).Value)).ToList();
+        var least = Enumerable.Range(0, 1 << ones.Count).Where(m => Math.Abs((2 * System.Numerics.BitOperations.PopCount((uint)m)) - ones.Count) <= 2).Min(m => Math.Abs(ones.Select((va, i) => (m >> i & 1) == 1 ? va : -va).Sum()));
+        var legs = by == LegBalanceBy.Expected ? (a.Panels[0].Expected(true), a.Panels[0].Expected(false)) : (a.LegA, a.LegB);
+        Math.Abs(legs.Item1.Value - legs.Item2.Value).ShouldBeLessThanOrEqualTo(least + ones.Count);
+    }
+
+    [Fact]
+    public void Of_divisions_with_the_same_gap_the_one_is_taken_that_is_even_by_what_is_expected()
+    {
+        // Six alike by what is connected; by what is expected two are large.
+        var panel = new Panel { Id = "p", Spaces = 8 };
+        BreakerNeed[] needs = [.. new[] { 900, 100, 100, 900, 100, 100 }.Select((second, i) => new BreakerNeed(i + 1, 1, 20, 1500, Second: second))];
+        var placed = SpacePlan.Fill(panel, [], needs, PanelOrder.ByNumber);
+        int Gap(Func<BreakerNeed, int> of) => Math.Abs(placed.Sum(s => of(needs[s.Circuit - 1]) * (SpacePlan.OnLegA(s.Space) ? 1 : -1)));
+        (Gap(n => n.Va), Gap(n => n.Second)).ShouldBe((0, 0));
+    }
+
+    [Fact]
+    public void What_is_expected_is_a_share_of_each_load_and_explained()
+    {
+        var a = Analyzer.Analyze(CheckTests.PlannedWhole);
+        foreach (var c in a.Circuits)
+        {
+            c.Expected.Load.Value.ShouldBeInRange(0, c.Load.Connected.Value + 0.01);
+            a.Why($"circuit.{c.Number}.expected")!.Steps.ShouldNotBeEmpty();
+        }
+
+        var lights = a.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Lighting && c.Boxes.All(b => b.Kind is BoxKind.Light or BoxKind.Switch));
+        lights.Expected.Load.Value.ShouldBe(lights.Load.Connected.Value / 2, 0.01);
+        a.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.SmallAppliance).Expected.Load.Value.ShouldBe(450, 0.01);
+    }
 }

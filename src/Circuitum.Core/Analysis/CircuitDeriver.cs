@@ -58,6 +58,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             Label = label,
             Boxes = [.. run.Hops.Select(h => all[h.To])],
             Load = load,
+            Expected = ExpectedLoad.Of(job, circuit.Purpose, load, boxes),
             Wire = wire,
             HomeRunSize = home,
             Ground = wire is null ? null : EquipmentGround.InCable(wire.Breaker, wire.Size, home),

@@ -145,6 +145,7 @@ public sealed record JobAnalysis
                 "load" => c.Load.Derivation,
                 "wire" => c.WireDerivation,
                 "drop" => c.DropDerivation,
+                "expected" => c.Expected.Derivation,
                 "ground" => c.Ground?.Derivation(Edition),
                 "run" => c.RunDerivation,
                 "protection" => c.ProtectionDerivation,
@@ -164,7 +165,8 @@ public sealed record JobAnalysis
             return new("Legs", $"A {legs.LegA}, B {legs.LegB}")
             {
                 Formula = $"difference {Math.Abs(legs.LegA.Value - legs.LegB.Value):#,0} VA",
-                Because = "Two-pole breakers load both legs alike; the one-pole ones are divided so that the difference is the least that the held places allow.",
+                Because = $"Two-pole breakers load both legs alike; the one-pole ones are divided so that the difference{(Job.Preferences.LegBalance == LegBalanceBy.Expected ? " of what is expected" : "")} is the least that the held places allow.",
+                Steps = [new("Expected on an ordinary evening", $"A {legs.Expected(true)}, B {legs.Expected(false)}") { Formula = $"difference {Math.Abs(legs.Expected(true).Value - legs.Expected(false).Value):#,0} VA", Citation = "practice", Steps = [.. legs.Schedule.Where(r => r.Circuit is { Poles: 1 }).Select(r => r.Circuit!.Expected.Derivation with { What = $"{r.Place}, {r.Circuit.Label}" })] }],
             };
         }
 
@@ -238,6 +240,9 @@ public sealed record CircuitAnalysis
 
     /// <summary>Load.</summary>
     public required CircuitLoad Load { get; init; }
+
+    /// <summary>What of it runs on an ordinary evening.</summary>
+    public required ExpectedLoad Expected { get; init; }
 
     /// <summary>Poles of its breaker.</summary>
     public int Poles => Load.Volts == 240 ? 2 : 1;
@@ -345,6 +350,10 @@ public sealed record PanelAnalysis(Panel Panel, ImmutableArray<PanelRow> Schedul
 
     /// <summary>Connected load on leg B.</summary>
     public VoltAmperes LegB => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegB);
+
+    /// <summary>What of a leg's load runs on an ordinary evening.</summary>
+    /// <param name="legA">Leg A, else B.</param>
+    public VoltAmperes Expected(bool legA) => Schedule.Where(r => r.Circuit is not null && SpacePlan.OnLegA(r.Space) == legA).Aggregate(VoltAmperes.Zero, (sum, r) => sum + (r.Circuit!.Expected.Load * (1.0 / r.Circuit.Poles)));
 
     /// <summary>How heavy its supply is: the main breaker, or the feeder's.</summary>
     public int Rating => Feeder?.Breaker ?? Panel.MainBreaker;

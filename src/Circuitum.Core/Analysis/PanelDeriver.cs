@@ -60,7 +60,12 @@ internal static class PanelDeriver
     ];
 
     /// <summary>What a circuit needs of its panel.</summary>
-    internal static BreakerNeed Need(Job job, CircuitAnalysis c) => new(c.Number, c.Poles, c.Breaker, (int)Math.Round(c.Load.Connected.Value), c.Boxes.Length == 0 ? 0 : job.Rooms.IndexOf(job.RoomById(c.Boxes[0].Room)!), c.Protection.Devices.Any(d => d.Box is null), c.Pair is { Kind: PairKind.SharedNeutral } pair ? pair.MateOf(c.Number) : null);
+    internal static BreakerNeed Need(Job job, CircuitAnalysis c)
+    {
+        var (connected, expected) = ((int)Math.Round(c.Load.Connected.Value), (int)Math.Round(c.Expected.Load.Value));
+        var byExpected = job.Preferences.LegBalance == LegBalanceBy.Expected;
+        return new(c.Number, c.Poles, c.Breaker, byExpected ? expected : connected, c.Boxes.Length == 0 ? 0 : job.Rooms.IndexOf(job.RoomById(c.Boxes[0].Room)!), c.Protection.Devices.Any(d => d.Box is null), c.Pair is { Kind: PairKind.SharedNeutral } pair ? pair.MateOf(c.Number) : null, byExpected ? connected : expected);
+    }
 
     /// <summary>The number by which a feeder's breaker is placed.</summary>
     internal static int FeederNumber(Job job, string panel) => -1 - job.Panels.Select((p, i) => (p.Id, i)).First(x => x.Id == panel).i;

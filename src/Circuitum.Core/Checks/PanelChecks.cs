@@ -52,9 +52,11 @@ internal sealed class PanelChecks : ICheck
         var spare = panel.Spaces - at.SpacesUsed;
         var (enough, wanted) = a.Job.Preferences.SpareSpaces is { } count ? (spare >= count, $"{count}") : (spare * 100 >= panel.Spaces * a.Job.Preferences.SparePercent, $"{a.Job.Preferences.SparePercent} percent");
         if (a.Circuits.Length > 0 && !enough) yield return CheckList.Make(a, "panel.spare", $"{spare} of {panel.Spaces} spaces{(a.Panels.Length == 1 ? "" : $" of {panel.Name}")} are free; the job wants {wanted}.", subject);
-        var gap = Math.Abs(at.LegA.Value - at.LegB.Value);
-        if (gap * 100 > Math.Max(at.LegA.Value, at.LegB.Value) * a.Edition.Number("legGapPercent"))
-            yield return CheckList.Make(a, "panel.legs", $"{(a.Panels.Length == 1 ? "" : $"{panel.Name}: ")}Leg A carries {at.LegA}, leg B {at.LegB}: {gap:#,0} VA apart.", subject);
+        var byExpected = a.Job.Preferences.LegBalance == LegBalanceBy.Expected;
+        var (legA, legB) = byExpected ? (at.Expected(true), at.Expected(false)) : (at.LegA, at.LegB);
+        var gap = Math.Abs(legA.Value - legB.Value);
+        if (gap * 100 > Math.Max(legA.Value, legB.Value) * a.Edition.Number("legGapPercent"))
+            yield return CheckList.Make(a, "panel.legs", $"{(a.Panels.Length == 1 ? "" : $"{panel.Name}: ")}Leg A carries {legA}{(byExpected ? " as expected" : "")}, leg B {legB}: {gap:#,0} VA apart.", subject);
         var room = a.House[panel.Room].Room;
         if (room.Kind is RoomKind.Bathroom or RoomKind.Closet or RoomKind.Stairs) yield return CheckList.Make(a, "panel.place", $"{char.ToUpperInvariant(name[0])}{name[1..]} hangs in {room.Name}.", subject);
         if (panel.Top > Length.Inches(a.Edition.Number("highestHandleIn")) + Length.Inches(4)) yield return CheckList.Make(a, "panel.handle", $"With its top at {LengthText.Show(panel.Top)} the highest handle is out of reach.", subject);

@@ -29,6 +29,8 @@ public static class CodeLibrary
     private static readonly Lazy<ImmutableDictionary<string, ConduitKind>> AllConduit = new(() =>
         Read<ImmutableArray<ConduitKind>>("conduit.json").ToImmutableDictionary(c => c.Id));
 
+    private static readonly Lazy<ExpectedShares> AllExpected = new(() => Read<ExpectedShares>("expected.json"));
+
     private static readonly Lazy<Families> AllFamilies = new(() => Read<Families>("families.json"));
 
     private static readonly Lazy<ImmutableSortedDictionary<string, NumberMeaning>> AllNumbers = new(() =>
@@ -50,6 +52,9 @@ public static class CodeLibrary
 
     /// <summary>Tables of further families, of cooking and of electrodes.</summary>
     public static Families Families => AllFamilies.Value;
+
+    /// <summary>What share of a load runs on an ordinary evening.</summary>
+    public static ExpectedShares Expected => AllExpected.Value;
 
     /// <summary>Conduit by kind: <c>pvc40</c>, <c>pvc80</c>, <c>rigid</c>, <c>emt</c>.</summary>
     public static ImmutableDictionary<string, ConduitKind> Conduit => AllConduit.Value;

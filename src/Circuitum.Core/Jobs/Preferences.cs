@@ -133,6 +133,9 @@ public sealed record Preferences
     /// <summary>How breakers are ordered down the panel.</summary>
     public PanelOrder PanelOrder { get; init; }
 
+    /// <summary>By which load circuits are divided over the legs.</summary>
+    public LegBalanceBy LegBalance { get; init; }
+
     /// <summary>Which calculation of the service load is used; both are always shown.</summary>
     public ServiceMethod ServiceMethod { get; init; }
 
@@ -219,6 +222,16 @@ public enum RunBy
 
     /// <summary>Under the floor where there is room.</summary>
     Underfloor,
+}
+
+/// <summary>By which load circuits are divided over the legs.</summary>
+public enum LegBalanceBy
+{
+    /// <summary>All that is connected; what runs on an ordinary evening breaks ties.</summary>
+    Connected,
+
+    /// <summary>What runs on an ordinary evening.</summary>
+    Expected,
 }
 
 /// <summary>Order of breakers down the panel.</summary>

@@ -12,7 +12,8 @@ namespace Circuitum.Core.Panels;
 /// <param name="Room">Where its first box is, as an order of rooms.</param>
 /// <param name="Protective">Whether it protects against arc or ground faults.</param>
 /// <param name="TiedTo">The circuit with which it shares a neutral: the two open together and sit on opposite legs.</param>
-public sealed record BreakerNeed(int Circuit, int Poles, int Amperes, int Va, int Room = 0, bool Protective = false, int? TiedTo = null)
+/// <param name="Second">A second load that breaks ties between divisions with the same gap.</param>
+public sealed record BreakerNeed(int Circuit, int Poles, int Amperes, int Va, int Room = 0, bool Protective = false, int? TiedTo = null, int Second = 0)
 {
     // Breakers of half the height are made up to this.
     private const int LargestHalf = 30;
@@ -125,8 +126,33 @@ public static class SpacePlan
         var fitting = ones.Take(usable.Count).ToList();
         var lead = placed.Where(p => byCircuit[p.Circuit].Poles == 1).Sum(p => OnLegA(p.Space) ? byCircuit[p.Circuit].Va : -byCircuit[p.Circuit].Va);
         var split = LegBalance.Split([.. fitting.Select(f => f.Va)], a.Count, b.Count, lead);
+        bool[] onA = [.. split];
+        var second = placed.Where(p => byCircuit[p.Circuit].Poles == 1).Sum(p => OnLegA(p.Space) ? byCircuit[p.Circuit].Second : -byCircuit[p.Circuit].Second) + fitting.Select((f, i) => onA[i] ? f.Second : -f.Second).Sum();
+        BreakTies(fitting, onA, second);
         for (var i = 0; i < fitting.Count; i++)
-            placed.Add(new SpaceDecision { Panel = panel.Id, Circuit = fitting[i].Circuit, Space = (split[i] ? a : b).Dequeue(), By = Maker.Planner });
+            placed.Add(new SpaceDecision { Panel = panel.Id, Circuit = fitting[i].Circuit, Space = (onA[i] ? a : b).Dequeue(), By = Maker.Planner });
+    }
+
+    // Breakers of the same load change legs where that brings the legs closer by the second load.
+    private static void BreakTies(List<BreakerNeed> needs, bool[] onA, int gap)
+    {
+        while (true)
+        {
+            var best = (From: -1, To: -1, Gap: Math.Abs(gap));
+            for (var i = 0; i < needs.Count; i++)
+            {
+                for (var j = 0; j < needs.Count; j++)
+                {
+                    if (!onA[i] || onA[j] || needs[i].Va != needs[j].Va) continue;
+                    var then = gap + (2 * (needs[j].Second - needs[i].Second));
+                    if (Math.Abs(then) < best.Gap) best = (i, j, Math.Abs(then));
+                }
+            }
+
+            if (best.From < 0) return;
+            gap += 2 * (needs[best.To].Second - needs[best.From].Second);
+            (onA[best.From], onA[best.To]) = (false, true);
+        }
     }
 
     private static IEnumerable<BreakerNeed> Ordered(IEnumerable<BreakerNeed> needs, PanelOrder order) => order switch
