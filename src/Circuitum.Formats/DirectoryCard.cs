@@ -66,14 +66,18 @@ public static class DirectoryCard
         pen.Text(Margin, Margin + size + 2, several ? $"{name}, spaces {(2 * part.From) + 1} to {Math.Min(2 * part.To, at.Panel.Spaces)}" : name, size + 2, true);
         pen.Text(Margin, Margin + (size * 2.5f), Letters.Wrap(Source(a, at), size * 0.9f, false, wide - (2 * Margin))[0], size * 0.9f);
         var (y, middle) = (Head(size), wide / 2);
+
+        // Rows spread over what is left of the card, a line's height each at most.
+        var rows = part.To - part.From;
+        var spread = Math.Min(size, Math.Max(0, tall - Head(size) - Foot(size) - Enumerable.Range(part.From, rows).Sum(r => Tall(a, at, r, size, wide))) / rows);
         for (var r = part.From; r < part.To; r++)
         {
-            var high = Tall(a, at, r, size, wide);
+            var high = Tall(a, at, r, size, wide) + spread;
             pen.Line(Margin, y, wide - Margin, y, 0.4f);
             foreach (var space in new[] { (2 * r) + 1, (2 * r) + 2 })
             {
                 var left = space % 2 == 1;
-                var (x, line) = (left ? Margin : middle, y + (size * 1.1f));
+                var (x, line) = (left ? Margin : middle, y + (size * 1.1f) + (spread / 2));
                 foreach (var (row, lines) in at.Schedule.Where(s => s.Space == space).Zip(Cells(a, at, space, size, wide)))
                 {
                     pen.Text(x + Number - 3, line, row.Place, row.Half == TandemHalf.Whole ? size : size * 0.85f, true, TextSide.End);

@@ -22,10 +22,7 @@ public static class ListsXlsx
             }));
         }
 
-        Sheet(sheets, "Home runs", ["Circuit", "Label", "To", "Cable", "Feet", "Way", "Took"], PullList.Of(a).SelectMany(g => g.Lines).OrderBy(l => l.Circuit.Number).Select(l => new object?[] { l.Circuit.Number, l.Label, l.To, l.Cable, Feet(l.Cut), l.Way, l.Pulled?.Measured is { } m ? Feet(m) : null }));
-        Sheet(sheets, "Box to box", ["Circuit", "From", "To", "Cable", "Feet", "Way"], a.Circuits.SelectMany(c => PullList.Branches(a, c).Select(b => new object?[] { c.Number, b.From, b.To, b.Cable, Feet(b.Cut), b.Way })));
-        Sheet(sheets, "Cable", ["What", "Feet to cut", "Feet with waste"], a.CableByType.Select(t => new object?[] { t.Cable, Feet(t.Cut), Math.Round(t.Cut.InFeet * (100 + a.Job.Preferences.WastePercent) / 100, 1) }).Concat(a.OutsideMaterial.Select(m => new object?[] { m.What, null, Math.Round(m.Feet, 1) })));
-        Sheet(sheets, "Boxes", ["Box", "Room", "Size", "In it, in3", "Holds, in3", "Circuit"], a.Job.Decisions.Boxes.Select(b => new object?[] { b.Id, a.Job.RoomById(b.Room)!.Name, a.Specs[b.Id].Entry?.Name, a.Specs[b.Id].Fill is { } fill ? Math.Round(fill.Inches3, 2) : null, a.Specs[b.Id].Entry?.Volume, a.CircuitOf(b.Id)?.Number }));
+        foreach (var list in Lists.Of(a)) Sheet(sheets, list.Title, list.Columns, list.Rows);
         using var stream = new MemoryStream();
         stream.SaveAs(sheets, configuration: new OpenXmlConfiguration { AutoFilter = false });
         return stream.ToArray();
@@ -34,8 +31,6 @@ public static class ListsXlsx
     private static object Place(PanelRow r) => r.Half == Core.Jobs.TandemHalf.Whole ? r.Space : r.Place;
 
     private static object? Va(double value) => value > 0 ? Math.Round(value) : null;
-
-    private static double Feet(Core.Measure.Length length) => Math.Round(length.InFeet, 1);
 
     // A sheet's name has 31 characters at most, none of those that a reference uses, and stands once.
     private static void Sheet(DataSet sheets, string name, string[] columns, IEnumerable<object?[]> rows)

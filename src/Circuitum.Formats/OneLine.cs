@@ -47,7 +47,7 @@ public static class OneLine
             var circuits = a.Circuits.Count(c => c.Panel == at.Panel.Id);
             pen.Text(x + 10, y + 52, $"{at.Panel.Spaces} spaces, {at.SpacesUsed} taken, {circuits} branch circuit{(circuits == 1 ? "" : "s")}", 11);
             pen.Text(x + 10, y + 68, at.Feeder is { } f ? $"load {f.Load.Current.Value:0.0} A" : $"load {a.Service.Current.Value:0.0} A, {sheet.Used * 100:0} percent", 11);
-            if (at.Feeder is null || at.Feeder.ToBuilding) Electrode(x + PanelWide, y + 40, at.Feeder is null ? sheet.Conductors.Steps.FirstOrDefault()?.Result ?? "" : "electrode of its own");
+            if (at.Feeder is null || at.Feeder.ToBuilding) Electrode(x + PanelWide, y + 40, at.Feeder is null ? sheet.Conductors.Steps.FirstOrDefault(s => s.What == ServiceSheet.ElectrodeConductor)?.Result ?? "" : "electrode of its own");
             if (at.Feeder is { } feeder)
             {
                 var (px, py) = place[feeder.From];

@@ -71,7 +71,8 @@ public class ServiceSheetTests
         var a = Analyzer.Analyze(CheckTests.PlannedWhole with { Panels = [CheckTests.PlannedWhole.Panels[0] with { MainBreaker = main }] });
         var sheet = ServiceSheet.Of(a);
         sheet.Conductors.Result.ShouldBe(conductors);
-        sheet.Conductors.Steps[0].Result.ShouldBe(electrode);
+        sheet.Conductors.Steps.Single(s => s.What == ServiceSheet.ElectrodeConductor).Result.ShouldBe(electrode);
+        sheet.Conductors.Steps.Single(s => s.What == "Main breaker").Result.ShouldBe($"{main} A");
         sheet.Used.ShouldBe(a.Service.Current.Value / main, 1e-9);
     }
 

@@ -48,4 +48,20 @@ public class ListsTests
 
         new MemoryStream(book).GetSheetNames().ShouldAllBe(n => n.Length > 0 && n.Length <= 31);
     }
+
+    [Fact]
+    public void Each_list_is_csv_too_with_the_cells_of_the_workbook()
+    {
+        var book = ListsXlsx.Write(A);
+        Lists.Of(A).Select(l => l.Name).ShouldBe(Lists.Names);
+        foreach (var list in Lists.Of(A))
+        {
+            var lines = Lists.Csv(A, list.Name).TrimEnd().Split("\r\n");
+            lines.Length.ShouldBe(list.Rows.Count + 1);
+            lines[0].ShouldStartWith(list.Columns[0]);
+            if (list.Rows.Count > 0) Rows(book, list.Title).Count.ShouldBe(list.Rows.Count);
+        }
+
+        Should.Throw<ArgumentException>(() => Lists.Csv(A, "moon"));
+    }
 }

@@ -28,6 +28,9 @@ public sealed record EditionLoad(CodeEdition Edition, ServiceLoad Standard, Serv
 /// <param name="Editions">The same house by each edition that is known, the newest first, without local amendments.</param>
 public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, Derivation Conductors, ImmutableArray<Relief> Reliefs, ImmutableArray<EditionLoad> Editions)
 {
+    /// <summary>The line of the electrode's conductor.</summary>
+    public const string ElectrodeConductor = "Grounding electrode conductor";
+
     // From four fifths on a person wants to know what could be done.
     private const double Near = 0.8;
 
@@ -49,7 +52,13 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
             Because = $"For a service of {rating} A that carries the whole dwelling. Not for a feeder that carries a part of it.",
             Steps =
             [
-                new("Grounding electrode conductor", $"{electrode.Copper} copper or {electrode.Aluminum} aluminum") { Citation = "250.66", Because = "By the service conductors; 6 copper is enough to a rod, 4 copper to an encased electrode." },
+                new("Main breaker", $"{rating} A")
+                {
+                    Formula = $"{a.Service.Current.Value:0.0} A: {a.Edition.BreakerFor(Math.Max(100, a.Service.Current.Value))} A at least",
+                    Citation = a.Edition.Cite("service.size"),
+                    Because = "The next breaker over the load, 100 A at least for a one-family house.",
+                },
+                new(ElectrodeConductor, $"{electrode.Copper} copper or {electrode.Aluminum} aluminum") { Citation = "250.66", Because = "By the service conductors; 6 copper is enough to a rod, 4 copper to an encased electrode." },
                 new("Main bonding jumper, and bonding of metal water pipe", $"{electrode.Copper} copper or {electrode.Aluminum} aluminum") { Citation = "250.28, 250.104", Because = "By the same table. Neutral and ground are joined here and nowhere after it." },
                 new("Electrodes", "all that are there") { Citation = "250.50 to 250.53", Because = "A metal water pipe of 10 ft in the ground and an encased electrode are used where they are there, the pipe supplemented; otherwise two rods." },
                 .. a.Edition.Id == "us-2017" ? [] : new[] { new Derivation("Surge protection and an outside emergency disconnect", "needed") { Citation = "230.67, 230.85" } },

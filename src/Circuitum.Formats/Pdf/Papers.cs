@@ -25,10 +25,18 @@ public static class Papers
     /// <exception cref="ArgumentException">There is no such paper.</exception>
     public static byte[] Make(JobAnalysis a, string name, int change, PaperSize size, string set = "")
     {
-        var foot = $"{a.Job.Name}{(a.Job.Place.Length > 0 ? $", {a.Job.Place}" : "")}. {(set.Length > 0 ? $"{set}. " : "")}Change {change}, {DateTime.UtcNow.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}. {a.Edition.FullName}.\n{Caution}";
+        var (line, caution) = Foot(a, change, set);
+        var foot = $"{line}\n{caution}";
         var (title, lay) = Of(a, name, change);
         return PdfSheet.Make($"{title}, {a.Job.Name}", size, foot, lay);
     }
+
+    /// <summary>What stands at the foot of every paper: job, set, change, day, edition with its amendments, and the caution.</summary>
+    /// <param name="a">The analysis.</param>
+    /// <param name="change">The job's change number.</param>
+    /// <param name="set">The issued set, or empty.</param>
+    public static (string Line, string Caution) Foot(JobAnalysis a, int change, string set) =>
+        ($"{a.Job.Name}{(a.Job.Place.Length > 0 ? $", {a.Job.Place}" : "")}. {(set.Length > 0 ? $"{set}. " : "")}Change {change}, {DateTime.UtcNow.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}. {a.Edition.FullName}{(a.Edition.Layers.Length == 0 ? ", no local amendments" : "")}.", Caution);
 
     /// <summary>The lines of a paper as text.</summary>
     /// <param name="a">The analysis.</param>
@@ -165,7 +173,7 @@ public static class Papers
             s.Heading($"Order of make-up: {at.Panel.Name}");
             foreach (var (line, n) in MakeUpWords.Of(a, m).Select((l, n) => (l, n + 1))) s.Text($"{n}. {line}");
             s.Space(6);
-            s.Table([new("Turn", 6, true), new("Space", 8, true), new("Breaker", 13), new("Protection", 10), new("Wire", 14), new("Serves", 36), new("Mind", 26)], m.Breakers.Select(b => new[] { $"{b.Order}", b.Row.Place, $"{b.Amperes} A, {b.Poles}-pole", b.Mark, b.Wire, b.Name, MakeUpWords.Mind(b) }), 8);
+            s.Table([new("Turn", 6, true), new("Space", 8, true), new("Breaker", 13), new("Protection", 12), new("Wire", 14), new("Serves", 35), new("Mind", 26)], m.Breakers.Select(b => new[] { $"{b.Order}", b.Row.Place, $"{b.Amperes} A, {b.Poles}-pole", b.Mark, b.Wire, b.Name, MakeUpWords.Mind(b) }), 8);
         }
     }
 

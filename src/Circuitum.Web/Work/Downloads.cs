@@ -15,14 +15,14 @@ internal static class Downloads
         var a = job.Analysis;
         if (what.EndsWith(".pdf", StringComparison.Ordinal) && Papers.Names.Contains(what[..^4]))
         {
-            var last = await desk.IssuedAsync(id, cancel) is [var newest, ..] ? newest : null;
-            var set = last is null ? "" : last.Stamp == job.Stored.Stamp ? $"Set {last.Number}, {last.Name}" : $"Changed since set {last.Number}, {last.Name}";
+            var set = await desk.SetAsync(id, job.Stored.Stamp, cancel);
             return Results.File(Papers.Make(a, what[..^4], job.Stored.Stamp, size == "a4" ? PaperSize.A4 : PaperSize.Letter, set), "application/pdf", $"{id}-{what}");
         }
 
         if (what is "stickers.pdf") return StickerPdf(id, a, request);
         return what switch
         {
+            _ when what.EndsWith(".csv", StringComparison.Ordinal) && Lists.Names.Contains(what[..^4]) => File("\uFEFF" + Lists.Csv(a, what[..^4]), "text/csv", $"{id}-{what}"),
             "job.json" => File(JobFile.Write(a.Job), "application/json", $"{id}.json"),
             "schedule.csv" => File("\uFEFF" + ScheduleCsv.Write(a), "text/csv", $"{id}-schedule.csv"),
             "boxes.csv" => File("\uFEFF" + BoxScheduleCsv.Write(a), "text/csv", $"{id}-boxes.csv"),

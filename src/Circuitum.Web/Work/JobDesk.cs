@@ -107,6 +107,10 @@ public sealed class JobDesk(string directory)
         return await store.IssuedAsync(id, cancel);
     }
 
+    /// <summary>The issued set that a change is, or that it comes after; empty before the first.</summary>
+    public async Task<string> SetAsync(string id, int stamp, CancellationToken cancel) =>
+        await IssuedAsync(id, cancel) is not [var last, ..] ? "" : last.Stamp == stamp ? $"Set {last.Number}, {last.Name}" : $"Changed since set {last.Number}, {last.Name}";
+
     /// <summary>The job as it stood when a set was issued, worked out, or none.</summary>
     public async Task<JobAnalysis?> IssuedAsync(string id, int number, CancellationToken cancel)
     {
