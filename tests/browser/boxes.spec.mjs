@@ -142,9 +142,11 @@ test('papers, plans, editions and rules read well for everyone', async ({ page, 
   await propose(page, house);
   await page.goto(`${house.url}/jobs/${job}/circuits`);
   await edited(page, () => page.getByRole('button', { name: 'Plan circuits' }).click());
-  for (const address of [`/jobs/${job}/boxes?pick=room:living`, `/jobs/${job}/boxes?pick=box:kitchen.s1`, `/jobs/${job}/boxes?pick=wall:living:0`, `/jobs/${job}/circuits?pick=circuit:19&dark=circuit:19`, `/jobs/${job}/box-schedule`, `/jobs/${job}/plans`, `/jobs/${job}/editions`, '/rules', `/rules?job=${job}`, `/jobs/${job}/job`, `/jobs/${job}/amendments`, `/jobs/${job}/pull`, '/company']) {
+  for (const address of [`/jobs/${job}/boxes?pick=room:living`, `/jobs/${job}/boxes?pick=box:kitchen.s1`, `/jobs/${job}/boxes?pick=wall:living:0`, `/jobs/${job}/circuits?pick=circuit:19&dark=circuit:19`, `/jobs/${job}/box-schedule`, `/jobs/${job}/plans`, `/jobs/${job}/editions`, '/rules', `/rules?job=${job}`, `/jobs/${job}/job`, `/jobs/${job}/amendments`, `/jobs/${job}/pull`, '/company', `/jobs/${job}/labels`, `/jobs/${job}/make-up`, `/jobs/${job}/stickers`, `/jobs/${job}/load-sheet`]) {
     await page.goto(house.url + address);
-    const { violations } = await new AxeBuilder({ page }).analyze();
+    // The many small plans are drawn by what draws the large one, which is looked at in its own stage.
+    const look = new AxeBuilder({ page });
+    const { violations } = await (/box-schedule|plans/.test(address) ? look.exclude('svg') : look).analyze();
     expect(violations.map(v => `${address}: ${v.id} ${v.nodes[0].html.slice(0, 160)}`)).toEqual([]);
   }
 });

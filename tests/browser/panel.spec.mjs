@@ -88,3 +88,36 @@ test('a second car charger takes spaces, raises the service load and is found to
   await expect(brought(page)).toContainText(/new, 8-2 on 40 A|new, 6-2 on 50 A/);
   await expect(brought(page)).toContainText(/Free spaces of .*: 10 to 8/);
 });
+
+test('two breakers share a space where the label allows it; labels are written together; the make-up and the card follow', async ({ page, house }) => {
+  await plan(page, house);
+  await panel(page, house, 'panel:main');
+  const ticket = page.locator('.ticket');
+  await ticket.getByLabel('Tandems fit in').fill('19-40');
+  await edited(page, () => ticket.getByRole('button', { name: 'Save', exact: true }).click());
+  await expect(ticket).toContainText('62 branch breakers at most');
+  const plain = await page.locator('.space[data-pick^="circuit:"]').evaluateAll(all => all.filter(g => !/AF|GF/.test(g.textContent) && g.querySelector('.breaker').getAttribute('height') < 40).map(g => [g.dataset.pick.slice(8), g.dataset.space]));
+  const [moved] = plain[0], [beside, at] = plain.find(([, space]) => Number(space) >= 19 && space !== plain[0][1]);
+  await panel(page, house, `circuit:${moved}`);
+  await ticket.getByLabel('Space', { exact: true }).fill(`${at}B`);
+  await edited(page, () => ticket.getByRole('button', { name: 'Move breaker' }).click());
+  expect(await spaceOf(page, moved)).toBe(`${at}B`);
+  expect(await spaceOf(page, beside)).toBe(`${at}A`);
+  await expect(brought(page)).toContainText('In another space');
+
+  await page.getByRole('link', { name: 'Labels and directory' }).click();
+  await page.getByLabel(`Label of circuit ${moved}`, { exact: true }).fill('Lights');
+  await page.getByRole('button', { name: 'Save the labels' }).click();
+  await expect(page.locator(`#wrong-${moved}`)).toContainText('neither what nor where');
+  await page.getByLabel(`Label of circuit ${moved}`, { exact: true }).fill('Workbench by the north window');
+  await page.getByRole('button', { name: 'Save the labels' }).click();
+  await expect(page.locator('[aria-invalid]')).toHaveCount(0);
+  await expect(page.locator('.card-svg').first()).toContainText('Workbench');
+  await page.goto(`${house.url}/jobs/${job}/make-up`);
+  await expect(page.locator('.make-up-svg')).toContainText(`${at}B  Workbench by the north window`);
+  await page.setViewportSize({ width: 390, height: 800 });
+  for (const paper of ['make-up', 'labels', 'stickers', 'load-sheet', 'print', 'issued', 'rough-test']) {
+    await page.goto(`${house.url}/jobs/${job}/${paper}`);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), paper).toBeLessThanOrEqual(390);
+  }
+});
