@@ -24,7 +24,7 @@ public static class ScheduleSvg
         var schedule = at?.Schedule ?? [];
         var text = new StringBuilder();
         using var w = XmlWriter.Create(text, new XmlWriterSettings { OmitXmlDeclaration = true });
-        var rows = (schedule.Length + 1) / 2;
+        var rows = ((at?.Panel.Spaces ?? 0) + 1) / 2;
         w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
         w.WriteAttributeString("viewBox", $"0 0 {2 * Centre} {PlanSvg.N((rows * Row) + 46)}");
         w.WriteAttributeString("class", "panel-drawing");

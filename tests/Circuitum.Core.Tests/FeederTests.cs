@@ -94,4 +94,17 @@ public class FeederTests
         Of(large with { Decisions = large.Decisions with { Spaces = [.. large.Decisions.Spaces.Select(s => s.Circuit == one ? s with { Panel = "main", Space = 4 } : s)] } }).Wire!.Size.ShouldBe("1");
         Of(Two).Derivation.Steps.Single(s => s.What == "Optional method").Because.ShouldContain("whole dwelling");
     }
+
+    [Theory]
+    [InlineData("us-2023", 2, true)]
+    [InlineData("us-2020", 6, false)]
+    [InlineData("us-2020", 7, true)]
+    [InlineData("us-2017", 6, false)]
+    public void A_building_without_a_main_is_switched_off_by_as_many_breakers_as_the_edition_allows(string edition, int breakers, bool found)
+    {
+        var ones = Analyzer.Analyze(Two).Circuits.Where(c => c.Poles == 1).Take(breakers).Select((c, i) => new SpaceDecision { Panel = "sub", Circuit = c.Number, Space = i + 1, By = Maker.Person }).ToList();
+        var job = Shed with { CodeEdition = edition, Panels = Shed.Panels.SetItem(1, Shed.Panels[1] with { MainLugs = true }), Decisions = Shed.Decisions with { Spaces = [.. ones] } };
+        Analyzer.Analyze(job).Findings.Any(f => f.RuleId == "feeder.disconnect").ShouldBe(found);
+        Analyzer.Analyze(job with { Panels = job.Panels.SetItem(1, job.Panels[1] with { MainLugs = false }) }).Findings.ShouldNotContain(f => f.RuleId == "feeder.disconnect");
+    }
 }

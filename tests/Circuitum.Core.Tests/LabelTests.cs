@@ -117,4 +117,22 @@ public class LabelTests
         lights.Expected.Load.Value.ShouldBe(lights.Load.Connected.Value / 2, 0.01);
         a.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.SmallAppliance).Expected.Load.Value.ShouldBe(450, 0.01);
     }
+
+    [Fact]
+    public void Many_rooms_are_told_by_their_storey_and_what_of_it_is_elsewhere()
+    {
+        string[] names = ["Attic den", "Bedroom 1", "Bedroom 2", "Bedroom 3", "Hall bath", "Upper hall", "Sewing room"];
+        var rooms = names.Select((n, i) => Sample.Rect($"r{i}", RoomKind.Bedroom, 15 * i, 0, 12, 12) with { Name = n }).ToArray();
+        var boxes = names.Select((_, i) => new Box { Id = $"l{i}", Room = $"r{i}", Kind = BoxKind.Light, At = Sample.P((15 * i) + 6, 6) }).ToList();
+        string Label(params int[] lit)
+        {
+            var job = Sample.House(rooms) with { Decisions = new() { Boxes = [.. boxes], Circuits = [new Circuit { Number = 1, Purpose = CircuitPurpose.Lighting, Boxes = [.. lit.Select(i => new CircuitBox { Box = $"l{i}" })] }] } };
+            return LabelWriter.Write(Geometry.HouseShape.Of(job))[1];
+        }
+
+        Label(0, 1, 2, 3).ShouldBe("Lights: Attic den, Bedroom 1, Bedroom 2 and Bedroom 3");
+        Label(0, 1, 2, 3, 4, 5, 6).ShouldBe("Lights: all of first floor");
+        Label(1, 2, 3, 4, 5).ShouldBe("Lights: first floor but Attic den and Sewing room");
+        LabelWriter.Unclear(Label(1, 2, 3, 4, 5)).ShouldBeNull();
+    }
 }

@@ -69,6 +69,8 @@ public static partial class LabelWriter
         return walls.Count is 0 or 4 ? "" : $"{Join(walls)} wall{(walls.Count > 1 ? "s" : "")}";
     }
 
+    private const int FewNames = 4, FewMissing = 3, LongestRooms = 120;
+
     private static readonly HashSet<string> Vague = new(StringComparer.OrdinalIgnoreCase) { "lights", "light", "lighting", "plugs", "plug", "outlets", "outlet", "receptacles", "general", "misc", "miscellaneous", "other", "various", "house", "upstairs", "downstairs", "main", "spare", "unknown", "bedroom", "bedrooms", "room", "rooms", "kitchen", "bath", "garage", "basement" };
 
     /// <summary>What is wrong with a label for a stranger who stands before the panel years later, or none (408.4(A)).</summary>
@@ -88,9 +90,30 @@ public static partial class LabelWriter
 
     private static string Rooms(HouseShape house, IEnumerable<Box> boxes)
     {
-        var names = boxes.GroupBy(b => b.Room).OrderByDescending(g => g.Count()).ThenBy(g => g.Key, StringComparer.Ordinal).Select(g => house[g.Key].Room.Name).ToList();
-        return names.Count <= 4 ? Join(names) : $"{string.Join(", ", names.Take(4))} and {names.Count - 4} more";
+        var of = boxes.ToList();
+        var rooms = of.GroupBy(b => b.Room).OrderByDescending(g => g.Count()).ThenBy(g => g.Key, StringComparer.Ordinal).Select(g => house[g.Key].Room).ToList();
+        var names = rooms.Select(r => r.Name).ToList();
+        if (names.Count <= FewNames) return Join(names);
+
+        // Many rooms are told by their storey and what of it is elsewhere; "and six more" tells a stranger nothing.
+        var parts = rooms.GroupBy(r => r.Storey).OrderBy(g => house.Job.Storeys.IndexOf(house.Job.StoreyById(g.Key)!)).Select(g => OnStorey(house, of, [.. g])).ToList();
+        var text = parts.Count == 1 || parts.All(p => p.Count == 1) ? Join([.. parts.SelectMany(p => p)]) : string.Join("; ", parts.Select(Join));
+        return text.Length <= LongestRooms ? text : $"{string.Join(", ", names.Take(FewNames))} and {names.Count - FewNames} more";
     }
+
+    // A storey's rooms by their names, or as all of it but a few.
+    private static List<string> OnStorey(HouseShape house, List<Box> boxes, List<Room> rooms)
+    {
+        var kinds = boxes.Select(b => b.Kind).Where(k => k != BoxKind.SmokeAlarm).ToHashSet();
+        var all = house.Job.Decisions.Boxes.Where(b => kinds.Contains(b.Kind) && house.Job.RoomById(b.Room)!.Storey == rooms[0].Storey).Select(b => b.Room).Distinct().ToList();
+        var missing = all.Where(id => rooms.All(r => r.Id != id)).OrderBy(id => house.Job.Rooms.IndexOf(house[id].Room)).Select(id => house[id].Room.Name).ToList();
+        var names = rooms.Select(r => r.Name).ToList();
+        if (missing.Count > FewMissing || names.Count <= missing.Count + 1) return names;
+        var storey = house.Job.StoreyById(rooms[0].Storey)!.Name;
+        return [missing.Count == 0 ? $"all of {Lower(storey)}" : $"{Lower(storey)} but {Join(missing)}"];
+    }
+
+    private static string Lower(string name) => name.Length > 1 && char.IsLower(name[1]) ? char.ToLowerInvariant(name[0]) + name[1..] : name;
 
     private static string Join(List<string> names) => names.Count < 2 ? string.Concat(names) : $"{string.Join(", ", names.SkipLast(1))} and {names[^1]}";
 

@@ -29,7 +29,7 @@ public static class CheckList
         "box.door", "box.equipmentLight", "box.fan", "box.foyer", "box.garage", "box.hallway", "box.held", "box.hvac", "box.island", "box.laundry", "box.light", "box.outdoor",
         "box.outsideDoor", "box.rating", "box.stairs", "box.switchReach", "box.tub", "box.volume", "box.wall", "box.wet", "circuit.apart", "circuit.bathroom", "circuit.count", "circuit.dark",
         "circuit.garage", "circuit.generalCount", "circuit.half", "circuit.individual", "circuit.laundry", "circuit.mostReceptacles", "circuit.overload", "circuit.plugIn", "circuit.pulled", "circuit.smallAppliance",
-        "circuit.pair", "circuit.sharedNeutral", "circuit.unassigned", "circuit.volts", "feeder.building", "feeder.size", "panel.clear", "panel.family", "panel.handle", "panel.label", "panel.legs", "panel.mixed", "panel.place", "panel.space", "panel.spaces", "panel.spare", "panel.tandem", "plan.door", "plan.gap",
+        "circuit.pair", "circuit.sharedNeutral", "circuit.unassigned", "circuit.volts", "feeder.building", "feeder.disconnect", "feeder.size", "panel.clear", "panel.family", "panel.handle", "panel.label", "panel.legs", "panel.mixed", "panel.place", "panel.space", "panel.spaces", "panel.spare", "panel.tandem", "plan.door", "plan.gap",
         "plan.overlap", "plan.swing", "protect.missing", "protect.reach", "protect.shared", "service.size", "wire.bends", "wire.data", "wire.depth", "wire.drop", "wire.hvac", "wire.nonMotor", "wire.outside", "wire.range", "wire.size",
     ];
 

@@ -95,6 +95,8 @@ internal sealed class FeederChecks : ICheck
             if (run.Bends is { Pass: false } bends) yield return CheckList.Make(a, "wire.bends", $"The feeder of {panel.Name} bends {bends.Stretches.Max()} degrees between pull points; {Sizing.ConduitBends.Most} is the most. {bends.PullPointsWanted} more pull point{(bends.PullPointsWanted == 1 ? "" : "s")} will do.", subject);
             var worst = a.Circuits.Where(c => c.Panel == panel.Id).OrderByDescending(c => c.DropPercent).FirstOrDefault();
             if (worst is not null && worst.DropPercent + feeder.DropPercent > MostDropInAll) yield return CheckList.Make(a, "wire.drop", $"The feeder of {panel.Name} drops {feeder.DropPercent:0.0} percent and circuit {worst.Number} {worst.DropPercent:0.0}: more than {MostDropInAll:0} together.", subject, $"circuit:{worst.Number}");
+            var (handles, most) = (at.Schedule.Count(r => !r.Free && !r.SecondPole), (int)a.Edition.Number("disconnectsMost"));
+            if (feeder.ToBuilding && panel.MainLugs && handles > most) yield return CheckList.Make(a, "feeder.disconnect", $"{panel.Name} has {handles} breakers and no main; {(most == 1 ? "one" : $"{most} at most")} may switch the building off.", subject);
             if (feeder.ToBuilding) yield return CheckList.Make(a, "feeder.building", $"{panel.Name} is in a building of its own: {(panel.MainLugs ? "a main breaker or another disconnect there" : "its main breaker is the disconnect")}, a grounding electrode, and neutral and ground apart.", subject);
         }
     }

@@ -17,12 +17,19 @@ internal sealed class SumTable
         Total = loads.Sum();
         var words = (Total / 64) + 1;
         reach = new ulong[loads.Count + 1][][];
-        reach[0] = [.. Enumerable.Range(0, most + 1).Select(_ => new ulong[words])];
+        reach[0] = [new ulong[words]];
         reach[0][0][0] = 1;
         for (var i = 0; i < loads.Count; i++)
         {
-            reach[i + 1] = [.. reach[i].Select(r => (ulong[])r.Clone())];
-            for (var k = 0; k < most; k++) OrShifted(reach[i + 1][k + 1], reach[i][k], loads[i]);
+            // Of i loads at most i are taken.
+            var next = new ulong[Math.Min(i + 1, most) + 1][];
+            for (var k = 0; k < next.Length; k++)
+            {
+                next[k] = k < reach[i].Length ? (ulong[])reach[i][k].Clone() : new ulong[words];
+                if (k > 0) OrShifted(next[k], reach[i][k - 1], loads[i]);
+            }
+
+            reach[i + 1] = next;
         }
     }
 
@@ -30,9 +37,15 @@ internal sealed class SumTable
 
     internal int Count => loads.Count;
 
-    internal bool Has(int k, int sum) => Bit(reach[^1][k], sum);
+    internal bool Has(int k, int sum) => k < reach[^1].Length && Bit(reach[^1][k], sum);
 
-    internal IEnumerable<int> Of(int k) => Enumerable.Range(0, Total + 1).Where(s => Bit(reach[^1][k], s));
+    /// <summary>The sums of k loads, rising.</summary>
+    internal int[] Of(int k)
+    {
+        var sums = new List<int>();
+        for (var s = 0; s <= Total; s++) if (Bit(reach[^1][k], s)) sums.Add(s);
+        return [.. sums];
+    }
 
     /// <summary>The k loads that make a sum which the table has.</summary>
     internal bool[] Pick(int k, int sum)
@@ -40,7 +53,7 @@ internal sealed class SumTable
         var picked = new bool[loads.Count];
         for (var i = loads.Count; i > 0; i--)
         {
-            if (Bit(reach[i - 1][k], sum)) continue;
+            if (k < reach[i - 1].Length && Bit(reach[i - 1][k], sum)) continue;
             picked[i - 1] = true;
             k--;
             sum -= loads[i - 1];

@@ -22,17 +22,19 @@ public static class TandemBalance
     public static (ImmutableArray<bool> OnA, int ExtraA, int ExtraB)? Split(IReadOnlyList<(int Va, bool Half)> loads, LegRoom a, LegRoom b, int lead = 0)
     {
         var (halves, wholes) = (Table(loads, true), Table(loads, false));
-        int[][] halfSums = [.. Enumerable.Range(0, halves.Count + 1).Select(k => halves.Of(k).ToArray())];
-        int[][] wholeSums = [.. Enumerable.Range(0, wholes.Count + 1).Select(k => wholes.Of(k).ToArray())];
+
+        // Most divisions are never looked at: the first that leaves no gap ends the search.
+        var (halfSums, wholeSums) = (new int[halves.Count + 1][], new int[wholes.Count + 1][]);
         var total = halves.Total + wholes.Total;
         var extra = Math.Max(0, loads.Count - a.Full - b.Full);
         (int Gap, int Halves, int Wholes, int HalfSum, int WholeSum, int ExtraA)? best = null;
         foreach (var (onA, k, j) in Counts())
         {
-            foreach (var sum in halfSums[k])
+            if (best is { Gap: <= 1 }) break;
+            foreach (var sum in halfSums[k] ??= halves.Of(k))
             {
                 if (best is { Gap: <= 1 }) break;
-                foreach (var other in Near(wholeSums[j], ((total - lead) / 2) - sum))
+                foreach (var other in Near(wholeSums[j] ??= wholes.Of(j), ((total - lead) / 2) - sum))
                 {
                     var gap = Math.Abs(lead + (2 * (sum + other)) - total);
                     if (best is null || gap < best.Value.Gap) best = (gap, k, j, sum, other, onA);

@@ -5,8 +5,8 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Circuitum.Web.Pages.Jobs;
 
-/// <summary>The service and feeder loads as worked pages.</summary>
-public sealed class LoadSheetPageModel(JobDesk desk) : PageModel
+/// <summary>A paper of a job that only shows: the load sheet, the make-up, the test before the walls close.</summary>
+public sealed class PaperModel(JobDesk desk) : PageModel
 {
     // Deeper steps are inputs of inputs; they are on the screen, not on paper.
     private const int Deepest = 2;
