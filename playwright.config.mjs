@@ -3,6 +3,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'tests/browser',
   // Two houses at once; what measures times is by itself afterwards.
+  workers: 2,
   projects: [
     { name: 'together', grepInvert: /@timed/, workers: 2 },
     { name: 'apart', grep: /@timed/, workers: 1, dependencies: ['together'] },

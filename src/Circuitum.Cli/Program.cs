@@ -3,17 +3,19 @@ using Circuitum.Cli;
 
 var file = new Argument<FileInfo>("file") { Description = "A job file." };
 var output = new Option<FileInfo>("--out") { Description = "Where to write. Without it, standard output." };
-var form = new Option<string>("--as") { Description = "schedule-csv, schedule-svg, job-json, plan-svg, plan-dxf, or a paper as PDF: schedule-pdf, directory-pdf, load-pdf, feeders-pdf, home-runs-pdf, packet-pdf.", Required = true };
-form.AcceptOnlyFromAmong(["schedule-csv", "schedule-svg", "job-json", "plan-svg", "plan-dxf", .. Circuitum.Formats.Pdf.Papers.Names.Select(n => $"{n}-pdf")]);
+var form = new Option<string>("--as") { Description = $"job-json, schedule-svg, plan-svg, plan-dxf; a list: schedule-csv, {string.Join(", ", Circuitum.Formats.Lists.Names.Select(n => $"{n}-csv"))}, lists-xlsx; a paper: {string.Join(", ", Circuitum.Formats.Pdf.Papers.Names.Select(n => $"{n}-pdf"))}; stickers: cable-stickers-pdf, breaker-stickers-pdf.", Required = true };
+form.AcceptOnlyFromAmong(["schedule-csv", "schedule-svg", "job-json", "plan-svg", "plan-dxf", "lists-xlsx", "cable-stickers-pdf", "breaker-stickers-pdf", .. Circuitum.Formats.Lists.Names.Select(n => $"{n}-csv"), .. Circuitum.Formats.Pdf.Papers.Names.Select(n => $"{n}-pdf")]);
 var storey = new Option<string?>("--storey") { Description = "For plan-svg and plan-dxf: the storey's id; the first one without it." };
+var size = new Option<string>("--size") { Description = "For papers and stickers: letter or a4.", DefaultValueFactory = _ => "letter" };
+size.AcceptOnlyFromAmong("letter", "a4");
 var data = new Option<DirectoryInfo?>("--data") { Description = "The data directory of the web application." };
 
 var plan = new Command("plan", "Fills what is undecided: boxes, circuits, spaces.") { file, output };
 plan.SetAction((r, c) => Work.Plan(r.GetValue(file)!, r.GetValue(output), c));
 var check = new Command("check", "Prints the findings. Exit 0 without a must finding, 1 with one, 2 on bad input.") { file };
 check.SetAction((r, c) => Work.Check(r.GetValue(file)!, c));
-var export = new Command("export", "Writes a paper or the job file.") { file, form, output, storey };
-export.SetAction((r, c) => Work.Export(r.GetValue(file)!, r.GetValue(form)!, r.GetValue(output), r.GetValue(storey), c));
+var export = new Command("export", "Writes a paper or the job file.") { file, form, output, storey, size };
+export.SetAction((r, c) => Work.Export(r.GetValue(file)!, r.GetValue(form)!, r.GetValue(output), r.GetValue(storey), r.GetValue(size) == "a4" ? Circuitum.Formats.Pdf.PaperSize.A4 : Circuitum.Formats.Pdf.PaperSize.Letter, c));
 var analyze = new Command("analyze", "Writes the whole analysis as JSON.") { file, output };
 analyze.SetAction((r, c) => Work.Analyze(r.GetValue(file)!, r.GetValue(output), c));
 var import = new Command("import", "Puts a job file into the web application's database.") { file, data };

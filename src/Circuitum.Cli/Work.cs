@@ -28,12 +28,20 @@ internal static class Work
         return must > 0 ? 1 : 0;
     }
 
-    internal static async Task<int> Export(FileInfo file, string form, FileInfo? output, string? storey, CancellationToken cancel)
+    internal static async Task<int> Export(FileInfo file, string form, FileInfo? output, string? storey, Formats.Pdf.PaperSize size, CancellationToken cancel)
     {
         if (await Read(file, cancel) is not { } job) return 2;
         if (form == "job-json") return await Write(output, JobFile.Write(job), cancel);
         var analysis = Analyzer.Analyze(job);
-        if (form.EndsWith("-pdf", StringComparison.Ordinal)) return await WriteBytes(output, Formats.Pdf.Papers.Make(analysis, form[..^4], 0, Formats.Pdf.PaperSize.Letter), cancel);
+        if (form.EndsWith("-stickers-pdf", StringComparison.Ordinal))
+        {
+            var (breakers, stock) = (form.StartsWith("breaker", StringComparison.Ordinal), StickerSheet.Stocks.Where(s => s.Size == size).ToList());
+            return await WriteBytes(output, Formats.Pdf.PdfSheet.Make($"Stickers, {job.Name}", StickerSheet.Of(breakers ? StickerSheet.Breakers(analysis) : StickerSheet.Cables(analysis), breakers ? stock[^1] : stock[0], 1, lines: false)), cancel);
+        }
+
+        if (form.EndsWith("-pdf", StringComparison.Ordinal)) return await WriteBytes(output, Formats.Pdf.Papers.Make(analysis, form[..^4], 0, size), cancel);
+        if (form == "lists-xlsx") return await WriteBytes(output, ListsXlsx.Write(analysis), cancel);
+        if (form.EndsWith("-csv", StringComparison.Ordinal) && Lists.Names.Contains(form[..^4])) return await Write(output, Lists.Csv(analysis, form[..^4]), cancel);
         switch (form)
         {
             case "schedule-csv": return await Write(output, ScheduleCsv.Write(analysis), cancel);

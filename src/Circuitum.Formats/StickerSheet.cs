@@ -64,6 +64,14 @@ public static class StickerSheet
         var skipped = Math.Clamp(first, 1, stock.Count) - 1;
         var (wide, tall) = stock.Size == PaperSize.A4 ? (595.28f, 841.89f) : (612f, 792f);
         var pages = new List<LineDrawing>();
+        if (stickers.Count == 0)
+        {
+            // A document needs a page.
+            var empty = new Pen();
+            empty.Text(wide / 2, tall / 2, "No cables or breakers yet.", 14, false, TextSide.Middle);
+            return [empty.Done(wide, tall)];
+        }
+
         for (var page = 0; page * stock.Count < skipped + stickers.Count; page++)
         {
             var pen = new Pen();

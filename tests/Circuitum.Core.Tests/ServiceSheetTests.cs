@@ -90,4 +90,20 @@ public class ServiceSheetTests
         // Under 100 A only the standard method is there, in which a charger of 9600 VA weighs all of it: 40 A.
         reliefs.ShouldContain(r => r.What.StartsWith("Car charger by") && Math.Abs(r.Saved.Value - (9600 / 240.0)) < 0.01);
     }
+
+    [Theory]
+    [InlineData("4800 4800", 6240, "columns A and B")]
+    [InlineData("9600 4800", 11000, "column C")]
+    [InlineData("3000 4800", 6240, "columns A and B")]
+    [InlineData("12000", 8000, "column C")]
+    [InlineData("14000 14000", 12100, "column C")]
+    public void Cooking_appliances_go_through_the_table_together(string plates, double demand, string column)
+    {
+        // 9.6 kW x 65 percent; column C for two: 11 kW; 3.0 x 80 + 4.8 x 80 percent; average 14 kW: 11 x 1.10.
+        ServiceItem[] items = [.. plates.Split(' ').Select(p => Item(double.Parse(p, System.Globalization.CultureInfo.InvariantCulture), ServiceItemKind.Cooking, true))];
+        var with = ServiceLoad.Standard(new() { AreaSqFt = 1000, Items = [.. items] }, Us2023);
+        (with.Total.Value - ServiceLoad.Standard(new() { AreaSqFt = 1000 }, Us2023).Total.Value).ShouldBe(demand, 0.5);
+        with.Derivation.Steps.Single(s => s.Citation == "220.55").Steps[0].Citation.ShouldBe($"220.55, {column}");
+        ServiceLoad.Neutral(new() { AreaSqFt = 1000, Items = [.. items] }, Us2023).Steps.Single(s => s.What == "Cooking").Result.ShouldBe($"{demand * 0.7:#,0} VA");
+    }
 }

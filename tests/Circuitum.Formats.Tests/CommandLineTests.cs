@@ -39,6 +39,16 @@ public sealed class CommandLineTests : IDisposable
         Run("export", planned, "--as", "schedule-csv").Out.ShouldStartWith("Space,Circuit,Label");
         Run("export", planned, "--as", "plan-svg").Out.ShouldStartWith("<svg");
         Run("export", planned, "--as", "job-json").Out.ShouldBe(System.IO.File.ReadAllText(planned));
+        Run("export", planned, "--as", "home-runs-csv").Out.ShouldStartWith("Circuit,Label,Panel");
+        foreach (var (form, begins) in new[] { ("lists-xlsx", "PK"), ("breaker-stickers-pdf", "%PDF-"), ("make-up-pdf", "%PDF-") })
+        {
+            var paper = Path.Combine(folder, form);
+            Run("export", planned, "--as", form, "--size", "a4", "--out", paper).Code.ShouldBe(0, form);
+            var bytes = System.Text.Encoding.Latin1.GetString(System.IO.File.ReadAllBytes(paper));
+            bytes.ShouldStartWith(begins);
+            if (begins[0] == '%') bytes.ShouldContain("[0 0 595 842]");
+        }
+
         var analysis = JsonNode.Parse(Run("analyze", planned).Out)!;
         foreach (var name in new[] { "outlets", "circuits", "panel", "loads", "findings" }) analysis[name].ShouldNotBeNull(name);
         analysis["circuits"]![0]!["protection"]!["devices"]![0]!["covers"]!.AsArray().Count.ShouldBe(1);

@@ -93,6 +93,7 @@ public class DoorPapersTests
             (stock.Top + ((stock.Rows - 1) * stock.StepY) + stock.Tall).ShouldBeLessThanOrEqualTo(tall + 0.1f);
         }
 
+        StickerSheet.Of([], StickerSheet.Stocks[0], 1, lines: true).Single().Strokes.ShouldNotBeEmpty();
         System.Text.Encoding.Latin1.GetString(PdfSheet.Make("x", StickerSheet.Of(breakers, StickerSheet.Stocks[1], 1, lines: true))).ShouldContain("/FontFile2");
     }
 }

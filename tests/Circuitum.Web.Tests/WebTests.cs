@@ -83,7 +83,7 @@ public sealed class WebTests : WebHouse
     [InlineData("add-room", "size", "12 x abc", "is not a length")]
     [InlineData("add-room", "kind", "7", "Kind: choose one of the list")]
     [InlineData("add-room", "size", "900 in x 99999'", "the longest length a job can hold")]
-    [InlineData("move-breaker", "space", "x", "Space: type a whole number")]
+    [InlineData("move-breaker", "space", "x", "Space: type its number")]
     [InlineData("nonsense", "x", "", "not something this page can do")]
     public async Task Bad_fields_are_named(string act, string field, string value, string sentence)
     {

@@ -68,8 +68,9 @@ internal static class CircuitBench
     {
         var plates = i.Numbers("kw", 0.1, 27);
         var volts = i.Whole("volts", 100, 300);
-        var (kw, formula, column) = plates is [var one] ? One(one) : Several(plates);
-        var va = kw * 1000;
+        if (plates.Length > CookingDemand.Most) throw new BenchException("kw", $"{CookingDemand.Most} appliances at most; a house has no more.");
+        var demand = CookingDemand.Of([.. plates.Select(p => new VoltAmperes(p * 1000))]);
+        var (va, formula, column) = (demand.Demand.Value, demand.Derivation.Formula, demand.Column);
         return new([("demandVa", Math.Round(va)), ("amps", Math.Round(va / volts, 1)), ("column", column)], new("Cooking demand", $"{va:#,0} VA, {va / volts:0.0} A")
         {
             Formula = formula,
@@ -77,30 +78,5 @@ internal static class CircuitBench
             Because = "For a feeder or service; a branch circuit for one wall oven or one cooktop goes by its nameplate.",
             Steps = [.. plates.Select((p, n) => Derivation.Fact($"Nameplate {n + 1}", $"{p:0.##} kW"))],
         });
-    }
-
-    private static (double Kw, string Formula, string Column) One(double kw)
-    {
-        var d = CookingDemand.OfRange(new(kw * 1000));
-        return (d.Demand.Value / 1000, d.Derivation.Formula, d.Derivation.Citation["220.55, ".Length..]);
-    }
-
-    // Notes 1 to 3 of the table: large ones by their average, none under 12 kW; small ones by percent where that is less.
-    internal static (double Kw, string Formula, string Column) Several(ImmutableArray<double> plates)
-    {
-        var rows = CodeLibrary.Families.RangeDemand;
-        if (plates.Length > rows.Length) throw new BenchException("kw", $"{rows.Length} appliances at most; a house has no more.");
-        CookingRow Row(int n) => rows.First(r => r.Count == n);
-        if (plates.All(p => p <= 8.75))
-        {
-            var (small, middle) = (plates.Where(p => p < 3.5).ToList(), plates.Where(p => p >= 3.5).ToList());
-            var byPercent = (small.Count > 0 ? small.Sum() * Row(small.Count).A / 100.0 : 0) + (middle.Count > 0 ? middle.Sum() * Row(middle.Count).B / 100.0 : 0);
-            double byC = Row(plates.Length).C;
-            if (byPercent <= byC) return (byPercent, string.Join(" + ", new[] { small.Count > 0 ? $"{small.Sum():0.##} kW x {Row(small.Count).A} percent" : "", middle.Count > 0 ? $"{middle.Sum():0.##} kW x {Row(middle.Count).B} percent" : "" }.Where(s => s.Length > 0)), "columns A and B");
-        }
-
-        var average = plates.Select(p => Math.Max(12, p)).Average();
-        var steps = (int)Math.Floor(average - 12 + 0.5);
-        return (Row(plates.Length).C * (1 + (0.05 * steps)), $"{Row(plates.Length).C} kW for {plates.Length}{(steps > 0 ? $" x (1 + 0.05 x {steps}), average {average:0.##} kW" : "")}", "column C");
     }
 }

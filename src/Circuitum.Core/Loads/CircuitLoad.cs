@@ -69,31 +69,3 @@ public sealed record CircuitLoad(int Volts, VoltAmperes Connected, Amperes Actua
         ? ApplianceFacts.Of(appliance).Name
         : load.Kind switch { LoadKind.Light => "light", LoadKind.Fixed => "alarm", _ => "receptacle" };
 }
-
-/// <summary>Demand of household cooking (220.55).</summary>
-/// <param name="Demand">The demand.</param>
-/// <param name="Derivation">How it came about.</param>
-public sealed record CookingDemand(VoltAmperes Demand, Derivation Derivation)
-{
-    /// <summary>Demand of one range: column C, 8 kW to 12 kW of nameplate, 5 percent more for each kW or major part of one over that.</summary>
-    /// <param name="nameplate">Its nameplate, at most 27 kW.</param>
-    public static CookingDemand OfRange(VoltAmperes nameplate)
-    {
-        var kilowatts = nameplate.Value / 1000;
-        if (kilowatts < 8)
-        {
-            // Below 8.75 kW column B gives 80 percent; under 3.5 kW column A gives 80 percent as well.
-            var small = nameplate * 0.8;
-            return new(small, new Derivation("Cooking demand", $"{small}") { Formula = $"{nameplate.Value:0} x 0.80", Citation = "220.55, columns A and B" });
-        }
-
-        var steps = kilowatts > 12 ? (int)Math.Floor(kilowatts - 12 + 0.5) : 0;
-        var demand = new VoltAmperes(8000 * (1 + (0.05 * steps)));
-        return new(demand, new Derivation("Cooking demand", $"{demand}")
-        {
-            Formula = steps == 0 ? "one range of up to 12 kW: 8,000 VA" : $"8,000 x (1 + 0.05 x {steps}) = {demand.Value:#,0} VA",
-            Citation = "220.55, column C",
-            Steps = [Derivation.Fact("Range nameplate", $"{nameplate}")],
-        });
-    }
-}

@@ -90,11 +90,11 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         }
 
         var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking).ToList();
-        foreach (var item in cooking)
+        if (cooking.Count > 0)
         {
-            var d = CookingDemand.OfRange(item.Load);
+            var d = Cooking(cooking);
             total += d.Demand.Value;
-            lines.Add(new(item.Name, $"{d.Demand}") { Formula = "demand table", Citation = "220.55", Steps = [d.Derivation] });
+            lines.Add(new(string.Join(" and ", cooking.Select(i => i.Name)), $"{d.Demand}") { Formula = cooking.Count == 1 ? "demand table" : $"demand table for {cooking.Count}", Citation = "220.55", Steps = [d.Derivation] });
         }
 
         foreach (var item in c.Items.Where(i => i.Kind == ServiceItemKind.Dryer)) Add(item.Name, Math.Max(edition.Number("dryerLeastVa"), item.Load.Value), "the larger of 5000 VA and the nameplate", "220.54", [item]);
@@ -178,7 +178,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         var on = all.Where(i => i.Neutral).ToList();
         var fixedVa = (on.Where(i => i.Load.Value >= least).Sum(i => i.Load.Value) * factor) + on.Where(i => i.Load.Value < least).Sum(i => i.Load.Value);
         Add("Appliances of 120 V", fixedVa, string.Join(" + ", on.Select(i => $"{i.Load.Value:0}")) + (factor < 1 ? ", large ones x 0.75" : ""), edition.Cite("service.appliances"));
-        var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking && i.Neutral).Sum(i => CookingDemand.OfRange(i.Load).Demand.Value);
+        var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking && i.Neutral).ToList() is { Count: > 0 } some ? Cooking(some).Demand.Value : 0;
         Add("Cooking", cooking * 0.7, $"{cooking:#,0} x 0.70", "220.61(B)");
         var dryer = c.Items.Where(i => i.Kind == ServiceItemKind.Dryer && i.Neutral).Sum(i => Math.Max(edition.Number("dryerLeastVa"), i.Load.Value));
         Add("Dryer", dryer * 0.7, $"{dryer:#,0} x 0.70", "220.61(B)");
@@ -215,6 +215,14 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
 
     // The first 3000 VA in full, to 120,000 at 35 percent, the rest at 25.
     private static double Demand(double general) => Math.Min(general, 3000) + (Math.Clamp(general - 3000, 0, 117_000) * 0.35) + (Math.Max(0, general - 120_000) * 0.25);
+
+    // More than the table has do not stand in one house; those over it count in full.
+    private static CookingDemand Cooking(List<ServiceItem> items)
+    {
+        var all = items.OrderByDescending(i => i.Load.Value).Select(i => i.Load).ToList();
+        var d = CookingDemand.Of([.. all.Take(CookingDemand.Most)]);
+        return all.Count <= CookingDemand.Most ? d : d with { Demand = d.Demand + all.Skip(CookingDemand.Most).Aggregate(VoltAmperes.Zero, (sum, v) => sum + v) };
+    }
 
     private static double Sum(ServiceCase c, ServiceItemKind kind) => c.Items.Where(i => i.Kind == kind).Sum(i => i.Load.Value);
 }
