@@ -46,39 +46,6 @@ public class LabelTests
         LabelWriter.Write(Geometry.HouseShape.Of(same)).OrderBy(l => l.Key).Select(l => l.Value).ShouldBe(["den receptacles, 1 of 2", "den receptacles, 2 of 2"]);
     }
 
-    [Fact]
-    public void Legs_are_as_even_as_any_division_on_500_panels_and_quickly()
-    {
-        var random = new Random(4711);
-        var watch = System.Diagnostics.Stopwatch.StartNew();
-        var spent = TimeSpan.Zero;
-        for (var n = 0; n < 500; n++)
-        {
-            // Up to 42 spaces, some taken by two-pole breakers, some held by a person with what they carry.
-            var spaces = 2 * random.Next(6, 22);
-            var loads = Enumerable.Range(0, random.Next(1, Math.Min(spaces - 1, 40))).Select(_ => random.Next(0, 40) * 60).ToArray();
-            var (a, b) = (spaces / 2, spaces / 2);
-            var lead = random.Next(-2000, 2001);
-            watch.Restart();
-            var split = LegBalance.Split(loads, a, b, lead);
-            spent += watch.Elapsed;
-            (split.Count(x => x) <= a && split.Count(x => !x) <= b).ShouldBeTrue($"panel {n}");
-            var got = Math.Abs(lead + loads.Select((va, i) => split[i] ? va : -va).Sum());
-            got.ShouldBe(Least(loads, a, b, lead), $"panel {n}");
-        }
-
-        // About a millisecond each; the mean, because other tests run meanwhile.
-        (spent.TotalMilliseconds / 500).ShouldBeLessThan(10);
-    }
-
-    // Every reachable difference with every count on leg A, one load after the other.
-    private static int Least(int[] loads, int a, int b, int lead)
-    {
-        var reach = new HashSet<(int Count, int Gap)> { (0, lead) };
-        foreach (var va in loads) reach = [.. reach.SelectMany(r => new[] { (r.Count + 1, r.Gap + va), (r.Count, r.Gap - va) }).Where(r => r.Item1 <= a)];
-        return reach.Where(r => loads.Length - r.Count <= b).Min(r => Math.Abs(r.Gap));
-    }
-
     [Theory]
     [InlineData(LegBalanceBy.Connected)]
     [InlineData(LegBalanceBy.Expected)]

@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Intake;
@@ -91,26 +90,6 @@ public class TandemTests
         // A person's breaker keeps its whole space.
         var held = full.Select(s => s with { By = Maker.Person }).ToList();
         SpacePlan.Fill(panel, held, Needs(11, 0), PanelOrder.ByNumber).Length.ShouldBe(11);
-    }
-
-    [Fact]
-    public void The_largest_panels_with_tandems_are_laid_out_at_once()
-    {
-        var random = new Random(3);
-        var times = new List<double>();
-        for (var n = 0; n < 40; n++)
-        {
-            var panel = new Panel { Id = "p", Spaces = 42, TandemSpaces = [.. Enumerable.Range(19, 24)] };
-            List<BreakerNeed> needs = [.. Enumerable.Range(1, 58).Select(i => new BreakerNeed(i, 1, 20, random.Next(100, 1900), Protective: i <= 15))];
-            var clock = Stopwatch.StartNew();
-            var placed = SpacePlan.Fill(panel, [], needs, PanelOrder.ByNumber);
-            times.Add(clock.Elapsed.TotalMilliseconds);
-            placed.Length.ShouldBe(58);
-            Math.Abs(placed.Sum(s => needs[s.Circuit - 1].Va * (SpacePlan.OnLegA(s.Space) ? 1 : -1))).ShouldBeLessThanOrEqualTo(1);
-        }
-
-        // The best run: others share the machine.
-        times.Min().ShouldBeLessThan(100);
     }
 
     [Fact]
