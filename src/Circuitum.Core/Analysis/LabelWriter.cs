@@ -69,7 +69,7 @@ public static partial class LabelWriter
         return walls.Count is 0 or 4 ? "" : $"{Join(walls)} wall{(walls.Count > 1 ? "s" : "")}";
     }
 
-    private const int FewNames = 4, FewMissing = 3, LongestRooms = 120;
+    private const int FewNames = 4, FewMissing = 3, LongestRooms = 200;
 
     private static readonly HashSet<string> Vague = new(StringComparer.OrdinalIgnoreCase) { "lights", "light", "lighting", "plugs", "plug", "outlets", "outlet", "receptacles", "general", "misc", "miscellaneous", "other", "various", "house", "upstairs", "downstairs", "main", "spare", "unknown", "bedroom", "bedrooms", "room", "rooms", "kitchen", "bath", "garage", "basement" };
 
@@ -106,8 +106,8 @@ public static partial class LabelWriter
     {
         var kinds = boxes.Select(b => b.Kind).Where(k => k != BoxKind.SmokeAlarm).ToHashSet();
         var all = house.Job.Decisions.Boxes.Where(b => kinds.Contains(b.Kind) && house.Job.RoomById(b.Room)!.Storey == rooms[0].Storey).Select(b => b.Room).Distinct().ToList();
-        var missing = all.Where(id => rooms.All(r => r.Id != id)).OrderBy(id => house.Job.Rooms.IndexOf(house[id].Room)).Select(id => house[id].Room.Name).ToList();
-        var names = rooms.Select(r => r.Name).ToList();
+        var missing = all.Where(id => rooms.All(r => r.Id != id)).Select(id => house[id].Room.Name).Order(StringComparer.OrdinalIgnoreCase).ToList();
+        var names = rooms.Select(r => r.Name).Order(StringComparer.OrdinalIgnoreCase).ToList();
         if (missing.Count > FewMissing || names.Count <= missing.Count + 1) return names;
         var storey = house.Job.StoreyById(rooms[0].Storey)!.Name;
         return [missing.Count == 0 ? $"all of {Lower(storey)}" : $"{Lower(storey)} but {Join(missing)}"];
