@@ -78,6 +78,7 @@ public sealed record Feeder
         var counted = whole ? service : Case(job, house, edition, circuits);
         var standard = ServiceLoad.Standard(counted, edition);
         var optional = whole && (panel.FeederBreaker ?? panel.MainBreaker) >= LeastOptional ? ServiceLoad.Optional(counted, edition) : null;
+        var neutral = ServiceLoad.Neutral(counted, edition);
         var load = optional is not null && job.Preferences.ServiceMethod == ServiceMethod.Optional ? optional : standard;
         var connected = circuits.Aggregate(VoltAmperes.Zero, (sum, c) => sum + c.Load.Connected);
         var breaker = panel.FeederBreaker ?? edition.BreakerFor(Math.Max(whole ? LeastOptional : LeastBreaker, load.Current.Value)) ?? edition.Breakers[^1];
@@ -103,7 +104,7 @@ public sealed record Feeder
         var building = house[panel.Room].Room.Kind == RoomKind.AccessoryBuilding;
         return new()
         {
-            Whole = whole, Neutral = ServiceLoad.Neutral(counted, edition), Run = run,
+            Whole = whole, Neutral = neutral, Run = run,
             From = from, To = panel.Id, Load = load, Connected = connected, Breaker = breaker, Wire = wire, Ground = ground, Conduit = fill, Route = route, Cut = cut, DropPercent = drop, ToBuilding = building, Made = made,
             Derivation = new("Feeder", $"{breaker} A, {made}")
             {
@@ -114,7 +115,7 @@ public sealed record Feeder
                 [
                     load.Derivation,
                     .. optional is null ? [Derivation.Fact("Optional method", "not for it", whole ? "It is for feeders of 100 A and over (220.82)." : "It is for one set of wires that carries the whole dwelling (220.82).")] : new[] { load == optional ? standard.Derivation : optional.Derivation },
-                    ServiceLoad.Neutral(counted, edition),
+                    neutral,
                     .. wire is null ? [] : new[] { wire.Derivation, new Derivation("Equipment ground", $"{ground} AWG copper") { Citation = edition.Cite("wire.ground") } },
                     .. fill is null ? [] : new[] { fill.Derivation },
                     .. run.Steps(edition),

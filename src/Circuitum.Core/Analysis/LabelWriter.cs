@@ -85,6 +85,12 @@ public static partial class LabelWriter
         return Possessive().IsMatch(text) ? "goes by a person's name, which changes" : null;
     }
 
+    /// <summary>What is wrong with a circuit's label as a sentence, or nothing: unclear, or the same as another's.</summary>
+    /// <param name="c">The circuit.</param>
+    /// <param name="all">All circuits.</param>
+    public static string Wrong(CircuitAnalysis c, IEnumerable<CircuitAnalysis> all) =>
+        Unclear(c.Label) is { } why ? $"It {why}." : all.FirstOrDefault(o => o != c && string.Equals(o.Label, c.Label, StringComparison.OrdinalIgnoreCase)) is { } same ? $"Circuit {same.Number} has the same." : "";
+
     [GeneratedRegex(@"\b\p{Lu}\p{Ll}+(?:['\u2019]s|s['\u2019])\s")]
     private static partial Regex Possessive();
 

@@ -25,8 +25,7 @@ public sealed record EditionLoad(CodeEdition Edition, ServiceLoad Standard, Serv
 /// <param name="Neutral">Load of the neutral.</param>
 /// <param name="Conductors">Service conductors, grounding electrode conductor and bonding.</param>
 /// <param name="Reliefs">What would relieve it, most first; only when the service is near its limit.</param>
-/// <param name="Editions">The same house by each edition that is known, the newest first, without local amendments.</param>
-public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, Derivation Conductors, ImmutableArray<Relief> Reliefs, ImmutableArray<EditionLoad> Editions)
+public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, Derivation Conductors, ImmutableArray<Relief> Reliefs)
 {
     /// <summary>The line of the electrode's conductor.</summary>
     public const string ElectrodeConductor = "Grounding electrode conductor";
@@ -39,7 +38,7 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
     {
         var rating = a.Panel?.MainBreaker ?? 0;
         var used = rating > 0 ? a.Service.Current.Value / rating : 0;
-        return new(rating, used, ServiceLoad.Neutral(a.ServiceCase, a.Edition), ConductorsFor(a, rating), used >= Near ? ReliefsOf(a) : [], EditionsOf(a));
+        return new(rating, used, ServiceLoad.Neutral(a.ServiceCase, a.Edition), ConductorsFor(a, rating), used >= Near ? ReliefsOf(a) : []);
     }
 
     private static Derivation ConductorsFor(JobAnalysis a, int rating)
@@ -66,7 +65,9 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
         };
     }
 
-    private static ImmutableArray<EditionLoad> EditionsOf(JobAnalysis a) =>
+    /// <summary>The same house by each edition that is known, the newest first, without local amendments.</summary>
+    /// <param name="a">The analysis.</param>
+    public static ImmutableArray<EditionLoad> EditionsOf(JobAnalysis a) =>
     [
         .. CodeLibrary.EditionIds.Select(id =>
         {

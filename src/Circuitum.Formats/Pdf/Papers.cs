@@ -138,7 +138,7 @@ public static class Papers
         s.Text($"{a.AreaSqFt:#,0} sq ft by the outside line. The {a.Service.Method.ToString().ToLowerInvariant()} method is used: {a.Service.Total}, {a.Service.Current.Value:0.0} A, {sheet.Used * 100:0} percent of the {sheet.Rating} A main breaker. Service sizing is for a licensed person to decide.");
         foreach (var (title, d) in new[] { ("Optional method", a.Optional.Derivation), ("Standard method", a.Standard.Derivation), ("Neutral", sheet.Neutral), ("Conductors and grounding", sheet.Conductors) }) Worked(s, title, d);
         s.Heading("By other editions", 12);
-        s.Table([new("Edition", 22), new("Standard", 18), new("Optional", 18), new("What comes out otherwise", 42)], sheet.Editions.Select(e => new[] { $"{e.Edition.FullName}{(e.Edition.Id == a.Edition.Id ? ", this job's" : "")}", $"{e.Standard.Total}, {e.Standard.Current.Value:0.0} A", $"{e.Optional.Total}, {e.Optional.Current.Value:0.0} A", e.Differs.IsEmpty ? "nothing" : string.Join("; ", e.Differs) }), 8);
+        s.Table([new("Edition", 22), new("Standard", 18), new("Optional", 18), new("What comes out otherwise", 42)], ServiceSheet.EditionsOf(a).Select(e => new[] { $"{e.Edition.FullName}{(e.Edition.Id == a.Edition.Id ? ", this job's" : "")}", $"{e.Standard.Total}, {e.Standard.Current.Value:0.0} A", $"{e.Optional.Total}, {e.Optional.Current.Value:0.0} A", e.Differs.IsEmpty ? "nothing" : string.Join("; ", e.Differs) }), 8);
         foreach (var at in a.Panels.Where(p => p.Feeder is not null)) Worked(s, $"Feeder of {at.Panel.Name}", at.Feeder!.Derivation);
         if (sheet.Reliefs.Length > 0) s.Heading("What would relieve the service", 12);
         foreach (var r in sheet.Reliefs) s.Text($"- {r.What}: {r.Saved.Value:0.0} A less");

@@ -68,7 +68,7 @@ public sealed partial class EditForm(IFormCollection form)
         "pair-circuits" => new PairCircuits(Number("circuit", "Circuit") ?? 0, Number("with", "Circuit") ?? 0, Word<PairKind>("kind", "Kind")),
         "unpair-circuits" => new UnpairCircuits(Number("circuit", "Circuit") ?? 0),
         "move-breaker" => MoveBreaker(),
-        "labels" => new SetLabels(form.Keys.Where(k => k.StartsWith("label.", StringComparison.Ordinal)).Take(Core.Intake.JobRules.MostCircuits).Select(k => (Number: int.TryParse(k[6..], NumberStyles.None, CultureInfo.InvariantCulture, out var n) ? n : 0, Text: Text(k))).Where(l => l.Number > 0).DistinctBy(l => l.Number).ToImmutableSortedDictionary(l => l.Number, l => l.Text)),
+        "labels" => Labels(),
         "card-size" => CardSize(),
         "breaker-family" => new SetBreakerFamily(Number("circuit", "Circuit") ?? 0, Optional("family")),
         "move-to-panel" => new MoveToPanel(Number("circuit", "Circuit") ?? 0, Text("panel")),
@@ -164,6 +164,18 @@ public sealed partial class EditForm(IFormCollection form)
         if (SpacePlan.TryRead(Text("space"), out var at)) return new(Number("circuit", "Circuit") ?? 0, at.Space, Optional("panel"), Optional("feeds"), at.Half);
         problem = "Space: type its number, or for half of a space with a tandem its number with A or B, such as 13B.";
         return null;
+    }
+
+    private SetLabels Labels()
+    {
+        const string Prefix = "label.";
+        var labels = ImmutableSortedDictionary.CreateBuilder<int, string>();
+        foreach (var key in form.Keys.Where(k => k.StartsWith(Prefix, StringComparison.Ordinal)).Take(Core.Intake.JobRules.MostCircuits))
+        {
+            if (int.TryParse(key[Prefix.Length..], NumberStyles.None, CultureInfo.InvariantCulture, out var number)) labels[number] = Text(key);
+        }
+
+        return new(labels.ToImmutable());
     }
 
     private EditPanel CardSize()

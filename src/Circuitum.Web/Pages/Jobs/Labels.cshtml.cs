@@ -45,10 +45,6 @@ public sealed class LabelsModel(JobDesk desk) : PageModel
     /// <summary>What stands in a circuit's field: what was typed just now, when it could not be saved, else its own label.</summary>
     public string Typed(CircuitAnalysis c) => posted is { } form && form.Text("do") == "labels" ? form.Text($"label.{c.Number}") : c.Circuit.Label ?? "";
 
-    /// <summary>What is wrong with a circuit's label, or nothing.</summary>
-    public string Wrong(CircuitAnalysis c) =>
-        LabelWriter.Unclear(c.Label) is { } why ? $"It {why}." : Open.Analysis.Circuits.FirstOrDefault(o => o != c && string.Equals(o.Label, c.Label, StringComparison.OrdinalIgnoreCase)) is { } same ? $"Circuit {same.Number} has the same." : "";
-
     private async Task<bool> Load(CancellationToken cancel)
     {
         if (await desk.OpenAsync(Id, cancel) is not { } job) return false;
