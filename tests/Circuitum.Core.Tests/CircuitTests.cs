@@ -42,7 +42,7 @@ public class CircuitTests
     [InlineData("bedroom", CircuitPurpose.Mixed, null)]
     public void What_may_join_what(string room, CircuitPurpose circuit, string? rule)
     {
-        var why = BoxPurpose.WhyNot(Sample.Flat(), Us2023, new Box { Id = "b", Kind = BoxKind.Receptacle, Room = room }, circuit);
+        var why = BoxPurpose.WhyNot(Sample.Flat(), Us2023, new Box { Id = "b", Kind = BoxKind.Receptacle, Room = room }, circuit, []);
         if (rule is null) why.ShouldBeNull();
         else why.ShouldNotBeNull().ShouldContain(Us2023.Cite(rule));
     }

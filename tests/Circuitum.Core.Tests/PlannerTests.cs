@@ -26,7 +26,7 @@ public class PlannerTests
         var a = Analyzer.Analyze(Planned);
         a.Circuits.Count(c => c.Circuit.Purpose == CircuitPurpose.SmallAppliance).ShouldBeGreaterThanOrEqualTo(2);
         foreach (var purpose in new[] { CircuitPurpose.Laundry, CircuitPurpose.Bathroom, CircuitPurpose.Garage }) a.Circuits.Single(c => c.Circuit.Purpose == purpose).Breaker.ShouldBe(20);
-        foreach (var c in a.Circuits) c.Boxes.ShouldAllBe(b => BoxPurpose.WhyNot(a.Job, a.Edition, b, c.Circuit.Purpose) == null);
+        foreach (var c in a.Circuits) c.Boxes.ShouldAllBe(b => BoxPurpose.WhyNot(a.Job, a.Edition, b, c.Circuit.Purpose, c.Boxes) == null);
     }
 
     [Fact]

@@ -58,11 +58,36 @@ internal static class Sample
         Panels = [new Panel { Id = "main", Name = "Main panel", Room = "garage", Wall = 3, Along = Length.Feet(8), Spaces = 30, MainBreaker = 150, BreakerFamily = "A" }],
     };
 
+    /// <summary>A plate-read appliance of a type on a wall of a room, two feet wide.</summary>
+    internal static Appliance Thing(string id, string type, string room, int wall, double feet) => new()
+    {
+        Id = id, Type = type, Room = room, Spot = new Spot { Wall = wall, From = Length.Feet(feet), Width = Length.Feet(2), Depth = Length.Feet(2) }, Nameplate = new Nameplate { Confirmed = true },
+    };
+
+    /// <summary>The whole flat with a dishwasher, a disposer and a built-in microwave in its kitchen.</summary>
+    internal static Job WithKitchen()
+    {
+        var whole = Whole();
+        return whole with { Appliances = [.. whole.Appliances, Thing("dishwasher", "dishwasher", "kitchen", 0, 8), Thing("disposer", "disposer", "kitchen", 0, 5.3), Thing("microwave", "microwave", "kitchen", 3, 0.5)] };
+    }
+
+    /// <summary>The whole flat with a workshop some way off: seven bench machines and, when asked for, a panel of its own.</summary>
+    internal static Job WithWorkshop(bool ownPanel = true)
+    {
+        var whole = Whole();
+        return whole with
+        {
+            Rooms = whole.Rooms.Add(Rect("shop", RoomKind.AccessoryBuilding, 60, 0, 24, 16)),
+            Openings = whole.Openings.Add(Door("shop", 2, 4)),
+            Appliances = [.. whole.Appliances, .. Enumerable.Range(0, 7).Select(n => Thing($"saw{n}", "bench-machine", "shop", n < 4 ? 0 : 1, 1 + (n % 4 * 3)))],
+            Panels = ownPanel ? whole.Panels.Add(new Panel { Id = "shop", Name = "Workshop panel", Room = "shop", Wall = 3, Along = Length.Feet(8), Spaces = 20, MainBreaker = 100, BreakerFamily = "A", FedFrom = "main" }) : whole.Panels,
+        };
+    }
+
     /// <summary>The flat with a deck at its back, a furnace, a bath fan and a refrigerator, and every plate read: nothing is left to find.</summary>
     internal static Job Whole()
     {
         var flat = Flat();
-        Appliance Thing(string id, string type, string room, int wall, double feet) => new() { Id = id, Type = type, Room = room, Spot = new Spot { Wall = wall, From = Length.Feet(feet), Width = Length.Feet(2), Depth = Length.Feet(2) } };
         var more = flat with
         {
             Rooms = flat.Rooms.Add(Rect("deck", RoomKind.Deck, 12.375, -8.5, 4, 8)),

@@ -91,7 +91,7 @@ public class WorkedCases
     }
 
     [Theory]
-    [InlineData(8000, 8000)]
+    [InlineData(8000, 6400)]
     [InlineData(12000, 8000)]
     [InlineData(12400, 8000)]
     [InlineData(12500, 8400)]

@@ -79,6 +79,26 @@ internal static class GeneratedHouse
         }
     }
 
+    /// <summary>The same house with a workshop apart from it, and two times in three a panel of its own there.</summary>
+    internal static Job MakeWithShed(int seed)
+    {
+        var (job, random) = (Make(seed), new Random((seed * 31) + 7));
+        var east = job.Rooms.Max(r => r.Outline.Max(p => p.X)).InFeet + random.Next(6, 40);
+        var (wide, deep) = (random.Next(10, 26), random.Next(10, 20));
+        Appliance Machine(int n, string type) => new()
+        {
+            Id = $"shop{n}", Type = type, Room = "shop", Spot = new Spot { Wall = 0, From = Length.Feet(Math.Min(1 + (n * 2.5), wide - 2.5)), Width = Length.Feet(2), Depth = Length.Feet(2) }, Nameplate = new Nameplate { Confirmed = true },
+        };
+        string[] types = ["bench-machine", "air-compressor", "freezer", "mini-split", "baseboard", "refrigerator", "central-vac"];
+        return job with
+        {
+            Rooms = job.Rooms.Add(Rect("shop", RoomKind.AccessoryBuilding, east, 0, wide, deep, "s0")),
+            Openings = job.Openings.Add(Door("shopdoor", "shop", 2, 2, Opening.Outside)),
+            Appliances = [.. job.Appliances, .. Enumerable.Range(0, random.Next(0, 5)).Select(n => Machine(n, types[random.Next(types.Length)]))],
+            Panels = random.Next(3) == 0 ? job.Panels : job.Panels.Add(new Panel { Id = "shop", Name = "Workshop panel", Room = "shop", Wall = 3, Along = Length.Feet(4), Spaces = 20, MainBreaker = 125, BreakerFamily = "A", FedFrom = "main" }),
+        };
+    }
+
     private static Preferences Wishes(Random random)
     {
         var p = new Preferences();

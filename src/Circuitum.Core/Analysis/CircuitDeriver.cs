@@ -51,7 +51,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             FirstOutletCite = edition.Cite("protect.firstOutlet"),
         });
         var (size, home, drop, dropWhy, dropAt) = Sizes(circuit, wishes, wire, Measured(run, pulled), load);
-        var conductors = load.Volts == 240 && appliances.Any(a => a.Type.Neutral) ? 3 : 2;
+        var conductors = load.Volts == 240 && appliances.Any(a => a.Neutral) ? 3 : 2;
         return new()
         {
             Circuit = circuit,
@@ -142,18 +142,25 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
     private SizingCase Case(Circuit circuit, Preferences wishes, Box[] boxes, List<ApplianceFacts> appliances, CircuitLoad load, HomeRunPair? pair)
     {
         var loads = boxes.Select(b => BoxLoad.Of(job, b)).ToList();
-        var steady = loads.Where(l => l.Continuous).Sum(l => l.Load.Value) / load.Volts;
         var alone = appliances.Count == 1 && boxes.Length == 1 ? appliances[0] : null;
         var hvac = alone is { Type.Hvac: true, MinimumCircuitAmpacity: not null } ? alone : null;
-        var receptacles = boxes.Sum(b => b.Kind == BoxKind.Receptacle ? 2 : b.Kind == BoxKind.Provision || appliances.Any(a => a.Appliance.Id == b.Appliance && !a.Hardwired) ? 1 : 0);
+        var receptacles = load.Volts == 120 ? boxes.Sum(b => Receptacles(b, appliances)) : 0;
         var breaker = circuit.Breaker ?? Usual(circuit, wishes, alone, load);
+        var steady = loads.Where(l => l.Continuous).Sum(l => l.Load.Value) / load.Volts;
+
+        // A planning figure for receptacles is no load that a breaker must carry: it fills the usual breaker and no more.
+        var practice = load.Practice.Value;
+        var free = (breaker ?? 20) - (load.Sizing.Value - practice);
+        var counted = load.Sizing.Value - Math.Clamp(practice - Math.Max(0, free), 0, practice);
         var c = new SizingCase
         {
             Continuous = new(steady),
-            NonContinuous = new(Math.Max(0, load.Actual.Value - steady)),
+            NonContinuous = new(Math.Max(0, counted - (steady * edition.Number("continuousFactor")))),
             MinimumCircuitAmpacity = hvac?.MinimumCircuitAmpacity,
             MaximumBreaker = alone?.MaximumBreaker,
             Breaker = breaker,
+            Held = circuit.Breaker is not null,
+            MostBreaker = receptacles > 1 ? (int)edition.Number("receptacleCircuitMostA") : null,
             TerminationC = wishes.TerminationC,
             AmbientC = wishes.AmbientC,
             SeveralReceptacles = receptacles > 1,
@@ -164,17 +171,41 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         return twelve && c.SmallestSize != "10" ? c with { SmallestSize = "12" } : c;
     }
 
+    // A duplex is two receptacles (210.21(B)).
+    private static int Receptacles(Box box, List<ApplianceFacts> appliances) => box.Kind switch
+    {
+        BoxKind.Receptacle => box.Style switch { ReceptacleStyle.Single => 1, ReceptacleStyle.Quad => 4, _ => 2 },
+        BoxKind.Provision => 1,
+        _ => appliances.Any(a => a.Appliance.Id == box.Appliance && !a.Hardwired) ? 1 : 0,
+    };
+
+    // The breaker that is usual for what hangs on the circuit, as far as the plate allows it; none lets the load alone decide.
     private int? Usual(Circuit circuit, Preferences wishes, ApplianceFacts? alone, CircuitLoad load)
     {
-        if (alone is null || circuit.Purpose != CircuitPurpose.Appliance) return circuit.Purpose == CircuitPurpose.Appliance ? 20 : CircuitPlanning.GeneralRating(wishes, circuit.Purpose);
-        if (alone.Type.Hvac) return alone.MinimumCircuitAmpacity is null ? alone.Type.Breaker : alone.MaximumBreaker;
-        var usual = alone.Type.Breaker;
-        if (alone.Type.Id == "range" && alone.Load.Value >= edition.Number("rangeLeastVa")) usual = Math.Max(usual ?? 0, (int)edition.Number("rangeLeastBreaker"));
-        if (usual is not { } u || alone.Type.Motor || alone.Type.Cooking || alone.Type.Id == "dryer") return usual;
+        if (circuit.Purpose != CircuitPurpose.Appliance) return CircuitPlanning.GeneralRating(wishes, circuit.Purpose);
+        if (alone is null) return 20;
+        if (alone.Type.Hvac && alone.MinimumCircuitAmpacity is not null) return alone.MaximumBreaker;
 
-        // One non-motor appliance over 13.3 A: at most 150 percent of its load, or the next standard size.
-        var amps = load.Actual.Value;
-        return amps > 13.3 && edition.BreakerFor(amps * 1.5) is { } most ? Math.Min(u, most) : u;
+        // At another voltage the library's breaker means nothing.
+        var usual = alone.Volts == alone.Type.Volts ? alone.Type.Breaker : null;
+        if (alone.Type.Id == "range" && alone.Load.Value >= edition.Number("rangeLeastVa")) usual = Math.Max(usual ?? 0, (int)edition.Number("rangeLeastBreaker"));
+        return usual is { } u && LargestFor(edition, alone, load.Actual.Value) is { } most ? Math.Min(u, most) : usual;
+    }
+
+    /// <summary>
+    /// The largest breaker for one appliance: 250 percent of a motor's current (430.52), 150 percent of another one's, and 20 A
+    /// up to 13.3 A (422.11(E)), each at the next standard size. None for what goes by another rule, and for cooking and dryers
+    /// until their plate is read: their plugs go with a breaker.
+    /// </summary>
+    /// <param name="edition">The edition.</param>
+    /// <param name="alone">The appliance.</param>
+    /// <param name="amps">Its current in amperes.</param>
+    internal static int? LargestFor(CodeEdition edition, ApplianceFacts alone, double amps)
+    {
+        if (alone.Type.Hvac && !alone.MotorLoad) return null;
+        if (alone.MotorLoad) return edition.BreakerFor(amps * edition.Number("motorBreakerFactor"));
+        if ((alone.Type.Cooking || alone.Type.Id == "dryer") && !alone.Appliance.Nameplate.Confirmed) return null;
+        return amps > edition.Number("smallApplianceBreakerAmps") ? edition.BreakerFor(amps * edition.Number("applianceBreakerFactor")) : (int)edition.Number("receptacleCircuitMostA");
     }
 
     // Each piece of cable carries what is planned beyond it; the worst box counts.
@@ -196,9 +227,12 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         {
             var row = Conductor.Copper(hop.From is null ? homeSize : size);
             var amps = beyond[hop.To] / load.Volts;
-            var volts = Conductor.DropVolts(hop.Way, new(amps), row);
+
+            // What is left in the panel and in the boxes carries current too.
+            var length = hop.Way + (hop.From is null ? job.Preferences.PanelMakeUp + job.Preferences.BoxMakeUp : job.Preferences.BoxMakeUp * 2);
+            var volts = Conductor.DropVolts(length, new(amps), row);
             at[hop.To] = volts + (hop.From is { } f ? at[f] : 0);
-            var step = new Derivation(hop.From is null ? "Home run" : $"{hop.From} to {hop.To}", $"{volts:0.00} V") { Formula = $"2 x {hop.Way.InFeet:0.#} ft x {amps:0.0#} A x {row.OhmPerKft} / 1000", Because = $"{row.Size} AWG" };
+            var step = new Derivation(hop.From is null ? "Home run" : $"{hop.From} to {hop.To}", $"{volts:0.00} V") { Formula = $"2 x {length.InFeet:0.#} ft x {amps:0.0#} A x {row.OhmPerKft} / 1000", Because = $"{row.Size} AWG" };
             path[hop.To] = (hop.From is { } g ? path[g] : []).Add(step);
         }
 
@@ -208,7 +242,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         {
             Formula = $"{worst.Value:0.00} / {load.Volts} V",
             Citation = edition.Cite("wire.drop"),
-            Because = $"Worst at {worst.Key}; 3 percent on a branch circuit is a recommendation.",
+            Because = $"Worst at {worst.Key}, make-up counted; {edition.Number("dropPercentBranch"):0.#} percent on a branch circuit is {(edition.Rule("wire.drop").Severity == "must" ? "a local rule" : "a recommendation")}.",
             Steps = [.. path[worst.Key]],
         }, at.ToImmutableDictionary(x => x.Key, x => x.Value / load.Volts * 100));
     }

@@ -26,6 +26,9 @@ public sealed record Feeder
     /// <summary>Whether it carries the whole dwelling, as behind a disconnect outside: then the optional method and the smaller sizes hold for it (220.82, 310.12).</summary>
     public required bool Whole { get; init; }
 
+    /// <summary>What its load is worked out from.</summary>
+    public required ServiceCase Case { get; init; }
+
     /// <summary>Load of its neutral.</summary>
     public required Derivation Neutral { get; init; }
 
@@ -75,7 +78,7 @@ public sealed record Feeder
     {
         // Behind a disconnect outside a feeder carries everything; elsewhere it carries a part of the dwelling.
         var whole = all > 0 && circuits.Length == all;
-        var counted = whole ? service : Case(job, house, edition, circuits);
+        var counted = whole ? service : LoadCase.OfFeeder(house, edition, circuits);
         var standard = ServiceLoad.Standard(counted, edition);
         var optional = whole && (panel.FeederBreaker ?? panel.MainBreaker) >= LeastOptional ? ServiceLoad.Optional(counted, edition) : null;
         var neutral = ServiceLoad.Neutral(counted, edition);
@@ -104,7 +107,7 @@ public sealed record Feeder
         var building = house[panel.Room].Room.Kind == RoomKind.AccessoryBuilding;
         return new()
         {
-            Whole = whole, Neutral = neutral, Run = run,
+            Whole = whole, Case = counted, Neutral = neutral, Run = run,
             From = from, To = panel.Id, Load = load, Connected = connected, Breaker = breaker, Wire = wire, Ground = ground, Conduit = fill, Route = route, Cut = cut, DropPercent = drop, ToBuilding = building, Made = made,
             Derivation = new("Feeder", $"{breaker} A, {made}")
             {
@@ -137,22 +140,5 @@ public sealed record Feeder
                 Citation = edition.Cite("service.conductor"),
                 Because = $"A feeder of {breaker} A that carries the whole dwelling takes the dwelling's sizes: 83 percent of its rating.",
             });
-    }
-
-    // The share of each room's area that its lights and receptacles on the feeder are of all of them.
-    private static ServiceCase Case(Job job, HouseShape house, CodeEdition edition, ImmutableArray<CircuitAnalysis> circuits)
-    {
-        var on = circuits.SelectMany(c => c.Boxes).Select(b => b.Id).ToHashSet();
-        var area = job.Decisions.Boxes.Where(b => b.Kind is BoxKind.Light or BoxKind.Receptacle && edition.Traits(job.RoomById(b.Room)!.Kind).FloorArea).GroupBy(b => b.Room)
-            .Sum(g => house[g.Key].AreaSqFt * g.Count(b => on.Contains(b.Id)) / g.Count());
-        var appliances = circuits.SelectMany(c => c.Boxes).Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Distinct();
-        return new()
-        {
-            Whole = false,
-            AreaSqFt = area,
-            SmallApplianceCircuits = circuits.Count(c => c.Circuit.Purpose == CircuitPurpose.SmallAppliance),
-            LaundryCircuits = circuits.Count(c => c.Circuit.Purpose == CircuitPurpose.Laundry),
-            Items = HouseDeriver.Items(job, edition, appliances),
-        };
     }
 }

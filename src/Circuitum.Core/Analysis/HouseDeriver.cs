@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
@@ -29,8 +30,8 @@ public static class HouseDeriver
     private static JobAnalysis Build(Job job, HouseShape house, CodeEdition edition, ImmutableDictionary<string, Box> boxes, IReadOnlyDictionary<int, string> labels, Runs runs, ImmutableArray<SharedHole> shared)
     {
         var circuits = Circuits(job, edition, new CircuitDeriver(house, edition, runs, boxes), labels, shared);
-        var area = house.OutsideAreaSqFt(r => edition.Traits(r.Kind).FloorArea);
-        var service = Case(job, edition, area);
+        var area = house.OutsideAreaSqFt(r => FloorAreas.Counts(edition, r));
+        var service = LoadCase.OfHouse(house, edition, area);
         var byBox = circuits.SelectMany(c => c.Boxes.Select(b => (b.Id, c))).ToImmutableDictionary(x => x.Id, x => x.c);
         return new()
         {
@@ -75,30 +76,4 @@ public static class HouseDeriver
 
         return [.. done.Values];
     }
-
-    private static ServiceCase Case(Job job, CodeEdition edition, double area) => new()
-    {
-        AreaSqFt = area,
-        SmallApplianceCircuits = job.Decisions.Circuits.Count(c => c.Purpose == CircuitPurpose.SmallAppliance),
-        LaundryCircuits = job.Decisions.Circuits.Count(c => c.Purpose == CircuitPurpose.Laundry),
-        Items = Items(job, edition, job.Appliances),
-    };
-
-    /// <summary>What appliances bring to a load calculation.</summary>
-    internal static ImmutableArray<ServiceItem> Items(Job job, CodeEdition edition, IEnumerable<Appliance> appliances) =>
-        [.. appliances.Select(a => ApplianceFacts.Of(a)).Where(f => Counts(f, edition, job)).Select(f => new ServiceItem(f.Name, f.Load, Kind(f), f.Type.Motor || f.Type.Id == "disposer", f.Volts == 120 || f.Type.Neutral))];
-
-    // A refrigerator, washer or door operator on receptacles is within the general, small-appliance or laundry load.
-    private static bool Counts(ApplianceFacts facts, CodeEdition edition, Job job) =>
-        facts.Type.Id is not ("refrigerator" or "gas-range" or "washer" or "gas-dryer" or "garage-door" or "freezer" or "garment-steamer" or "bench-machine");
-
-    private static ServiceItemKind Kind(ApplianceFacts facts) => facts.Type switch
-    {
-        { Cooking: true } => ServiceItemKind.Cooking,
-        { Id: "dryer" } => ServiceItemKind.Dryer,
-        { Charging: true } => ServiceItemKind.Charging,
-        { Heating: true } => ServiceItemKind.Heating,
-        { Id: "heat-pump" or "mini-split" } => ServiceItemKind.HeatPump,
-        _ => ServiceItemKind.Fixed,
-    };
 }

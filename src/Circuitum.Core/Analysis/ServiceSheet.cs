@@ -43,24 +43,25 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
 
     private static Derivation ConductorsFor(JobAnalysis a, int rating)
     {
-        if (CodeLibrary.Conductors.Service.FirstOrDefault(r => r.Amperes >= Math.Max(100, rating)) is not { } row) return new("Service conductors", "over 400 A") { Because = "Beyond the dwelling table: for an engineer." };
+        if (CodeLibrary.Conductors.Service.FirstOrDefault(r => r.Amperes >= Math.Max(a.Edition.Number("serviceLeastA"), rating)) is not { } row) return new("Service conductors", "over 400 A") { Because = "Beyond the dwelling table: for an engineer." };
         var electrode = CodeLibrary.Families.ElectrodeFor(row.Copper);
         return new("Service conductors", $"{row.Copper} copper or {row.Aluminum} aluminum")
         {
-            Citation = a.Edition.Id == "us-2017" ? "310.15(B)(7)" : "310.12",
+            Citation = a.Edition.Cite("service.conductor"),
             Because = $"For a service of {rating} A that carries the whole dwelling. Not for a feeder that carries a part of it.",
             Steps =
             [
                 new("Main breaker", $"{rating} A")
                 {
-                    Formula = $"{a.Service.Current.Value:0.0} A: {a.Edition.BreakerFor(Math.Max(100, a.Service.Current.Value))} A at least",
+                    Formula = $"{a.Service.Current.Value:0.0} A: {a.Edition.BreakerFor(Math.Max(a.Edition.Number("serviceLeastA"), a.Service.Current.Value))} A at least",
                     Citation = a.Edition.Cite("service.size"),
-                    Because = "The next breaker over the load, 100 A at least for a one-family house.",
+                    Because = $"The next breaker over the load, {a.Edition.Number("serviceLeastA"):0} A at least for a one-family house.",
                 },
                 new(ElectrodeConductor, $"{electrode.Copper} copper or {electrode.Aluminum} aluminum") { Citation = "250.66", Because = "By the service conductors; 6 copper is enough to a rod, 4 copper to an encased electrode." },
                 new("Main bonding jumper, and bonding of metal water pipe", $"{electrode.Copper} copper or {electrode.Aluminum} aluminum") { Citation = "250.28, 250.104", Because = "By the same table. Neutral and ground are joined here and nowhere after it." },
                 new("Electrodes", "all that are there") { Citation = "250.50 to 250.53", Because = "A metal water pipe of 10 ft in the ground and an encased electrode are used where they are there, the pipe supplemented; otherwise two rods." },
-                .. a.Edition.Id == "us-2017" ? [] : new[] { new Derivation("Surge protection and an outside emergency disconnect", "needed") { Citation = "230.67, 230.85" } },
+                .. a.Edition.InForce("service.surge") ? new[] { new Derivation(a.Edition.Rule("service.surge").Title, "needed") { Citation = a.Edition.Cite("service.surge"), Because = a.Edition.Rule("service.surge").Text } } : [],
+                .. a.Edition.InForce("service.emergency") ? new[] { new Derivation(a.Edition.Rule("service.emergency").Title, "needed") { Citation = a.Edition.Cite("service.emergency"), Because = a.Edition.Rule("service.emergency").Text } } : [],
             ],
         };
     }

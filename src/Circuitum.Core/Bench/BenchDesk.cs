@@ -14,7 +14,7 @@ public static class BenchDesk
     /// <summary>The questions, in the order in which they are shown.</summary>
     public static ImmutableArray<BenchQuestion> Questions { get; } =
     [
-        WireBench.Wire, WireBench.Drop, WireBench.Grouping, BoxBench.Box, BoxBench.Conduit, CircuitBench.Circuit, CircuitBench.Range, ServiceBench.Service, SpacingBench.Walls, ReelBench.Reels,
+        WireBench.Wire, WireBench.Drop, WireBench.Grouping, BoxBench.Box, BoxBench.Conduit, CircuitBench.Circuit, CircuitBench.Range, ServiceBench.Service, SpacingBench.Walls, LampBench.Lamps, ReelBench.Reels,
     ];
 
     /// <summary>The question with a name, or none.</summary>

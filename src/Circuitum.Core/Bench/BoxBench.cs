@@ -42,8 +42,10 @@ internal static class BoxBench
         };
         var fill = BoxFill.Of(contents, edition);
         var volume = i.Maybe("volume", 1, 1000);
-        var gangs = Math.Max(1, contents.Devices.Length);
-        var smallest = contents.Devices.Length > 0 ? BoxFill.Smallest("device", gangs, clamps => BoxFill.Of(contents with { Clamps = clamps }, edition).Inches3) : null;
+
+        // A device wider than one gang takes two of them. Whoever says that clamps are inside gets a box for that, clamped or not.
+        var gangs = contents.Devices.Sum(d => d.Wide ? 2 : 1);
+        var smallest = gangs > 0 ? BoxFill.Smallest("device", gangs, clamps => BoxFill.Of(contents with { Clamps = clamps || contents.Clamps }, edition).Inches3) : null;
         return new([("volume", Math.Round(fill.Inches3, 4)), ("passes", volume is { } v ? fill.Inches3 <= v + 1e-9 : null), ("smallestBox", smallest?.Name)], fill.Derivation with { Because = volume is { } has ? $"{(fill.Inches3 <= has + 1e-9 ? "Fits" : "Does not fit")} in {has:0.##} in3.{(smallest is null ? "" : $" The smallest that passes: {smallest.Name}.")}" : "" });
     }
 

@@ -37,11 +37,13 @@ internal static class CircuitBench
         [
             .. Told("fixed", LoadKind.Fixed), .. Told("plug", LoadKind.PlugIn),
             .. i.Numbers("lights", 0, 50_000).Select(va => new BoxLoad(new Box(), new(va), false, LoadKind.Light, "")),
-            .. Enumerable.Range(0, i.Whole("receptacles", 0, 100)).Select(_ => new BoxLoad(new Box(), new(BoxLoad.ReceptacleVa), false, LoadKind.GeneralReceptacle, "")),
+            .. Enumerable.Range(0, i.Whole("receptacles", 0, 100)).Select(_ => new BoxLoad(new Box(), new(BoxLoad.ReceptacleVa), false, LoadKind.GeneralReceptacle, "") { Practice = true }),
         ];
         if (loads.Count == 0) throw new BenchException("fixed", "say at least one load.");
         var factor = edition.Number("continuousFactor");
-        var (steady, rest) = (loads.Where(l => l.Continuous).Sum(l => l.Load.Value) / volts, loads.Where(l => !l.Continuous).Sum(l => l.Load.Value) / volts);
+        var counted = loads.Where(l => !l.Practice).ToList();
+        var (steady, rest) = (counted.Where(l => l.Continuous).Sum(l => l.Load.Value) / volts, counted.Where(l => !l.Continuous).Sum(l => l.Load.Value) / volts);
+        var receptacles = loads.Count - counted.Count;
         var sizing = (steady * factor) + rest;
         var breaches = LoadLimits.Check(edition, breaker, volts, loads).ToList();
         return new(
@@ -50,7 +52,8 @@ internal static class CircuitBench
             {
                 Formula = steady > 0 ? $"{steady:0.0##} x {factor:0.00} + {rest:0.0##} = {sizing:0.0##} A" : $"{rest:0.0##} A",
                 Citation = edition.Cite("circuit.overload"),
-                Because = breaches.Count == 0 ? "Nothing is broken." : string.Join(" ", breaches.Select(b => b.Sentence)),
+                Because = (breaches.Count == 0 ? "Nothing is broken." : string.Join(" ", breaches.Select(b => b.Sentence)))
+                    + (receptacles > 0 ? $" {receptacles} general receptacle{(receptacles == 1 ? "" : "s")} in a dwelling count for nothing here: no edition has a number; practice plans {BoxLoad.ReceptacleVa:0} VA each, {receptacles * BoxLoad.ReceptacleVa / volts:0.#} A." : ""),
                 Steps = [.. loads.GroupBy(l => (l.Kind, l.Load, l.Continuous)).Select(g => Derivation.Fact($"{g.Count()} x {Word(g.Key.Kind)}", $"{g.Sum(l => l.Load.Value) / volts:0.0##} A{(g.Key.Continuous ? ", continuous" : "")}")), .. breaches.Select(b => new Derivation(edition.Rule(b.RuleId).Title, "fails") { Because = b.Sentence, Citation = edition.Cite(b.RuleId) })],
             });
 
@@ -75,7 +78,7 @@ internal static class CircuitBench
         {
             Formula = formula,
             Citation = $"220.55, {column}",
-            Because = "For a feeder or service; a branch circuit for one wall oven or one cooktop goes by its nameplate.",
+            Because = "For a feeder or service, and for the circuit of a range or of one cooktop with up to two ovens of its room (note 4). A circuit for one wall oven or one cooktop goes by its nameplate.",
             Steps = [.. plates.Select((p, n) => Derivation.Fact($"Nameplate {n + 1}", $"{p:0.##} kW"))],
         });
     }

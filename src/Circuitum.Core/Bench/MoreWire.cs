@@ -26,7 +26,9 @@ internal static class MoreWire
         var breaker = i.Has("breaker") ? i.Whole("breaker", 1, 400) : tables.Breakers.FirstOrDefault(b => b >= atBreaker - 1e-6);
         if (i.Has("breaker") && !tables.Breakers.Contains(breaker)) throw new BenchException("breaker", $"choose one of {string.Join(", ", tables.Breakers)}.");
         if (breaker == 0 || breaker < atBreaker - 1e-6) return WireBench.None("No standard breaker carries that load.");
-        var inflated = need / (ambient * count);
+
+        // The circuit's rating is the lesser of its breaker's and its wire's, so the wire carries continuous load by 80 percent too.
+        var inflated = atBreaker / (ambient * count);
         var rows = copper ? CodeLibrary.Conductors.Copper : CodeLibrary.Conductors.Aluminum;
         var limits = CodeLibrary.Edition("us-2023").SmallWireLimits[copper ? "copper" : "aluminum"];
         bool Does(ConductorRow r) => r.At(column) >= inflated - 1e-6 && (!limits.TryGetValue(r.Size, out var most) || breaker <= most) && Protected(r.At(column) * ambient * count, breaker, tables.Breakers);
@@ -46,11 +48,11 @@ internal static class MoreWire
             [("size", row.Size), ("breaker", breaker), ("ampacity", Math.Round(row.At(column) * ambient * count, 2)), ("sizeForLoad", least.Size), ("dropPercent", feet is null ? null : Math.Round(Drop(row), 2))],
             new("Wire and breaker, Canada, basic", $"{row.Size} AWG on {breaker} A")
             {
-                Because = "The load divided by the factors, the table read once.",
+                Because = "The load divided by the factors, the table read once. The circuit's rating is the lesser of its breaker's and its wire's.",
                 Citation = "4-004, 4-006, 8-104, 14-104",
                 Steps =
                 [
-                    new("For the table", $"{inflated:0.##} A") { Formula = $"{need:0.##} / ({ambient:0.##} x {count:0.##})", Citation = "Tables 5A and 5C" },
+                    new("For the table", $"{inflated:0.##} A") { Formula = $"{atBreaker:0.##} / ({ambient:0.##} x {count:0.##})", Citation = "Tables 5A and 5C" },
                     new("Read at the terminals' column", $"{least.At(column)} A") { Formula = $"{least.Size} AWG, {column} C column", Citation = "Table 2" },
                     new("Breaker", $"{breaker} A") { Formula = steady > 0 ? $"{load:0.##} + {steady:0.##} / 0.80 = {atBreaker:0.##} A" : $"{atBreaker:0.##} A", Citation = "8-104" },
                     .. feet is null ? [] : new[] { new Derivation("Voltage drop", $"{Drop(row):0.00} percent") { Formula = $"2 x {feet:0.#} ft x {need:0.##} A x {row.OhmPerKft} / 1000 / {volts} V", Citation = "8-102", Because = $"Here a requirement: {limit:0.#} percent at most." } },

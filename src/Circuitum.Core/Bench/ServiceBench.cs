@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Panels;
@@ -35,16 +36,8 @@ internal static class ServiceBench
     {
         if (Words.TryGetValue(p.Word, out var w)) return (p.Word, new ServiceItem(char.ToUpperInvariant(p.Word[0]) + p.Word[1..], new(p.Number), w.Kind, w.Motor), (ApplianceType?)null);
         if (!CodeLibrary.Appliances.TryGetValue(p.Word, out var type)) throw new BenchException("load", $"'{(p.Word.Length > 24 ? p.Word[..24] : p.Word)}' is not a load. Use {string.Join(", ", Words.Keys.Order())} or an appliance: {string.Join(", ", CodeLibrary.Appliances.Keys.Order())}.");
-        var kind = type switch
-        {
-            { Cooking: true } => ServiceItemKind.Cooking,
-            { Id: "dryer" } => ServiceItemKind.Dryer,
-            { Charging: true } => ServiceItemKind.Charging,
-            { Heating: true } => ServiceItemKind.Heating,
-            { Id: "heat-pump" or "mini-split" } => ServiceItemKind.HeatPump,
-            _ => ServiceItemKind.Fixed,
-        };
-        return (p.Word, new ServiceItem(type.Name, new(p.Number), kind, type.Motor || type.Id == "disposer"), (ApplianceType?)type);
+        var item = new ServiceItem(type.Name, new(p.Number), LoadCase.KindOf(type, type.Hardwired || type.Fastened), type.Motor || type.Hp is not null);
+        return (p.Word, item with { Horsepower = type.Hp, RefrigeratorAlone = type.Id == "refrigerator" }, (ApplianceType?)type);
     })];
 
     private static BenchAnswer InUs(BenchInput i)
@@ -72,7 +65,7 @@ internal static class ServiceBench
                     .. wires is null ? [new Derivation("Service", "over 400 A") { Because = "Beyond the dwelling table: for an engineer." }] : new[]
                     {
                         new Derivation("Service", $"{wires.Amperes} A") { Citation = edition.Cite("service.size"), Because = $"The next size; a one-family house has {edition.Number("serviceLeastA"):0} A at least." },
-                        new Derivation("Service conductors", $"{wires.Copper} copper or {wires.Aluminum} aluminum") { Citation = "310.12", Because = "For conductors that carry the whole load of the dwelling." },
+                        new Derivation("Service conductors", $"{wires.Copper} copper or {wires.Aluminum} aluminum") { Citation = edition.Cite("service.conductor"), Because = "For conductors that carry the whole load of the dwelling." },
                         new Derivation("Grounding electrode conductor", $"{electrode!.Copper} copper or {electrode.Aluminum} aluminum") { Citation = "250.66", Because = "By the service conductors; never more than 6 copper to a rod, 4 copper to an encased electrode." },
                     },
                 ],
@@ -94,12 +87,20 @@ internal static class ServiceBench
         var heat = Of(ServiceItemKind.Heating) + Of(ServiceItemKind.HeatPump);
         var (heating, cooling) = (Math.Min(heat, 10_000) + (Math.Max(0, heat - 10_000) * 0.75), Of(ServiceItemKind.Cooling) + Of(ServiceItemKind.HeatPump));
         if (Math.Max(heating, cooling) > 0) sum += Add("Heating or cooling, the larger", Math.Max(heating, cooling), $"heating {heating:#,0}; cooling {cooling:#,0}");
-        var ranges = items.Where(x => x.Item.Kind == ServiceItemKind.Cooking).OrderByDescending(x => x.Item.Load.Value).ToList();
-        if (ranges.Count > 0) sum += Add("Range", 6000 + (Math.Max(0, ranges[0].Item.Load.Value - 12_000) * 0.4), "6000 + 40 percent of what is over 12 kW");
+        var cooking = items.Where(x => x.Item.Kind == ServiceItemKind.Cooking).OrderByDescending(x => x.Item.Load.Value).ToList();
+
+        // A built-in cooktop and its oven are one range (8-300).
+        var top = cooking.FirstOrDefault(x => x.Word == "cooktop");
+        var oven = cooking.FirstOrDefault(x => x.Word == "wall-oven");
+        var builtIn = top.Item is not null && oven.Item is not null ? top.Item.Load.Value + oven.Item.Load.Value : 0;
+        var first = cooking.Count > 0 ? cooking[0].Item.Load.Value : 0;
+        var asRange = Math.Max(builtIn, first);
+        var ranges = cooking.Where(x => builtIn >= first && builtIn > 0 ? x != top && x != oven : x != cooking[0]).ToList();
+        if (asRange > 0) sum += Add("Range", 6000 + (Math.Max(0, asRange - 12_000) * 0.4), $"6000 + 40 percent of what of {asRange:#,0} W is over 12 kW{(builtIn >= first && builtIn > 0 ? "; cooktop and oven are one range" : "")}");
         var full = items.Where(x => x.Item.Kind == ServiceItemKind.Charging || x.Word is "tankless" or "hot-tub" or "pool").ToList();
         if (full.Count > 0) sum += Add("Tankless heaters, pools, hot tubs, charging", full.Sum(x => x.Item.Load.Value), "in full");
-        var other = items.Except(full).Where(x => x.Item.Kind is ServiceItemKind.Fixed or ServiceItemKind.Dryer && x.Item.Load.Value > 1500).Concat(ranges.Skip(1)).Sum(x => x.Item.Load.Value);
-        if (other > 0) sum += ranges.Count > 0 ? Add("Other loads over 1500 W", other * 0.25, $"{other:#,0} x 0.25") : Add("Other loads over 1500 W", Math.Min(other, 6000) + (Math.Max(0, other - 6000) * 0.25), $"{Math.Min(other, 6000):#,0} + {Math.Max(0, other - 6000):#,0} x 0.25");
+        var other = items.Except(full).Where(x => x.Item.Kind is ServiceItemKind.Fixed or ServiceItemKind.Dryer && x.Item.Load.Value > 1500).Concat(ranges).Sum(x => x.Item.Load.Value);
+        if (other > 0) sum += asRange > 0 ? Add("Other loads over 1500 W", other * 0.25, $"{other:#,0} x 0.25") : Add("Other loads over 1500 W", Math.Min(other, 6000) + (Math.Max(0, other - 6000) * 0.25), $"{Math.Min(other, 6000):#,0} + {Math.Max(0, other - 6000):#,0} x 0.25");
         var least = above >= 80 ? 24_000.0 : 14_400;
         var watts = Math.Max(sum, least);
         var service = CodeLibrary.Families.Canada.Breakers.FirstOrDefault(b => b >= (watts / 240) - 1e-6);

@@ -30,7 +30,7 @@ internal static class SpacingBench
         return new([("receptacles", counts.ToArray()), ("total", counts.Sum())], new("Receptacles along wall spaces", $"{counts.Sum()}")
         {
             Formula = string.Join(" + ", counts),
-            Citation = canada ? "26-724" : edition!.Cite("box.wall"),
+            Citation = canada ? "26-722" : edition!.Cite("box.wall"),
             Because = $"No point of a space of {LengthText.Show(least)} and more lies over {LengthText.Show(reach)} from a receptacle, so each serves {LengthText.Show(reach * 2)}. Doorways break a wall, windows do not, and a space goes on round a corner.",
             Steps = [.. spaces.Select((s, n) => Derivation.Fact($"Space {n + 1}, {LengthText.Show(s)}", $"{counts[n]}", s < least ? "narrower than what counts" : ""))],
         });

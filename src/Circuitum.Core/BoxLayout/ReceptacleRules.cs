@@ -230,7 +230,10 @@ internal static class ReceptacleRules
     private static bool HasReceptacle(Draft draft, RoomShape shape) => draft.All.Any(b => b.Kind == BoxKind.Receptacle && b.Room == shape.Room.Id && !b.Outside);
 
     /// <summary>Vehicle bays by the doors: one for each, two for one 14 ft or wider; at least one.</summary>
-    internal static int Bays(RoomShape shape) => Math.Max(1, shape.Openings.Where(o => o.Opening.Kind == OpeningKind.GarageDoor).Sum(o => o.Opening.Width >= Length.Feet(14) ? 2 : 1));
+    internal static int Bays(RoomShape shape) => Math.Max(1, shape.Openings.Where(o => o.Opening.Kind == OpeningKind.GarageDoor).Sum(o => BaysOf(o.Opening)));
+
+    /// <summary>Vehicle bays behind one door.</summary>
+    internal static int BaysOf(Opening door) => door.Width >= Length.Feet(14) ? 2 : 1;
 
     private static void Garage(Draft draft, RoomShape shape)
     {

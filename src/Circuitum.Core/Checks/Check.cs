@@ -27,10 +27,10 @@ public static class CheckList
     [
         "appliance.assumed", "box.accessory", "box.alarm", "box.alarmPlace", "box.appliance", "box.basement", "box.bathroom", "box.closer", "box.closet", "box.counter",
         "box.door", "box.equipmentLight", "box.fan", "box.foyer", "box.garage", "box.hallway", "box.held", "box.hvac", "box.island", "box.laundry", "box.light", "box.outdoor",
-        "box.outsideDoor", "box.rating", "box.stairs", "box.switchReach", "box.tub", "box.volume", "box.wall", "box.wet", "circuit.apart", "circuit.bathroom", "circuit.count", "circuit.dark",
-        "circuit.garage", "circuit.generalCount", "circuit.half", "circuit.individual", "circuit.laundry", "circuit.mostReceptacles", "circuit.overload", "circuit.plugIn", "circuit.pulled", "circuit.smallAppliance",
+        "box.outsideDoor", "box.rating", "box.stairs", "box.switchReach", "box.tub", "box.volume", "box.wall", "box.wet", "circuit.alone", "circuit.apart", "circuit.bathroom", "circuit.count", "circuit.dark",
+        "circuit.garage", "circuit.generalCount", "circuit.half", "circuit.individual", "circuit.laundry", "circuit.mostReceptacles", "circuit.overload", "circuit.plugIn", "circuit.pulled", "circuit.receptacleBreaker", "circuit.smallAppliance",
         "circuit.pair", "circuit.sharedNeutral", "circuit.unassigned", "circuit.volts", "feeder.building", "feeder.disconnect", "feeder.size", "panel.clear", "panel.family", "panel.handle", "panel.label", "panel.legs", "panel.mixed", "panel.place", "panel.space", "panel.spaces", "panel.spare", "panel.tandem", "plan.door", "plan.gap",
-        "plan.overlap", "plan.swing", "protect.missing", "protect.reach", "protect.shared", "service.size", "wire.bends", "wire.data", "wire.depth", "wire.drop", "wire.hvac", "wire.nonMotor", "wire.outside", "wire.range", "wire.size",
+        "plan.overlap", "plan.swing", "protect.missing", "protect.reach", "protect.shared", "service.size", "wire.bends", "wire.data", "wire.depth", "wire.drop", "wire.ground", "wire.hvac", "wire.motor", "wire.nonMotor", "wire.outside", "wire.range", "wire.size",
     ];
 
     /// <summary>The rules that the product only names: nobody but the inspector looks at them.</summary>

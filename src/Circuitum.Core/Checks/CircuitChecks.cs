@@ -78,22 +78,23 @@ internal sealed class CircuitMembers : ICheck
 
             foreach (var box in c.Boxes)
             {
-                if (BoxPurpose.WhyNot(a.Job, a.Edition, box, c.Circuit.Purpose) is not { } why) continue;
                 var own = BoxPurpose.Of(a.Job, a.Edition, box);
-                var rule = Rule(c.Circuit.Purpose) ?? Rule(own)!;
+                if (BoxPurpose.WhyNot(a.Job, a.Edition, box, c.Circuit.Purpose, c.Boxes) is not { } why)
+                {
+                    if (own == CircuitPurpose.Appliance && c.Circuit.Purpose == CircuitPurpose.SmallAppliance && a.Job.ApplianceById(box.Appliance) is { } guest)
+                    {
+                        yield return CheckList.Make(a, "circuit.alone", $"{ApplianceFacts.Of(guest).Name} is on small-appliance circuit {c.Number}; the job wants it alone.", $"box:{box.Id}", $"circuit:{c.Number}")
+                            with { Fix = new("Give it a circuit of its own", "assign-box", ("box", box.Id), ("circuit", "new")) };
+                    }
+
+                    continue;
+                }
+
+                var rule = BoxPurpose.RuleOf(c.Circuit.Purpose) ?? BoxPurpose.RuleOf(own)!;
                 yield return CheckList.Make(a, rule, $"{box.Id} may not be on circuit {c.Number} ({c.Label}). {why}", $"box:{box.Id}", $"circuit:{c.Number}");
             }
         }
     }
-
-    private static string? Rule(CircuitPurpose purpose) => purpose switch
-    {
-        CircuitPurpose.SmallAppliance => "circuit.smallAppliance",
-        CircuitPurpose.Laundry => "circuit.laundry",
-        CircuitPurpose.Bathroom => "circuit.bathroom",
-        CircuitPurpose.Garage => "circuit.garage",
-        _ => null,
-    };
 }
 
 /// <summary>Load limits, counts and darkness.</summary>
@@ -107,6 +108,14 @@ internal sealed class CircuitLoads : ICheck
             var fixedFigure = c.Circuit.Purpose is CircuitPurpose.SmallAppliance or CircuitPurpose.Laundry;
             var cooking = c.Boxes.Any(b => a.Job.ApplianceById(b.Appliance) is { } x && ApplianceFacts.Of(x).Type.Cooking);
             var hvac = c.Boxes.Any(b => a.Job.ApplianceById(b.Appliance) is { } x && ApplianceFacts.Of(x).MinimumCircuitAmpacity is not null);
+            if (cooking && !(c.Load.Sizing <= new Amperes(c.Breaker)))
+                yield return CheckList.Make(a, "circuit.overload", $"Circuit {c.Number}: {c.Load.Sizing} on a {c.Breaker} A breaker.", subject);
+            if (c.Wire!.MostBreaker is { } largest && c.Breaker > largest)
+            {
+                yield return CheckList.Make(a, "circuit.receptacleBreaker", $"Circuit {c.Number} feeds receptacles of 15 and 20 A from a {c.Breaker} A breaker; {largest} A is the most.", subject)
+                    with { Fix = new($"Let the sizing choose", "set-breaker", ("circuit", $"{c.Number}"), ("breaker", "")) };
+            }
+
             if (!fixedFigure && !cooking && !hvac)
             {
                 foreach (var breach in LoadLimits.Check(a.Edition, c.Breaker, c.Load.Volts, [.. c.Boxes.Select(b => BoxLoad.Of(a.Job, b))]))
@@ -156,8 +165,14 @@ internal sealed class WireSizes : ICheck
             if (appliance is { Type.Id: "range" } && appliance.Load.Value >= a.Edition.Number("rangeLeastVa") && c.Breaker < a.Edition.Number("rangeLeastBreaker"))
                 yield return CheckList.Make(a, "wire.range", $"Circuit {c.Number}: a range of {appliance.Load} has a {c.Breaker} A breaker.", subject);
             var amps = c.Load.Actual.Value;
-            if (appliance is { Type: { Motor: false, Cooking: false, Hvac: false } } && appliance.Type.Id != "dryer" && amps > 13.3 && a.Edition.BreakerFor(amps * 1.5) is { } largest && c.Breaker > largest)
-                yield return CheckList.Make(a, "wire.nonMotor", $"Circuit {c.Number}: {c.Breaker} A is over {largest} A for one appliance of {amps:0.0} A.", subject);
+            if (appliance is not null && CircuitDeriver.LargestFor(a.Edition, appliance, amps) is { } largest && c.Breaker > largest)
+            {
+                var motor = appliance.MotorLoad;
+                yield return CheckList.Make(a, motor ? "wire.motor" : "wire.nonMotor", $"Circuit {c.Number}: {c.Breaker} A is over {largest} A for one {(motor ? "motor" : "appliance")} of {amps:0.0} A.", subject);
+            }
+
+            if (c.Ground is { Enough: false } ground)
+                yield return CheckList.Make(a, "wire.ground", $"Circuit {c.Number}: the ground in {c.Cable} cable is {ground.There ?? "missing"} AWG; {ground.Needed} is needed.", subject);
         }
     }
 }

@@ -167,12 +167,12 @@ internal sealed class CircuitDraft
         circuits.First(c => c.Circuit.Number == number).Boxes.Add(new CircuitBox { Box = box.Id, By = Maker.Planner });
     }
 
-    /// <summary>All boxes on one circuit of the purpose, more circuits when there are too many.</summary>
+    /// <summary>All boxes on one circuit of the purpose, more circuits when there are too many or their loads do not fit.</summary>
     internal void Simple(CircuitPurpose purpose, List<Box> boxes, int most)
     {
         foreach (var box in boxes)
         {
-            var room = Free(purpose).Where(n => On(n).Count < most).ToList();
+            var room = Free(purpose).Where(n => On(n) is var there && there.Count < most && Fits(20, [.. there, box])).ToList();
             if (room.Count > 0) Put(room[0], box);
             else New(purpose, [box]);
         }
@@ -241,62 +241,5 @@ internal sealed class CircuitDraft
             if (join == 0) join = New(CircuitPurpose.Bathroom, []);
             foreach (var box in room) Put(join, box);
         }
-    }
-}
-
-/// <summary>Which sort of circuit a box belongs on.</summary>
-public static class BoxPurpose
-{
-    /// <summary>The purpose of the circuit that a box belongs on.</summary>
-    public static CircuitPurpose Of(Job job, CodeEdition edition, Box box)
-    {
-        var kind = job.KindAt(box);
-        if (job.ApplianceById(box.Appliance) is { } appliance)
-        {
-            var facts = ApplianceFacts.Of(appliance);
-            if (facts.Type.Lighting) return CircuitPurpose.Lighting;
-            if (facts.Own(job.Preferences) || facts.Volts == 240 || edition.Demands.Values.Any(d => d.Kind == LocalDemandKind.OwnCircuit && d.Appliance == facts.Type.Id)) return CircuitPurpose.Appliance;
-            if (facts.Type.Laundry && !facts.Hardwired) return CircuitPurpose.Laundry;
-            if (facts.Type.Garage && kind == RoomKind.Garage) return CircuitPurpose.Garage;
-            if (facts.Type.Id is "refrigerator" or "gas-range" && edition.Traits(kind).SmallAppliance) return CircuitPurpose.SmallAppliance;
-            return facts.Hardwired && facts.Load.Value <= 360 ? CircuitPurpose.Lighting : CircuitPurpose.Appliance;
-        }
-
-        if (box.Kind is not (BoxKind.Receptacle or BoxKind.Provision)) return CircuitPurpose.Lighting;
-        if (edition.Traits(kind).SmallAppliance) return CircuitPurpose.SmallAppliance;
-        return kind switch
-        {
-            RoomKind.Bathroom => CircuitPurpose.Bathroom,
-            RoomKind.Laundry => CircuitPurpose.Laundry,
-            RoomKind.Garage => CircuitPurpose.Garage,
-            RoomKind.Porch or RoomKind.Deck or RoomKind.Outdoors => CircuitPurpose.Outdoor,
-            _ => CircuitPurpose.Receptacles,
-        };
-    }
-
-    /// <summary>Whether a box may be put on a circuit of a purpose; a sentence with the rule when it may not.</summary>
-    public static string? WhyNot(Job job, CodeEdition edition, Box box, CircuitPurpose purpose)
-    {
-        var own = Of(job, edition, box);
-        if (own == purpose) return null;
-        var general = own is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed;
-        if (purpose is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed && general) return null;
-        if (own == CircuitPurpose.Outdoor && purpose is (CircuitPurpose.Garage or CircuitPurpose.Receptacles or CircuitPurpose.Mixed)) return null;
-        var rule = purpose switch
-        {
-            CircuitPurpose.SmallAppliance => "circuit.smallAppliance",
-            CircuitPurpose.Laundry => "circuit.laundry",
-            CircuitPurpose.Bathroom => "circuit.bathroom",
-            CircuitPurpose.Garage => "circuit.garage",
-            _ => own switch
-            {
-                CircuitPurpose.SmallAppliance => "circuit.smallAppliance",
-                CircuitPurpose.Laundry => "circuit.laundry",
-                CircuitPurpose.Bathroom => "circuit.bathroom",
-                CircuitPurpose.Garage => "circuit.garage",
-                _ => null,
-            },
-        };
-        return rule is null ? null : $"{edition.Rule(rule).Text.TrimEnd('.')} ({edition.Cite(rule)}).";
     }
 }

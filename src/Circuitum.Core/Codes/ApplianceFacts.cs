@@ -26,6 +26,15 @@ public sealed record ApplianceFacts(Appliance Appliance, ApplianceType Type)
     /// <summary>Whether it is wired in rather than plugged in.</summary>
     public bool Hardwired => Appliance.Nameplate.Hardwired ?? Type.Hardwired;
 
+    /// <summary>Fastened in place: wired in, built in, hung up or piped, and not what one carries away (220.53, 210.23).</summary>
+    public bool FastenedInPlace => Hardwired || Type.Fastened;
+
+    /// <summary>Whether it takes a neutral: at 120 V always, at 240 V where the type has 120 V parts.</summary>
+    public bool Neutral => Volts == 120 || (Type.Neutral && Type.Volts == 240);
+
+    /// <summary>Whether a motor is all or most of it, so that 430.22 and 430.24 hold for its circuit.</summary>
+    public bool MotorLoad => Type.Motor && MinimumCircuitAmpacity is null;
+
     /// <summary>Minimum circuit ampacity, where there is one. A load stated on the plate without one has none.</summary>
     public double? MinimumCircuitAmpacity => Appliance.Nameplate.MinimumCircuitAmpacity ?? (Stated ? null : Type.Mca);
 

@@ -33,8 +33,8 @@ public sealed record CodeEdition
     /// <summary>The appliances whose outlets need ground-fault protection whatever their place, with the section that names them.</summary>
     public required ImmutableDictionary<string, string> GroundFaultAppliances { get; init; }
 
-    /// <summary>The day from which outdoor heating and cooling equipment needs ground-fault protection.</summary>
-    public DateOnly HvacGroundFaultFrom { get; init; }
+    /// <summary>The day on which an exception for outdoor heating and cooling equipment ended; none when the edition has no such exception.</summary>
+    public DateOnly? HvacGroundFaultFrom { get; init; }
 
     /// <summary>What applies to each kind of room.</summary>
     public required ImmutableDictionary<string, RoomTraits> RoomKinds { get; init; }

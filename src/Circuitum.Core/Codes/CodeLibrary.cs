@@ -133,6 +133,21 @@ public sealed record ApplianceType
     /// <summary>Driven by a motor.</summary>
     public bool Motor { get; init; }
 
+    /// <summary>Rating of its motor in horsepower, or none when it has none or it is not known.</summary>
+    public double? Hp { get; init; }
+
+    /// <summary>Fastened in place although it may have a plug (220.53, 210.23): built in, hung up or piped.</summary>
+    public bool Fastened { get; init; }
+
+    /// <summary>Burns fuel, so that the house needs alarms for carbon monoxide (R315).</summary>
+    public bool Fuel { get; init; }
+
+    /// <summary>Cools and does not heat.</summary>
+    public bool Cooling { get; init; }
+
+    /// <summary>Heats and cools with one compressor.</summary>
+    public bool HeatPump { get; init; }
+
     /// <summary>Heating or cooling equipment that calls for a service receptacle.</summary>
     public bool Hvac { get; init; }
 

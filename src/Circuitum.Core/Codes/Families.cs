@@ -53,7 +53,22 @@ public sealed record SplitBoardTables
 
     /// <summary>Factor by the number of circuits in one conduit.</summary>
     public required ImmutableArray<FactorRow> Grouped { get; init; }
+
+    /// <summary>Lamp points and their breakers.</summary>
+    public required LampTable Lamps { get; init; }
 }
+
+/// <summary>How lamp points count and what they hang on; a local layer may say otherwise.</summary>
+/// <param name="PointWatts">A lamp point in watts.</param>
+/// <param name="LedWatts">An LED point in watts.</param>
+/// <param name="Steps">Breakers by watts, smallest first; over the last a circuit is divided.</param>
+public sealed record LampTable(double PointWatts, double LedWatts, ImmutableArray<LampStep> Steps);
+
+/// <summary>A step of the lamp table.</summary>
+/// <param name="UpToWatts">Up to and including so many watts.</param>
+/// <param name="Breaker">Its breaker in amperes.</param>
+/// <param name="Mm2">Its cable in square millimetres.</param>
+public sealed record LampStep(double UpToWatts, int Breaker, string Mm2);
 
 /// <summary>A metric cable.</summary>
 /// <param name="Mm2">Section in square millimetres.</param>

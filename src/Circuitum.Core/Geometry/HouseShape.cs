@@ -30,6 +30,10 @@ public sealed class HouseShape
     /// <summary>The shape of a room.</summary>
     public RoomShape this[string roomId] => rooms[roomId];
 
+    /// <summary>The ids of the rooms that stand in one building with a room, itself among them.</summary>
+    /// <param name="roomId">The room.</param>
+    public ImmutableHashSet<string> BuildingOf(string roomId) => Buildings.Of(this, roomId);
+
     /// <summary>Works out the shapes of a job whose document has been checked by <see cref="Intake.JobRules"/>.</summary>
     public static HouseShape Of(Job job)
     {

@@ -209,6 +209,9 @@ public sealed record Room
     /// <summary>For an attic or a crawl space, how one gets in.</summary>
     public AccessKind? Access { get; init; }
 
+    /// <summary>For an unfinished basement or an attic, whether it can be finished later and so counts as floor area; none goes by its height or its stairs.</summary>
+    public bool? Adaptable { get; init; }
+
     /// <summary>
     /// Corners of the inside faces of its walls, in order. Wall <c>n</c> goes from corner <c>n</c> to the next one,
     /// the first wall being number 0. Rooms beside each other leave a partition's thickness between their outlines.

@@ -83,7 +83,7 @@ public sealed record Preferences
     public Length PanelTop { get; init; } = Length.Feet(6);
 
     /// <summary>When a home run is pulled one size larger than its circuit.</summary>
-    public HomeRunUpsize HomeRunUpsize { get; init; } = HomeRunUpsize.WhenDropAsks;
+    public HomeRunUpsize HomeRunUpsize { get; init; }
 
     /// <summary>Temperature rating of the terminals, 60 or 75 degrees Celsius.</summary>
     public int TerminationC { get; init; } = 75;

@@ -12,6 +12,15 @@ namespace Circuitum.Core.Loads;
 /// <param name="Source">Where the figure comes from.</param>
 public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKind Kind, string Source)
 {
+    /// <summary>
+    /// A planning figure for a general receptacle: it divides circuits and legs, and no rule for dwellings holds a breaker to it
+    /// (220.14(J), from 2023 220.41).
+    /// </summary>
+    public bool Practice { get; init; }
+
+    /// <summary>A motor is all or most of it.</summary>
+    public bool Motor { get; init; }
+
     /// <summary>Planning figure for a general receptacle (220.14(I) elsewhere than in dwellings; here practice).</summary>
     public const double ReceptacleVa = 180;
 
@@ -32,7 +41,8 @@ public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKin
             case BoxKind.Receptacle when box.VoltAmperes is { } planned:
                 return new(box, new(planned), false, planned >= HeavyVa ? LoadKind.PlugIn : LoadKind.GeneralReceptacle, "as entered for what is plugged in here");
             case BoxKind.Receptacle or BoxKind.Provision:
-                return new(box, new(ReceptacleVa * (box.Style == ReceptacleStyle.Quad ? 2 : 1)), false, LoadKind.GeneralReceptacle, "planning figure for a receptacle, practice");
+                var devices = box.Style == ReceptacleStyle.Quad ? 2 : 1;
+                return new(box, new(ReceptacleVa * devices), false, LoadKind.GeneralReceptacle, "planning figure for a receptacle, practice") { Practice = true };
             case BoxKind.Light:
                 return new(box, new(box.VoltAmperes ?? LightVa), false, LoadKind.Light, box.VoltAmperes is null ? "planning figure for a light, practice" : "as entered");
             case BoxKind.SmokeAlarm:
@@ -40,13 +50,12 @@ public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKin
             case BoxKind.Appliance when job.ApplianceById(box.Appliance) is { } appliance:
                 var facts = ApplianceFacts.Of(appliance);
                 var source = !facts.Stated ? "typical nameplate, assumed" : appliance.Nameplate.Confirmed ? "nameplate, confirmed" : "nameplate, not confirmed";
-                return new(box, facts.Load, facts.Continuous(job.Preferences), FastenedInPlace(facts) ? LoadKind.Fixed : LoadKind.PlugIn, source);
+                var kind = facts.FastenedInPlace ? LoadKind.Fixed : LoadKind.PlugIn;
+                return new(box, facts.Load, facts.Continuous(job.Preferences), kind, source) { Motor = facts.MotorLoad };
             default:
                 return new(box, VoltAmperes.Zero, false, LoadKind.None, "");
         }
     }
-
-    private static bool FastenedInPlace(ApplianceFacts facts) => facts.Hardwired || facts.Type.Id is "dishwasher" or "disposer" or "microwave" or "range-hood" or "jet-tub" or "garage-door";
 }
 
 /// <summary>Sorts of load.</summary>

@@ -14,6 +14,9 @@ namespace Circuitum.Core.Loads;
 /// <param name="Derivation">How that came about.</param>
 public sealed record CircuitLoad(int Volts, VoltAmperes Connected, Amperes Actual, Amperes Sizing, Derivation Derivation)
 {
+    /// <summary>What of <see cref="Sizing"/> is a planning figure that no rule holds a breaker to.</summary>
+    public Amperes Practice { get; init; }
+
     /// <summary>Works out the load of a circuit's boxes.</summary>
     /// <param name="job">The job.</param>
     /// <param name="edition">Its edition.</param>
@@ -36,16 +39,18 @@ public sealed record CircuitLoad(int Volts, VoltAmperes Connected, Amperes Actua
             });
         }
 
-        if (appliances.Count == 1 && appliances[0].Type.Cooking && appliances[0].Type.Id == "range")
+        if (appliances.Count == boxes.Count && AsOneRange(appliances) is { } range)
         {
-            var demand = CookingDemand.OfRange(appliances[0].Load);
+            var demand = CookingDemand.OfRange(range);
             var amps = demand.Demand.At(volts);
-            return new(volts, appliances[0].Load, amps, amps, new Derivation("Load on the circuit", $"{amps}")
+            return new(volts, range, amps, amps, new Derivation("Load on the circuit", $"{amps}")
             {
                 Formula = $"{demand.Demand.Value:0} / {volts} = {amps.Value:0.0#} A",
                 Citation = edition.Cite("wire.range"),
-                Because = "A range's circuit may use the demand table.",
-                Steps = [demand.Derivation],
+                Because = appliances.Count == 1
+                    ? "A range's circuit may use the demand table."
+                    : "One cooktop and up to two ovens of a room on one circuit count as a range of their sum (220.55 note 4).",
+                Steps = [.. appliances.Select(a => Derivation.Fact(a.Name, $"{a.Load}", "nameplate")), demand.Derivation],
             });
         }
 
@@ -53,16 +58,36 @@ public sealed record CircuitLoad(int Volts, VoltAmperes Connected, Amperes Actua
         var rest = loads.Where(l => !l.Continuous).Aggregate(VoltAmperes.Zero, (sum, l) => sum + l.Load);
         var factor = edition.Number("continuousFactor");
         var actual = (steady + rest).At(volts);
-        var sizing = ((steady * factor) + rest).At(volts);
+
+        // The largest motor counts a quarter more (430.22, 430.24); one that runs on and on has that already.
+        var motor = loads.Where(l => l is { Motor: true, Continuous: false }).Select(l => l.Load).DefaultIfEmpty(VoltAmperes.Zero).Max();
+        var more = motor * 0.25;
+        var sizing = ((steady * factor) + rest + more).At(volts);
+        var parts = new[]
+        {
+            steady.Value > 0 ? $"{steady.Value:0} x {factor:0.00}" : "",
+            rest.Value > 0 || steady.Value <= 0 ? $"{rest.Value:0}" : "",
+            more.Value > 0 ? $"{motor.Value:0} x 0.25" : "",
+        }.Where(p => p.Length > 0).ToList();
+        var sum = parts.Count > 1 ? $"({string.Join(" + ", parts)})" : parts[0];
+        var practice = new Amperes(loads.Where(l => l.Practice).Sum(l => l.Load.Value) / volts);
         return new(volts, steady + rest, actual, sizing, new Derivation("Load on the circuit", $"{steady + rest}, {sizing} for breaker and wire")
         {
-            Formula = steady.Value > 0
-                ? $"({steady.Value:0} x {factor:0.00} + {rest.Value:0}) / {volts} = {sizing.Value:0.0#} A"
-                : $"{rest.Value:0} / {volts} = {sizing.Value:0.0#} A",
-            Citation = edition.Cite("circuit.overload"),
+            Formula = $"{sum} / {volts} = {sizing.Value:0.0#} A",
+            Citation = edition.Cite(more.Value > 0 ? "wire.motor" : "circuit.overload"),
+            Because = more.Value > 0 ? "The wire of a motor carries 125 percent of its current." : "",
             Steps = [.. loads.GroupBy(l => (l.Kind, l.Load, l.Continuous, l.Source, Name(job, l))).Select(g => Derivation.Fact(
                 $"{(g.Count() > 1 ? $"{g.Count()} x " : "")}{g.Key.Item5}", $"{(g.Key.Load * g.Count()).Value:0} VA{(g.Key.Continuous ? ", continuous" : "")}", g.Key.Source))],
-        });
+        }) { Practice = practice };
+    }
+
+    // A range by itself; or a cooktop with one or two ovens, all in one room. None for anything else, which goes by its plate.
+    private static VoltAmperes? AsOneRange(List<ApplianceFacts> appliances)
+    {
+        if (appliances is [{ Type.Id: "range" } only]) return only.Load;
+        var (tops, ovens) = (appliances.Count(a => a.Type.Id == "cooktop"), appliances.Count(a => a.Type.Id == "wall-oven"));
+        if (tops != 1 || ovens is not (1 or 2) || tops + ovens != appliances.Count) return null;
+        return appliances.DistinctBy(a => a.Appliance.Room).Count() > 1 ? null : appliances.Aggregate(VoltAmperes.Zero, (sum, a) => sum + a.Load);
     }
 
     private static string Name(Job job, BoxLoad load) => job.ApplianceById(load.Box.Appliance) is { } appliance

@@ -14,38 +14,51 @@ public sealed record CookingDemand(VoltAmperes Demand, string Column, Derivation
     /// <summary>Most appliances in the table that is kept.</summary>
     public static int Most => CodeLibrary.Families.RangeDemand.Max(r => r.Count);
 
-    // Up to this an appliance may go by percent instead of by column C (note 3); under the other the percent is larger.
-    private const double Percent = 8.75, Small = 3.5;
+    // Kilowatts: what is not over the first is not in the table; up to the last an appliance may go by percent instead of by
+    // column C (note 3), and under the middle one the percent is larger.
+    private const double Least = 1.75, Small = 3.5, Percent = 8.75;
 
     /// <summary>Demand of one range.</summary>
     /// <param name="nameplate">Its nameplate, at most 27 kW.</param>
     public static CookingDemand OfRange(VoltAmperes nameplate) => Of([nameplate]);
 
+    /// <summary>Whether an appliance is large enough for the table.</summary>
+    /// <param name="nameplate">Its nameplate.</param>
+    public static bool InTable(VoltAmperes nameplate) => nameplate.Value > Least * 1000;
+
     /// <summary>
     /// Demand of some appliances together by notes 1 to 3 of the table: by percent where all are 8.75 kW or less and that
-    /// is less, else by column C and the average, none counted under 12 kW.
+    /// is less, else by column C and the average, none counted under 12 kW. What is not over 1-3/4 kW counts in full.
     /// </summary>
     /// <param name="nameplates">Their nameplates, each at most 27 kW; as many as <see cref="Most"/>.</param>
     /// <exception cref="ArgumentException">None, or more than the table has.</exception>
     public static CookingDemand Of(IReadOnlyList<VoltAmperes> nameplates)
     {
-        double[] plates = [.. nameplates.Select(p => p.Value / 1000)];
-        if (plates.Length == 0 || plates.Length > Most) throw new ArgumentException($"Cooking demand is for 1 to {Most} appliances.", nameof(nameplates));
+        if (nameplates.Count == 0 || nameplates.Count > Most) throw new ArgumentException($"Cooking demand is for 1 to {Most} appliances.", nameof(nameplates));
         var steps = nameplates.Select(p => Derivation.Fact("Nameplate", $"{p}"));
-        var c = Row(plates.Length).C;
+        double[] plates = [.. nameplates.Where(InTable).Select(p => p.Value / 1000)];
+        var full = nameplates.Where(p => !InTable(p)).Sum(p => p.Value / 1000);
+        if (plates.Length == 0) return Done(full, $"{full:0.##} kW in full", "under the table", steps);
+        var (demand, formula, column) = OfTable(plates);
+        return Done(demand + full, full > 0 ? $"{formula} + {full:0.##} kW in full" : formula, column, steps);
+    }
 
-        // One of 8 kW and more counts by column C though percent would be allowed to 8.75 kW: on the safe side.
-        if (plates.All(p => p <= Percent) && !(plates is [>= 8]))
+    private static (double Kilowatts, string Formula, string Column) OfTable(double[] plates)
+    {
+        var c = Row(plates.Length).C;
+        if (plates.All(p => p <= Percent))
         {
-            var (small, middle) = (plates.Where(p => p < Small).ToList(), plates.Where(p => p >= Small).ToList());
-            var parts = new[] { (Sum: small.Sum(), Share: small.Count > 0 ? Row(small.Count).A : 0), (Sum: middle.Sum(), Share: middle.Count > 0 ? Row(middle.Count).B : 0) }.Where(p => p.Share > 0).ToList();
+            var groups = new[] { (Plates: plates.Where(p => p < Small).ToList(), A: true), (Plates: plates.Where(p => p >= Small).ToList(), A: false) };
+            var parts = groups.Where(g => g.Plates.Count > 0)
+                .Select(g => (Sum: g.Plates.Sum(), Share: g.A ? Row(g.Plates.Count).A : Row(g.Plates.Count).B)).ToList();
             var byPercent = parts.Sum(p => p.Sum * p.Share / 100);
-            if (byPercent <= c) return Done(byPercent, string.Join(" + ", parts.Select(p => $"{p.Sum:0.##} kW x {p.Share} percent")), "columns A and B", steps);
+            if (byPercent <= c) return (byPercent, string.Join(" + ", parts.Select(p => $"{p.Sum:0.##} kW x {p.Share} percent")), "columns A and B");
         }
 
         var average = plates.Select(p => Math.Max(12, p)).Average();
         var over = (int)Math.Floor(average - 12 + 0.5);
-        return Done(c * (1 + (0.05 * over)), $"{c} kW for {plates.Length}{(over > 0 ? $" x (1 + 0.05 x {over}), {(plates.Length > 1 ? "average" : "nameplate")} {average:0.##} kW" : "")}", "column C", steps);
+        var more = over > 0 ? $" x (1 + 0.05 x {over}), {(plates.Length > 1 ? "average" : "nameplate")} {average:0.##} kW" : "";
+        return (c * (1 + (0.05 * over)), $"{c} kW for {plates.Length}{more}", "column C");
     }
 
     private static CookingRow Row(int count) => CodeLibrary.Families.RangeDemand.First(r => r.Count == count);

@@ -22,6 +22,9 @@ public sealed record ServiceCase
     /// <summary>All other loads.</summary>
     public ImmutableArray<ServiceItem> Items { get; init; } = [];
 
+    /// <summary>Outlets that bring no line of their own, and within what they are counted.</summary>
+    public ImmutableArray<LoadNote> Within { get; init; } = [];
+
     /// <summary>The whole dwelling; a feeder carries only the kitchen and laundry circuits that hang on it.</summary>
     public bool Whole { get; init; } = true;
 }
@@ -32,13 +35,36 @@ public sealed record ServiceCase
 /// <param name="Kind">How it counts.</param>
 /// <param name="Motor">Has a motor that may be the largest.</param>
 /// <param name="Neutral">Loads the neutral: 120 V, or 120 and 240 V.</param>
-public sealed record ServiceItem(string Name, VoltAmperes Load, ServiceItemKind Kind, bool Motor = false, bool Neutral = false);
+public sealed record ServiceItem(string Name, VoltAmperes Load, ServiceItemKind Kind, bool Motor = false, bool Neutral = false)
+{
+    /// <summary>The ids of the boxes that draw it; none while it has no outlet.</summary>
+    public ImmutableArray<string> Boxes { get; init; } = [];
+
+    /// <summary>Rating of its motor, or none when it has none or that is not known.</summary>
+    public double? Horsepower { get; init; }
+
+    /// <summary>A kitchen refrigerator on a circuit of its own, which the standard method leaves out (220.52(A), exception).</summary>
+    public bool RefrigeratorAlone { get; init; }
+}
+
+/// <summary>Outlets that are counted within another line.</summary>
+/// <param name="What">The line.</param>
+/// <param name="Why">Why they bring none of their own.</param>
+/// <param name="Citation">The section that says so.</param>
+/// <param name="Boxes">Their ids.</param>
+public sealed record LoadNote(string What, string Why, string Citation, ImmutableArray<string> Boxes);
 
 /// <summary>How a load counts in a service calculation.</summary>
 public enum ServiceItemKind
 {
     /// <summary>An appliance fastened in place.</summary>
     Fixed,
+
+    /// <summary>One thing that is plugged in where it has its place, as a freezer or a bench machine (220.14(A)).</summary>
+    Specific,
+
+    /// <summary>Lights and receptacles that no floor area counts, as those of a workshop (220.14).</summary>
+    Outlets,
 
     /// <summary>Household cooking.</summary>
     Cooking,
@@ -77,16 +103,21 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         };
         var total = demand;
         var appliances = c.Items.Where(i => i.Kind == ServiceItemKind.Fixed).ToList();
-        var least = edition.Number("applianceLeastVa");
-        var large = appliances.Count(i => i.Load.Value >= least);
-        var factor = large >= 4 ? 0.75 : 1;
+        bool Large(ServiceItem i) => CountsToFour(i, edition);
+        var factor = FixedFactor(c, edition);
         if (appliances.Count > 0)
         {
             // What is under the edition's least does not make up the four and is not reduced: a small fan counts in full.
-            var reduced = appliances.Where(i => i.Load.Value >= least).Sum(i => i.Load.Value);
-            var small = appliances.Where(i => i.Load.Value < least).Sum(i => i.Load.Value);
+            var reduced = appliances.Where(Large).Sum(i => i.Load.Value);
+            var small = appliances.Where(i => !Large(i)).Sum(i => i.Load.Value);
             var sum = (reduced * factor) + small;
             Add("Appliances fastened in place", sum, $"{reduced:#,0} x {factor:0.00}{(small > 0 ? $" + {small:#,0}" : "")}", edition.Cite("service.appliances"), appliances);
+        }
+
+        foreach (var item in c.Items.Where(i => i.Kind is ServiceItemKind.Specific or ServiceItemKind.Outlets))
+        {
+            if (item.RefrigeratorAlone) lines.Add(new(item.Name, "0 VA") { Formula = $"{item.Load} by its plate", Citation = "220.52(A), exception", Because = "A kitchen refrigerator on a circuit of its own is left out of this method." });
+            else Add(item.Name, item.Load.Value, item.Kind == ServiceItemKind.Outlets ? "as planned, outlet by outlet" : "as its plate says", item.Kind == ServiceItemKind.Outlets ? "220.14" : "220.14(A)", []);
         }
 
         var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking).ToList();
@@ -97,7 +128,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
             lines.Add(new(string.Join(" and ", cooking.Select(i => i.Name)), $"{d.Demand}") { Formula = cooking.Count == 1 ? "demand table" : $"demand table for {cooking.Count}", Citation = "220.55", Steps = [d.Derivation] });
         }
 
-        foreach (var item in c.Items.Where(i => i.Kind == ServiceItemKind.Dryer)) Add(item.Name, Math.Max(edition.Number("dryerLeastVa"), item.Load.Value), "the larger of 5000 VA and the nameplate", "220.54", [item]);
+        foreach (var item in c.Items.Where(i => i.Kind == ServiceItemKind.Dryer)) Add(item.Name, Math.Max(edition.Number("dryerLeastVa"), item.Load.Value), $"the larger of {edition.Number("dryerLeastVa"):0} VA and the nameplate", "220.54", [item]);
         foreach (var item in c.Items.Where(i => i.Kind == ServiceItemKind.Charging)) Add(item.Name, Math.Max(edition.Number("evLeastVa"), item.Load.Value), edition.Number("evLeastVa") > 0 ? $"the larger of {edition.Number("evLeastVa"):0} VA and the nameplate" : "the nameplate", edition.Cite("service.charging"), [item]);
         var pump = Sum(c, ServiceItemKind.HeatPump);
         var heat = Sum(c, ServiceItemKind.Heating);
@@ -112,7 +143,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
             Add("Largest motor", largest.Load.Value * 0.25, $"{largest.Load.Value:#,0} x 0.25 ({largest.Name})", "220.50", []);
         }
 
-        return Done(ServiceMethod.Standard, total, lines, edition.Cite("service.standard"));
+        return Done(ServiceMethod.Standard, total, lines, edition.Cite("service.standard"), c);
 
         void Add(string what, double va, string formula, string cite, IReadOnlyList<ServiceItem> items)
         {
@@ -125,7 +156,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
     public static ServiceLoad Optional(ServiceCase c, CodeEdition edition)
     {
         var (general, steps) = General(c, edition);
-        var appliances = c.Items.Where(i => i.Kind is ServiceItemKind.Fixed or ServiceItemKind.Cooking or ServiceItemKind.Dryer or ServiceItemKind.Charging).ToList();
+        var appliances = c.Items.Where(i => i.Kind is ServiceItemKind.Fixed or ServiceItemKind.Specific or ServiceItemKind.Outlets or ServiceItemKind.Cooking or ServiceItemKind.Dryer or ServiceItemKind.Charging).ToList();
         var all = general + appliances.Sum(i => i.Load.Value);
         var demand = Math.Min(all, 10_000) + (Math.Max(0, all - 10_000) * 0.4);
         var lines = new List<Derivation>
@@ -153,7 +184,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
             });
         }
 
-        return Done(ServiceMethod.Optional, demand + larger, lines, edition.Cite("service.optional"));
+        return Done(ServiceMethod.Optional, demand + larger, lines, edition.Cite("service.optional"), c);
     }
 
     /// <summary>Load of the neutral: what is unbalanced, cooking and dryers at 70 percent (220.61).</summary>
@@ -173,11 +204,14 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         }
 
         var all = c.Items.Where(i => i.Kind == ServiceItemKind.Fixed).ToList();
-        var least = edition.Number("applianceLeastVa");
-        var factor = all.Count(i => i.Load.Value >= least) >= 4 ? 0.75 : 1;
+        var factor = FixedFactor(c, edition);
         var on = all.Where(i => i.Neutral).ToList();
-        var fixedVa = (on.Where(i => i.Load.Value >= least).Sum(i => i.Load.Value) * factor) + on.Where(i => i.Load.Value < least).Sum(i => i.Load.Value);
+        var fixedVa = on.Sum(i => i.Load.Value * (CountsToFour(i, edition) ? factor : 1));
         Add("Appliances of 120 V", fixedVa, string.Join(" + ", on.Select(i => $"{i.Load.Value:0}")) + (factor < 1 ? ", large ones x 0.75" : ""), edition.Cite("service.appliances"));
+        var others = c.Items.Where(i => i.Kind is ServiceItemKind.Specific or ServiceItemKind.Outlets && i is { Neutral: true, RefrigeratorAlone: false }).ToList();
+        Add("What is plugged in where it has its place, lights and receptacles of other buildings", others.Sum(i => i.Load.Value), string.Join(" + ", others.Select(i => $"{i.Load.Value:0}")), "220.14");
+        var heat = c.Items.Where(i => i.Kind is ServiceItemKind.Heating or ServiceItemKind.Charging && i.Neutral).ToList();
+        Add("Heating of 120 V", heat.Sum(i => i.Load.Value), string.Join(" + ", heat.Select(i => $"{i.Load.Value:0}")), "220.51");
         var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking && i.Neutral).ToList() is { Count: > 0 } some ? Cooking(some).Demand.Value : 0;
         Add("Cooking", cooking * 0.7, $"{cooking:#,0} x 0.70", "220.61(B)");
         var dryer = c.Items.Where(i => i.Kind == ServiceItemKind.Dryer && i.Neutral).Sum(i => Math.Max(edition.Number("dryerLeastVa"), i.Load.Value));
@@ -187,8 +221,18 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         return new("Neutral load", $"{total:#,0} VA, {total / 240:0.0} A") { Formula = $"{total:#,0} / 240 = {total / 240:0.0} A", Citation = "220.61", Because = "What 240 V takes without a neutral is left out. By the standard method.", Steps = [.. lines] };
     }
 
-    private static ServiceLoad Done(ServiceMethod method, double total, List<Derivation> lines, string cite)
+    private static double FixedFactor(ServiceCase c, CodeEdition edition) =>
+        c.Items.Count(i => i.Kind == ServiceItemKind.Fixed && CountsToFour(i, edition)) >= edition.Number("fixedFewest") ? edition.Number("fixedFactor") : 1;
+
+    // By the plate, or by the motor: from 2020 on 500 W or 1/4 hp (220.53).
+    private static bool CountsToFour(ServiceItem item, CodeEdition edition) =>
+        item.Load.Value >= edition.Number("applianceLeastVa") || item.Horsepower >= edition.Number("applianceLeastHp");
+
+    private static ServiceLoad Done(ServiceMethod method, double total, List<Derivation> lines, string cite, ServiceCase c)
     {
+        // What stands in no line above is told with the figure that holds it, so that nobody has to ask where it went.
+        foreach (var note in c.Within) lines.Add(new($"{note.Boxes.Length} outlet{(note.Boxes.Length == 1 ? "" : "s")} within: {note.What}", "0 VA") { Because = note.Why, Citation = note.Citation });
+
         var amps = new Amperes(total / 240);
         return new(method, new(total), amps, new Derivation(method == ServiceMethod.Standard ? "Service load, standard method" : "Service load, optional method", $"{total:#,0} VA, {amps.Value:0.0} A")
         {

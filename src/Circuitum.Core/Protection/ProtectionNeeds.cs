@@ -82,9 +82,9 @@ public static class ProtectionNeeds
                 _ => null,
             };
             if (where is null || !f.Hardwired || breaker > edition.Number("groundFaultMostA") || f.Type.Lighting) return;
-            if (!f.Type.Hvac) Need(ProtectionKind.GroundFault, "protect.outdoorOutlet", $"{f.Name}: hardwired {where}, {breaker} A");
-            else if (house.Job.PermitDate is not { } permit) Need(ProtectionKind.GroundFault, "protect.outdoorOutlet", $"{f.Name}: hardwired {where}; without a permit date the exception for heating and cooling, which ended on {edition.HvacGroundFaultFrom:yyyy-MM-dd}, is taken as ended");
-            else if (permit >= edition.HvacGroundFaultFrom) Need(ProtectionKind.GroundFault, "protect.outdoorOutlet", $"{f.Name}: hardwired {where}; the exception for heating and cooling ended on {edition.HvacGroundFaultFrom:yyyy-MM-dd}");
+            if (!f.Type.Hvac || edition.HvacGroundFaultFrom is not { } ended) Need(ProtectionKind.GroundFault, "protect.outdoorOutlet", $"{f.Name}: hardwired {where}, {breaker} A");
+            else if (house.Job.PermitDate is not { } permit) Need(ProtectionKind.GroundFault, "protect.outdoorOutlet", $"{f.Name}: hardwired {where}; without a permit date the exception for heating and cooling, which ended on {ended:yyyy-MM-dd}, is taken as ended");
+            else if (permit >= ended) Need(ProtectionKind.GroundFault, "protect.outdoorOutlet", $"{f.Name}: hardwired {where}; the exception for heating and cooling ended on {ended:yyyy-MM-dd}");
         }
     }
 

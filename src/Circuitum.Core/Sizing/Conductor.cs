@@ -29,8 +29,14 @@ public sealed record SizingCase
     /// <summary>Largest breaker by nameplate, or none.</summary>
     public int? MaximumBreaker { get; init; }
 
-    /// <summary>Breaker asked for by a person or by practice, in amperes; the load can ask for a larger one.</summary>
+    /// <summary>Breaker asked for by practice or a rule, in amperes; the load can ask for a larger one unless it is <see cref="Held"/>.</summary>
     public int? Breaker { get; init; }
+
+    /// <summary>The breaker is a person's: it stays as it is, and a check says when the load is over it.</summary>
+    public bool Held { get; init; }
+
+    /// <summary>Largest breaker that what hangs on the circuit allows, in amperes: 20 for several 15 and 20 A receptacles (210.21(B)(3)).</summary>
+    public int? MostBreaker { get; init; }
 
     /// <summary>Copper, else aluminum.</summary>
     public bool Copper { get; init; } = true;
@@ -64,7 +70,11 @@ public sealed record SizingCase
 /// <param name="Ground">Equipment ground, AWG copper.</param>
 /// <param name="Row">The conductor's table row.</param>
 /// <param name="Derivation">How it was chosen.</param>
-public sealed record ConductorChoice(string Size, Amperes Ampacity, int Breaker, string Ground, ConductorRow Row, Derivation Derivation);
+public sealed record ConductorChoice(string Size, Amperes Ampacity, int Breaker, string Ground, ConductorRow Row, Derivation Derivation)
+{
+    /// <summary>The largest breaker that what hangs on it allows, in amperes, or none.</summary>
+    public int? MostBreaker { get; init; }
+}
 
 /// <summary>The door to wire and breaker sizing.</summary>
 public static class Conductor
@@ -75,12 +85,16 @@ public static class Conductor
         var tables = CodeLibrary.Conductors;
         var byNameplate = c.MinimumCircuitAmpacity is not null;
         var actual = c.NonContinuous + c.Continuous;
-        var need = new Amperes(c.MinimumCircuitAmpacity ?? (c.NonContinuous.Value + (c.Continuous.Value * edition.Number("continuousFactor"))));
+        var factor = edition.Number("continuousFactor");
+        var need = new Amperes(c.MinimumCircuitAmpacity ?? (c.NonContinuous.Value + (c.Continuous.Value * factor)));
+
+        // What may not have a larger breaker is not given larger wire for a load that it may not carry: a check says so.
+        if (c is { MostBreaker: { } most, Held: false } && need.Value > most) (need, actual) = (new(most), new(Math.Min(actual.Value, most)));
         var least = edition.BreakerFor(need.Value);
         if (least is null) return null;
         var breaker = byNameplate
             ? Math.Max(edition.SmallestBreaker, c.Breaker ?? LargestUpTo(edition, c.MaximumBreaker) ?? least.Value)
-            : Math.Max(least.Value, c.Breaker ?? 0);
+            : c is { Held: true, Breaker: { } held } ? held : Math.Max(least.Value, Math.Min(c.Breaker ?? 0, c.MostBreaker ?? int.MaxValue));
         var column = c.Method == WiringMethod.Cable ? 60 : c.TerminationC;
         var count = tables.Count.First(r => c.CurrentCarrying <= r.UpTo).Factor;
         var ambient = Ambient(tables, c.AmbientC, c.InsulationC);
@@ -101,14 +115,14 @@ public static class Conductor
                 continue;
             }
 
-            var ground = tables.Ground.First(g => breaker <= g.Breaker).Copper;
-            return new(row.Size, final, breaker, ground, row, Explain(row, terminal, adjusted, final));
+            var ground = c.Copper ? EquipmentGround.For(breaker, row.Size, row.Size) : tables.Ground.First(g => breaker <= g.Breaker).Copper;
+            return new(row.Size, final, breaker, ground, row, Explain(row, terminal, adjusted, final)) { MostBreaker = c.MostBreaker };
 
             string? Refusal()
             {
                 if (new Amperes(terminal) < need && !(new Amperes(terminal) >= need)) return $"{terminal} A at {column} C is less than {need} for the terminals.";
+                if (byNameplate) return final >= need ? null : $"{final} after factors is less than the minimum circuit ampacity of {need}.";
                 if (!(final >= actual)) return $"{final} after factors is less than the load of {actual}.";
-                if (byNameplate) return null;
                 if (limits.TryGetValue(row.Size, out var limit) && breaker > limit) return $"a breaker of {breaker} A is over the {limit} A limit of this size ({edition.Cite("wire.small")}).";
                 if (new Amperes(breaker) <= final) return null;
                 return c.SeveralReceptacles || edition.BreakerFor(final.Value) is not { } next || breaker > next ? $"{final} is not protected by {breaker} A." : null;
@@ -122,10 +136,11 @@ public static class Conductor
             Citation = byNameplate ? edition.Cite("wire.hvac") : edition.Cite("wire.size"),
             Because = byNameplate
                 ? $"Motor and air-conditioning equipment goes by its plate: wire for {need}, breaker up to {c.MaximumBreaker ?? breaker} A."
+                : breaker < least ? $"{breaker} A is a person's; the load asks for {least} A."
                 : breaker > least ? $"{least} A would carry the load; {breaker} A was asked for by practice, rule or a person." : "The smallest size that carries the load and is protected.",
             Steps =
             [
-                new("Needed at the terminals", $"{need}") { Formula = byNameplate ? "minimum circuit ampacity by nameplate" : $"{c.NonContinuous.Value:0.0#} + 1.25 x {c.Continuous.Value:0.0#} A", Citation = edition.Cite("circuit.overload") },
+                new("Needed at the terminals", $"{need}") { Formula = byNameplate ? "minimum circuit ampacity by nameplate" : $"{c.NonContinuous.Value:0.0#} + {factor:0.##} x {c.Continuous.Value:0.0#} A", Citation = edition.Cite("circuit.overload") },
                 new("Ampacity at the terminals", $"{terminal} A") { Formula = $"{row.Size} AWG, {column} C column", Citation = c.Method == WiringMethod.Cable ? edition.Cite("wire.sheathed") : edition.Cite("wire.termination") },
                 new("Ampacity after factors", $"{adjusted:0.##} A") { Formula = $"{row.At(c.InsulationC)} x {ambient:0.##} x {count:0.##}", Citation = $"{edition.Cite("wire.ambient")}, {edition.Cite("wire.count")}" },
                 new("Ampacity", $"{final}") { Formula = "the smaller of the two" },

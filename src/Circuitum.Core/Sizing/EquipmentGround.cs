@@ -22,10 +22,12 @@ public sealed record EquipmentGround(int Breaker, string Least, string Used, str
     {
         var table = Row(CodeLibrary.Conductors.Ground.First(g => breaker <= g.Breaker).Copper);
         var (small, large) = (Row(least).Cmil, Row(used).Cmil);
-        if (large <= small) return table.Size;
+
+        // Never larger than the conductors that it goes with (250.122(A)): an air conditioner's large breaker asks for no more.
+        if (large <= small) return table.Cmil > large ? used : table.Size;
         var needed = (double)table.Cmil * large / small;
 
-        // The circular mils of the table are rounded, so a thousandth is let pass. Never larger than the conductors that it goes with (250.122(A)).
+        // The circular mils of the table are rounded, so a thousandth is let pass.
         return CodeLibrary.Conductors.Copper.First(r => r.Cmil >= needed * 0.999 || r.Size == used).Size;
     }
 
@@ -41,8 +43,8 @@ public sealed record EquipmentGround(int Breaker, string Least, string Used, str
             Formula = Least == Used ? $"{Breaker} A breaker: {table.Size} AWG" : $"{table.Cmil:#,0} x {Row(Used).Cmil:#,0} / {Row(Least).Cmil:#,0} = {(double)table.Cmil * Row(Used).Cmil / Row(Least).Cmil:#,0} cmil",
             Citation = edition.Cite("wire.ground"),
             Because = Least == Used
-                ? "By the breaker's size."
-                : $"The wire was made larger than {Least} AWG, so the ground grows in proportion.{(There is { } there ? $" The cable holds {there} AWG." : "")}",
+                ? Needed == table.Size ? "By the breaker's size." : "By the breaker's size, and no larger than the wires that it goes with."
+                : $"The wire was made larger than {Least} AWG, so the ground grows in proportion.{(There is { } there ? $" The cable holds {there} AWG{(Enough ? "" : ", which is too small")}." : "")}",
         };
     }
 
