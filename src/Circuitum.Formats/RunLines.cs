@@ -15,7 +15,7 @@ public static class RunLines
     public static string PickOf(Hop hop) => hop.From is null ? $"run:{hop.To}" : $"run:{hop.To}:{hop.From}";
 
     /// <summary>The class by what it carries.</summary>
-    public static string Css(Hop hop) => hop.From is null ? "home" : hop.Use switch { CableUse.Power => "power", CableUse.Travelers or CableUse.SwitchLoop => "travelers", _ => "leg" };
+    public static string Css(Hop hop) => hop.From is null ? "home" : hop.Use switch { CableUse.Power => "power", CableUse.Travelers or CableUse.SwitchLoop or CableUse.Interconnect => "travelers", _ => "leg" };
 
     internal static void Draw(XmlWriter w, JobAnalysis a, PlanView view)
     {

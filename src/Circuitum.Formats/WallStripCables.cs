@@ -82,6 +82,7 @@ internal static class WallStripCables
             CableUse.Power => "",
             CableUse.Travelers => " trav.",
             CableUse.SwitchLoop => " loop",
+            CableUse.Interconnect => " alarms",
             _ => " leg",
         };
     }

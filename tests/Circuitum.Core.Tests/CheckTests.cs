@@ -7,7 +7,7 @@ namespace Circuitum.Core.Tests;
 /// <summary>Each check speaks when one fact is bent, and is silent before.</summary>
 public class CheckTests
 {
-    internal static readonly Job PlannedWhole = Planner.PlanAll(Sample.Whole());
+    internal static readonly Job PlannedWhole = Planner.PlanAll(Sample.Whole() with { Preferences = new() { HomeRunUpsize = HomeRunUpsize.WhenDropAsks } });
 
     private static readonly Job Planned = PlannedWhole;
 

@@ -32,13 +32,19 @@ public class RoutingTests
     public void Under_the_floor_is_shorter_where_there_is_room_below_and_never_over_a_slab()
     {
         Room[] rooms = [Sample.Rect("a", RoomKind.Bedroom, 0, 0, 12, 10), Sample.Rect("b", RoomKind.Bedroom, 12.375, 0, 12, 10)];
-        Job With(Under under, RunBy by) => Box(Box(Sample.House(rooms) with { Frame = new() { Under = under }, Preferences = new() { RunBy = by } }, "x", "a", 3, 4), "y", "b", 1, 5);
-        Between(With(Under.CrawlSpace, RunBy.Shorter), "x", "y").InWords.ShouldBe("down, across, up");
-        Between(With(Under.CrawlSpace, RunBy.Overhead), "x", "y").InWords.ShouldBe("up, across, down");
-        Between(With(Under.Slab, RunBy.Underfloor), "x", "y").InWords.ShouldBe("up, across, down");
+        Job With(Under under, RunBy by) => Box(Sample.House(rooms) with
+        {
+            Frame = new() { Under = under },
+            Preferences = new() { RunBy = by },
+            Panels = [new Panel { Id = "main", Name = "Main panel", Room = "a", Wall = 3, Along = Length.Feet(4), Top = by == RunBy.Underfloor ? Length.Feet(6) : Length.Feet(3), Spaces = 30, MainBreaker = 150 }],
+        }, "y", "b", 1, 5);
+        string Home(Job job) => Of(job).Route(new Hop(null, "y", default, default)).InWords;
+        Home(With(Under.CrawlSpace, RunBy.Shorter)).ShouldBe("down, across, up");
+        Home(With(Under.CrawlSpace, RunBy.Overhead)).ShouldBe("up, across, down");
+        Home(With(Under.Slab, RunBy.Underfloor)).ShouldBe("up, across, down");
         var high = With(Under.CrawlSpace, RunBy.Underfloor);
         high = high with { Decisions = high.Decisions with { Boxes = [.. high.Decisions.Boxes.Select(b => b with { Height = Length.Inches(90) })] } };
-        Between(high, "x", "y").InWords.ShouldBe("down, across, up");
+        Home(high).ShouldBe("down, across, up");
     }
 
     [Fact]

@@ -71,10 +71,12 @@ public class SwitchWiringTests
     }
 
     [Fact]
-    public void Between_two_boxes_that_both_have_power_the_travelers_are_a_cable_beside_it()
+    public void Between_two_boxes_that_both_need_power_it_goes_with_the_travelers_in_four_wires()
     {
         var run = Plan(With(Switch("s1", 5, To(2, "l1"), To(1, "l3")), Switch("s2", 35, To(2, "l1"), To(1, "l2")), Light("l1", 30), Light("l2", 38), Light("l3", 4)));
-        run.Beside.ShouldHaveSingleItem().Use.ShouldBe(CableUse.Travelers);
+        Words(run).ShouldBe("panel-s1 Power; s1-s2 Travelers; s2-l2 SwitchLeg; s2-l1 SwitchLeg; s1-l3 SwitchLeg");
+        run.Hops.Single(h => h.Use == CableUse.Travelers).Conductors.ShouldBe(4);
+        run.Beside.ShouldBeEmpty();
         run.Hops.Select(h => h.To).ShouldBeUnique();
         run.Cut.ShouldBe(run.Hops.Concat(run.Beside).Aggregate(Length.Zero, (s, h) => s + h.Cut));
     }
@@ -141,7 +143,7 @@ public class SwitchWiringTests
 
             // All cables that carry switched conductors, as a graph: lights and switches of a group hang together in it.
             var own = c.Circuit.Boxes.Select(b => b.Box).ToHashSet();
-            var wired = c.Run.Cables.Where(h => h.Use != CableUse.Power).ToList();
+            var wired = c.Run.Cables.Where(h => h.From is not null && (h.Use != CableUse.Power || h.More > 0)).ToList();
             foreach (var g in groups.Where(g => g.Lights.Any(own.Contains) && g.Switches.Any(own.Contains)))
             {
                 var reach = new HashSet<string> { g.Switches.First(own.Contains) };

@@ -118,7 +118,7 @@ internal static class GeneratedHouse
     private static Opening Door(string id, string room, int wall, double from, string to) => new() { Id = id, Room = room, Wall = wall, From = Length.Feet(Math.Round(from * 4) / 4), Width = Length.Feet(2.5), To = to };
 
     /// <summary>The hard rules of dividing into circuits, written down here once more: what a planned house breaks of them.</summary>
-    internal static IEnumerable<string> Broken(Job job)
+    internal static IEnumerable<string> Broken(Job job, bool byHand = false)
     {
         var a = Analyzer.Analyze(job);
         var on = job.Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (b.Box, Circuit: c))).ToLookup(x => x.Box, x => x.Circuit);
@@ -173,7 +173,7 @@ internal static class GeneratedHouse
             if (pair.Kind == PairKind.SharedNeutral && (spaces.Count != 2 || Math.Abs(spaces[0] - spaces[1]) != 2)) yield return $"the breakers of circuits {pair.First} and {pair.Second} cannot open together";
         }
 
-        foreach (var f in a.Findings.Where(f => f.Severity == Severity.Must && (f.RuleId.StartsWith("circuit.", StringComparison.Ordinal) || f.RuleId.StartsWith("wire.", StringComparison.Ordinal) || f.RuleId.StartsWith("protect.", StringComparison.Ordinal)) && f.RuleId != "circuit.generalCount")) yield return f.Sentence;
+        foreach (var f in a.Findings.Where(f => f.Severity == Severity.Must && (f.RuleId.StartsWith("circuit.", StringComparison.Ordinal) || f.RuleId.StartsWith("wire.", StringComparison.Ordinal) || f.RuleId.StartsWith("protect.", StringComparison.Ordinal)) && f.RuleId != "circuit.generalCount" && !(byHand && f.RuleId == "circuit.switched"))) yield return f.Sentence;
     }
 
     /// <summary>Plans a house, then again with a person's hand in it, and says what was broken: the rules, or what the person decided.</summary>
@@ -196,6 +196,8 @@ internal static class GeneratedHouse
         var again = Planner.PlanAfresh(held, new Circuits.SearchCircuitPlanner(Circuits.PlanEffort.First));
         if (!again.Decisions.Circuits.Single(c => c.Number == locked.Number).Boxes.Select(b => b.Box).ToHashSet().SetEquals(locked.Boxes.Select(b => b.Box))) yield return $"the lock of circuit {locked.Number} was broken";
         if (again.Decisions.Circuits.Single(c => c.Holds(box)).Number != own) yield return $"{box} was taken from where a person put it";
-        foreach (var b in Broken(again)) yield return $"planned again: {b}";
+        
+        // A light that a person takes from its switch is found, and stays where the person put it.
+        foreach (var b in Broken(again, byHand: true)) yield return $"planned again: {b}";
     }
 }

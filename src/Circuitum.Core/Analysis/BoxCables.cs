@@ -26,6 +26,7 @@ public sealed record CableEnd(string? Other, string Cable, CableUse Use)
         CableUse.TwoSwitchLegs => ", two switch legs",
         CableUse.Travelers => ", travelers",
         CableUse.SwitchLoop => ", switch loop",
+        CableUse.Interconnect => ", between alarms",
         _ => "",
     };
 }

@@ -32,7 +32,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         var wire = Conductor.Choose(Together(Case(circuit, wishes, boxes, appliances, load, pair), carrying), edition);
         var needs = boxes.ToImmutableDictionary(b => b.Id, b => ProtectionNeeds.Of(house, edition, b, load.Volts, wire?.Breaker ?? 0));
         string[] ids = [.. boxes.Select(b => b.Id)];
-        var panel = carrier?.Panel ?? PanelChoice.Of(job, circuit, ids, load.Volts, runs);
+        var panel = carrier?.Panel ?? PanelChoice.Of(house, circuit, ids, load.Volts, runs);
 
         // What is pulled ends where it ends; else where a person wants it.
         var pulled = job.Decisions.Pulled.FirstOrDefault(p => p.Circuit == circuit.Number && ids.Contains(p.To));
@@ -118,7 +118,9 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         var home = size;
         if (wire is not null && wishes.HomeRunUpsize == HomeRunUpsize.Always && circuit.Purpose is not CircuitPurpose.Appliance) home = Conductor.NextCable(size) ?? size;
         var (drop, why, at) = Drop(run, load, size, home);
-        if (wire is null || wishes.HomeRunUpsize == HomeRunUpsize.Off) return (size, home, drop, why, at);
+        // Where a local rule makes the limit law, the wire follows it whatever the school.
+        var asked = wishes.HomeRunUpsize != HomeRunUpsize.Off || edition.Rule("wire.drop").Severity == "must";
+        if (wire is null || !asked) return (size, home, drop, why, at);
         var limit = edition.Number("dropPercentBranch");
         while (drop > limit)
         {

@@ -104,7 +104,7 @@ public sealed record Feeder
         var metal = panel.AluminumFeeder ? "aluminum" : "copper";
         var forGround = run.Outside == OutsideMethod.DirectBurial ? " for the ground" : "";
         var made = wire is null ? "no wire carries it" : byCable ? $"{wire.Size}-3 cable{forGround}" : conduit ? $"3 x {wire.Size} {metal} and {ground} ground{(fill?.Size is { } size ? $" in {size.Size} in {fill.Kind.Name}" : " in conduit")}" : $"{wire.Size}-{wire.Size}-{wire.Size} aluminum cable{forGround} with ground";
-        var building = house[panel.Room].Room.Kind == RoomKind.AccessoryBuilding;
+        var building = !house.BuildingOf(panel.Room).Contains(job.Panels.First(p => p.Id == from).Room);
         return new()
         {
             Whole = whole, Case = counted, Neutral = neutral, Run = run,

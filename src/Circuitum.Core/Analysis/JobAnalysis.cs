@@ -275,7 +275,7 @@ public sealed record CircuitAnalysis
     public required string BranchCable { get; init; }
 
     /// <summary>The cable that a piece of its run is, such as <c>14-3</c> for travelers.</summary>
-    public string CableOf(Hop hop) => hop.From is null ? Cable : hop.Use == CableUse.Power ? BranchCable : $"{BranchCable[..BranchCable.IndexOf('-', StringComparison.Ordinal)]}-{hop.Conductors}";
+    public string CableOf(Hop hop) => hop.From is null ? Cable : hop is { Use: CableUse.Power, More: 0 } ? BranchCable : $"{BranchCable[..BranchCable.IndexOf('-', StringComparison.Ordinal)]}-{(hop.Conductors == 4 ? "2-2" : $"{hop.Conductors}")}";
 
     /// <summary>Breaker in amperes; 0 when nothing could be sized.</summary>
     public int Breaker => Wire?.Breaker ?? 0;

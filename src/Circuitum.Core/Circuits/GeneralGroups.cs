@@ -54,7 +54,7 @@ internal sealed class GeneralGroups
 
         // What sits on a circuit of another purpose was put there by somebody and stays out of this.
         var boxes = work.Job.Decisions.Boxes
-            .Where(b => own.Contains(BoxPurpose.Of(work.Job, work.Edition, b)) && b.Kind != BoxKind.SmokeAlarm && (work.Member(b.Id) is not { } m || index.ContainsKey(m.Number))).ToList();
+            .Where(b => own.Contains(BoxPurpose.Of(work.Job, work.Edition, b)) && b.Kind != BoxKind.SmokeAlarm && work.BuildingOf(b.Room).Length == 0 && (work.Member(b.Id) is not { } m || index.ContainsKey(m.Number))).ToList();
         ImmutableArray<ImmutableArray<Box>> things = [.. Clusters(boxes)];
         var lighting = purpose == CircuitPurpose.Lighting;
         var p = work.Job.Preferences;
@@ -160,7 +160,7 @@ internal sealed class GeneralGroups
     }
 
     // Lights and the switches that control them belong together, and so do all lights of one switch box. A receptacle is by itself.
-    private static IEnumerable<ImmutableArray<Box>> Clusters(List<Box> boxes)
+    internal static IEnumerable<ImmutableArray<Box>> Clusters(List<Box> boxes)
     {
         var root = boxes.ToDictionary(b => b.Id, b => b.Id);
         foreach (var box in boxes)

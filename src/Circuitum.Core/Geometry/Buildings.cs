@@ -4,8 +4,8 @@ using Circuitum.Core.Jobs;
 namespace Circuitum.Core.Geometry;
 
 /// <summary>
-/// Which rooms stand in one building: those that touch wall to wall, or lie over each other. What is in the open air belongs to
-/// the building that it touches and joins none to another.
+/// Which rooms stand in one building: those that touch wall to wall, or lie over each other, roofed porches among them. What is
+/// in the open air belongs to the building that it touches and joins none to another.
 /// </summary>
 internal static class Buildings
 {
@@ -18,7 +18,7 @@ internal static class Buildings
     {
         var root = house.Job.Rooms.ToDictionary(r => r.Id, r => r.Id);
         string Root(string id) => root[id] == id ? id : root[id] = Root(root[id]);
-        var inside = house.Rooms.Where(r => !r.Room.Kind.OpenAir()).ToList();
+        var inside = house.Rooms.Where(r => !r.Room.Kind.OpenAir() || r.Room.Kind == RoomKind.Porch).ToList();
         for (var i = 0; i < inside.Count; i++)
         {
             for (var j = i + 1; j < inside.Count; j++)
@@ -27,7 +27,7 @@ internal static class Buildings
             }
         }
 
-        foreach (var open in house.Rooms.Where(r => r.Room.Kind.OpenAir()))
+        foreach (var open in house.Rooms.Where(r => r.Room.Kind is RoomKind.Deck or RoomKind.Outdoors))
         {
             if (inside.Where(r => Joined(open, r)).OrderBy(r => r.Room.Id, StringComparer.Ordinal).FirstOrDefault() is { } by) root[open.Room.Id] = Root(by.Room.Id);
         }

@@ -209,6 +209,9 @@ public sealed record Room
     /// <summary>For an attic or a crawl space, how one gets in.</summary>
     public AccessKind? Access { get; init; }
 
+    /// <summary>What lies under its floor, where that differs from the rest of the house; none goes by <see cref="UnderOf"/>.</summary>
+    public Under? Under { get; init; }
+
     /// <summary>For an unfinished basement or an attic, whether it can be finished later and so counts as floor area; none goes by its height or its stairs.</summary>
     public bool? Adaptable { get; init; }
 
@@ -220,6 +223,10 @@ public sealed record Room
 
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+
+    /// <summary>What lies under its floor on the lowest storey: as stated, else a slab under garages and buildings apart, else the frame's.</summary>
+    /// <param name="frame">The job's frame.</param>
+    public Under UnderOf(Frame frame) => Under ?? (Kind is RoomKind.Garage or RoomKind.AccessoryBuilding ? Jobs.Under.Slab : frame.Under);
 }
 
 /// <summary>What a room is used for.</summary>

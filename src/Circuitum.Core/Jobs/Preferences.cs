@@ -118,11 +118,17 @@ public sealed record Preferences
     /// <summary>Added to the cable to buy, in percent.</summary>
     public int WastePercent { get; init; } = 10;
 
-    /// <summary>Which way cable goes when both are open.</summary>
+    /// <summary>Which way home runs go when several are open.</summary>
     public RunBy RunBy { get; init; }
+
+    /// <summary>How cable goes on from box to box.</summary>
+    public ChainBy ChainBy { get; init; }
 
     /// <summary>Whether power comes to the switch or to the light first.</summary>
     public SwitchLoops SwitchLoops { get; init; }
+
+    /// <summary>How smoke alarms are joined, so that all sound when one does.</summary>
+    public AlarmJoin AlarmJoin { get; init; }
 
     /// <summary>Spaces to keep free in the panel, in percent.</summary>
     public int SparePercent { get; init; } = 20;
@@ -209,6 +215,29 @@ public enum SwitchLoops
 
     /// <summary>To the light; a loop of three wires goes down to the switch.</summary>
     LightFirst,
+}
+
+/// <summary>How cable goes on from box to box. Boxes back to back or in one stud bay are joined there in any case.</summary>
+public enum ChainBy
+{
+    /// <summary>Whichever is shorter.</summary>
+    Cheapest,
+
+    /// <summary>Through the studs at the height of the boxes, where a wall leads there without a doorway.</summary>
+    ThroughStuds,
+
+    /// <summary>Up, over the ceiling and down.</summary>
+    UpAndOver,
+}
+
+/// <summary>How smoke alarms are joined (R314.4).</summary>
+public enum AlarmJoin
+{
+    /// <summary>By a third wire from alarm to alarm.</summary>
+    Wired,
+
+    /// <summary>By radio, as their listing says.</summary>
+    Wireless,
 }
 
 /// <summary>Which way cable goes.</summary>

@@ -139,6 +139,9 @@ public enum CableUse
 
     /// <summary>From a light that has power down to its switch: power, the switched return, and the neutral that 404.2(C) wants there.</summary>
     SwitchLoop,
+
+    /// <summary>From alarm to alarm: power, neutral, and the wire by which all sound when one does (R314.4).</summary>
+    Interconnect,
 }
 
 /// <summary>How two circuits share a home run.</summary>

@@ -18,10 +18,13 @@ public static class Burial
     /// <param name="method">How it is run.</param>
     /// <param name="driveway">Under a driveway of the dwelling.</param>
     /// <param name="guarded">A 120 V branch circuit of 20 A or less with ground-fault protection ahead of it.</param>
-    public static Length Least(CodeEdition edition, OutsideMethod method, bool driveway, bool guarded) => Length.Inches(edition.Number(
-        guarded ? "burialGuardedIn"
-        : driveway ? "burialDrivewayIn"
-        : method switch { OutsideMethod.PvcConduit => "burialPvcIn", OutsideMethod.RigidConduit => "burialRigidIn", _ => "burialDirectIn" }));
+    public static Length Least(CodeEdition edition, OutsideMethod method, bool driveway, bool guarded)
+    {
+        var own = edition.Number(driveway ? "burialDrivewayIn" : method switch { OutsideMethod.PvcConduit => "burialPvcIn", OutsideMethod.RigidConduit => "burialRigidIn", _ => "burialDirectIn" });
+
+        // Protection allows less than the method asks; it never asks for more.
+        return Length.Inches(guarded ? Math.Min(own, edition.Number("burialGuardedIn")) : own);
+    }
 
     /// <summary>What a person says of the run to a box, or none.</summary>
     public static OutsideRun? Said(Job job, string to) => job.Decisions.Outside.FirstOrDefault(o => o.To == to);

@@ -26,8 +26,8 @@ internal sealed class CableFrame
         var above = new Dictionary<string, int>();
         var below = new Dictionary<string, int>();
         var margin = job.Frame.OutsideWall.InInches;
-        var ground = house.Rooms.Where(r => storeys.Count > 0 && r.Room.Storey == storeys[0].Id && !r.Room.Kind.OpenAir() && r.Room.Kind != RoomKind.Garage).ToList();
-        if (job.Frame.Under != Under.Slab && CableField.Of(storeys.Count > 0 ? storeys[0].Floor - Length.Inches(6) : Length.Zero, ground, margin, [], []) is { } under)
+        var ground = house.Rooms.Where(r => storeys.Count > 0 && r.Room.Storey == storeys[0].Id && !r.Room.Kind.OpenAir() && r.Room.UnderOf(job.Frame) != Under.Slab).ToList();
+        if (CableField.Of(storeys.Count > 0 ? storeys[0].Floor - Length.Inches(6) : Length.Zero, ground, margin, [], []) is { } under)
         {
             (below[storeys[0].Id], UnderFloor) = (0, 0);
             fields.Add(under);

@@ -20,14 +20,12 @@ internal sealed class CableWays
 
     private readonly HouseShape house;
     private readonly CableFrame frame;
-    private readonly RunBy runBy;
     private readonly Dictionary<string, End> ends = [];
 
     internal CableWays(HouseShape house)
     {
         this.house = house;
         frame = CableFrame.Of(house);
-        runBy = house.Job.Preferences.RunBy;
     }
 
     /// <summary>One end of a cable: where it is, and where it comes into each field.</summary>
@@ -42,10 +40,8 @@ internal sealed class CableWays
         /// <summary>The shortest way into any field, leaving out what it goes aside, which may be on the way.</summary>
         internal double Least { get; set; } = double.PositiveInfinity;
 
-        /// <summary>Inches to every node of the frame, worked out when first asked for.</summary>
-        internal double[]? Reach { get; set; }
-
-        internal (int Entry, int Node)[]? ReachBy { get; set; }
+        /// <summary>Inches to every node of the frame, by all fields and by the overhead ones alone, worked out when first asked for.</summary>
+        internal (double[] Inches, (int Entry, int Node)[] By)?[] Reach { get; } = new (double[], (int, int)[])?[2];
     }
 
     /// <summary>Where an end comes into a field.</summary>
@@ -70,21 +66,23 @@ internal sealed class CableWays
     /// <param name="at">Its place.</param>
     /// <param name="height">Over the floor.</param>
     /// <param name="buried">How deep under the floor a cable to it lies outside, or none when it does not go into the ground.</param>
-    internal void Add(string name, RoomShape room, int? wall, Length along, Point at, Length height, Length? buried = null)
+    /// <param name="inside">It stands in a room and not in the open air or on an outer face.</param>
+    internal void Add(string name, RoomShape room, int? wall, Length along, Point at, Length height, Length? buried = null, bool inside = false)
     {
         var storey = room.Room.Storey;
         var z = house.Job.StoreyById(storey)!.Floor + height;
         var end = new End(at, z);
         foreach (var (field, up) in new[] { (frame.Above.GetValueOrDefault(storey, -1), true), (frame.Below.GetValueOrDefault(storey, -1), false) })
         {
-            if (field < 0 || (field == frame.UnderFloor && runBy == RunBy.Overhead)) continue;
+            if (field < 0) continue;
             var (beside, aside) = wall is { } w ? Clear(room, w, along, height, up) : (at, Length.Zero);
             var f = frame.Fields[field];
             var cell = f.CellOf(beside.X.InInches, beside.Y.InInches);
             if (f.IsFree(cell)) Enter(cell, beside, 0);
             else
             {
-                foreach (var near in f.NearestOfEach(beside.X.InInches, beside.Y.InInches, NearHouse))
+                // What stands inside does not go around the house: only over the thickness of its own wall, or where nothing else leads.
+                foreach (var near in f.NearestOfEach(beside.X.InInches, beside.Y.InInches, inside ? OutsideFrom : NearHouse))
                 {
                     var middle = f.Middle(near);
                     var there = new Point(Length.Inches(middle.X), Length.Inches(middle.Y));
@@ -115,7 +113,7 @@ internal sealed class CableWays
         var any = false;
         foreach (var (field, suffix) in new[] { (frame.Above.GetValueOrDefault(storey, -1), Up), (frame.Below.GetValueOrDefault(storey, -1), Down) })
         {
-            if (field < 0 || (field == frame.UnderFloor && runBy == RunBy.Overhead)) continue;
+            if (field < 0) continue;
             var f = frame.Fields[field];
             if (f.NearestFree(at.X.InInches, at.Y.InInches, NearPlace) is not { } cell) continue;
             var m = f.Middle(cell);
@@ -190,33 +188,36 @@ internal sealed class CableWays
     }
 
     /// <summary>The shortest way between two ends, by the fields: its length in inches.</summary>
-    internal double Inches(string from, string to)
+    /// <param name="from">One end.</param>
+    /// <param name="to">The other end.</param>
+    /// <param name="by">Which fields it may take, and which it takes where it can.</param>
+    internal double Inches(string from, string to, RunBy by = RunBy.Shorter)
     {
         var (a, b) = (ends[from], ends[to]);
-        var direct = Direct(a, b).Inches;
+        var direct = Direct(a, b, by).Inches;
 
         // Nothing is shorter than straight across with the shortest way into a field at both ends.
-        return direct <= a.At.RectilinearTo(b.At).InInches + a.Least + b.Least + 0.01 ? direct : Math.Min(direct, Around(a, b));
+        return direct <= a.At.RectilinearTo(b.At).InInches + a.Least + b.Least + 0.01 ? direct : Math.Min(direct, Around(a, b, by));
     }
 
     /// <summary>Whether a cable between two ends leaves the house: one of them stands away from it, or no field leads there.</summary>
     internal bool Outside(string from, string to) => ends[from].Entries.Concat(ends[to].Entries).Any(e => e.Outside > OutsideFrom) || double.IsPositiveInfinity(Inches(from, to));
 
     // Who runs under the floor does so wherever both ends can.
-    private bool UnderOnly(End a, End b) => runBy == RunBy.Underfloor && frame.UnderFloor >= 0 && a.Entries.Any(e => e.Field == frame.UnderFloor) && b.Entries.Any(e => e.Field == frame.UnderFloor);
+    private bool UnderOnly(End a, End b, RunBy by) => by == RunBy.Underfloor && frame.UnderFloor >= 0 && a.Entries.Any(e => e.Field == frame.UnderFloor) && b.Entries.Any(e => e.Field == frame.UnderFloor);
 
     // Across one field that both come into, with one turn.
-    private (double Inches, Entry? A, Entry? B) Direct(End a, End b)
+    private (double Inches, Entry? A, Entry? B) Direct(End a, End b, RunBy by)
     {
         // Where something is in the way under the floor, over the ceiling is as good as around it.
-        return UnderOnly(a, b) && Best(under: true) is { A: not null } below ? below : Best(under: false);
+        return UnderOnly(a, b, by) && Best(under: true) is { A: not null } below ? below : Best(under: false);
 
         (double Inches, Entry? A, Entry? B) Best(bool under)
         {
             (double Inches, Entry? A, Entry? B) best = (double.PositiveInfinity, null, null);
-            foreach (var x in a.Entries)
+            foreach (var x in Open(a, by))
             {
-                foreach (var y in b.Entries)
+                foreach (var y in Open(b, by))
                 {
                     if (x.Field != y.Field || (under && x.Field != frame.UnderFloor) || frame.Fields[x.Field].Turn(x.Cell, y.Cell) < 0) continue;
                     var inches = x.Inches + x.At.RectilinearTo(y.At).InInches + y.Inches;
@@ -228,12 +229,12 @@ internal sealed class CableWays
         }
     }
 
-    private double Around(End a, End b)
+    private double Around(End a, End b, RunBy by)
     {
-        if (UnderOnly(a, b) && Direct(a, b).A?.Field == frame.UnderFloor) return double.PositiveInfinity;
-        var reach = ReachOf(b);
+        if (UnderOnly(a, b, by) && Direct(a, b, by).A?.Field == frame.UnderFloor) return double.PositiveInfinity;
+        var reach = ReachOf(b, by).Inches;
         var best = double.PositiveInfinity;
-        foreach (var entry in a.Entries)
+        foreach (var entry in Open(a, by))
         {
             foreach (var (node, inches) in entry.Visible) best = Math.Min(best, entry.Inches + inches + reach[node]);
         }
@@ -241,14 +242,19 @@ internal sealed class CableWays
         return best;
     }
 
-    private double[] ReachOf(End end)
+    // With cable overhead only, nothing comes into the space under the floor.
+    private IEnumerable<Entry> Open(End end, RunBy by) => by == RunBy.Overhead ? end.Entries.Where(e => e.Field != frame.UnderFloor) : end.Entries;
+
+    private (double[] Inches, (int Entry, int Node)[] By) ReachOf(End end, RunBy which)
     {
-        if (end.Reach is { } known) return known;
+        var kept = which == RunBy.Overhead ? 1 : 0;
+        if (end.Reach[kept] is { } known) return known;
         var reach = new double[frame.Nodes.Count];
         var by = new (int, int)[frame.Nodes.Count];
         Array.Fill(reach, double.PositiveInfinity);
         for (var e = 0; e < end.Entries.Count; e++)
         {
+            if (kept == 1 && end.Entries[e].Field == frame.UnderFloor) continue;
             foreach (var (node, inches) in end.Entries[e].Visible)
             {
                 var first = end.Entries[e].Inches + inches;
@@ -259,16 +265,16 @@ internal sealed class CableWays
             }
         }
 
-        (end.Reach, end.ReachBy) = (reach, by);
-        return reach;
+        end.Reach[kept] = (reach, by);
+        return (reach, by);
     }
 
     /// <summary>The shortest way between two ends, piece by piece; none when no field joins them.</summary>
-    internal CableRoute? Route(string from, string to)
+    internal CableRoute? Route(string from, string to, RunBy by = RunBy.Shorter)
     {
         var (a, b) = (ends[from], ends[to]);
-        var direct = Direct(a, b);
-        var around = Around(a, b);
+        var direct = Direct(a, b, by);
+        var around = Around(a, b, by);
         if (double.IsPositiveInfinity(Math.Min(direct.Inches, around))) return null;
         var pieces = ImmutableArray.CreateBuilder<WayPiece>();
         if (direct.Inches <= around)
@@ -279,9 +285,9 @@ internal sealed class CableWays
             return new(pieces.ToImmutable());
         }
 
-        var reach = ReachOf(b);
-        var (entry, node) = a.Entries.SelectMany(e => e.Visible.Select(v => (e, v))).OrderBy(x => x.e.Inches + x.v.Inches + reach[x.v.Node]).Select(x => (x.e, x.v.Node)).First();
-        var (last, end) = b.ReachBy![node];
+        var (reach, reachBy) = ReachOf(b, by);
+        var (entry, node) = Open(a, by).SelectMany(e => e.Visible.Select(v => (e, v))).OrderBy(x => x.e.Inches + x.v.Inches + reach[x.v.Node]).Select(x => (x.e, x.v.Node)).First();
+        var (last, end) = reachBy[node];
         Enter(a, entry, pieces, leave: false);
         var (field, at, cell) = (entry.Field, entry.At, entry.Cell);
         foreach (var step in frame.Way(node, end))

@@ -19,15 +19,18 @@ public sealed record Hop(string? From, string To, Length Way, Length Cut, string
     /// <summary>How much longer it is than the shortest way, because a person leads it elsewhere.</summary>
     public Length Longer { get; init; }
 
-    /// <summary>Insulated conductors of a switch's cable: three with travelers, a loop or two legs; two else.</summary>
-    public int Conductors => Use is CableUse.Power or CableUse.SwitchLeg ? 2 : 3;
+    /// <summary>Insulated wires beyond those that its use always has: power that goes on with travelers, a third leg.</summary>
+    public int More { get; init; }
+
+    /// <summary>Insulated conductors of a switch's or an alarm's cable: three with travelers, a loop, two legs or between alarms, two else, and what more it holds.</summary>
+    public int Conductors => (Use is CableUse.Power or CableUse.SwitchLeg ? 2 : 3) + More;
 }
 
 /// <summary>The estimated cable of one circuit: a tree from the panel, the first box first.</summary>
 /// <param name="Hops">The home run, then each further piece in an order in which its feeding box comes before it; one to each box.</param>
 public sealed record RunEstimate(ImmutableArray<Hop> Hops)
 {
-    /// <summary>Cables to boxes that have one already: travelers to a box that has power, a second loop, a second leg.</summary>
+    /// <summary>Second cables along the way of another one, for wires that one cable does not hold; and a ring that is in the frame already.</summary>
     public ImmutableArray<Hop> Beside { get; init; } = [];
 
     /// <summary>All its cables.</summary>

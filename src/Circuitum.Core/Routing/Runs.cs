@@ -22,6 +22,7 @@ public sealed class Runs
     private readonly Dictionary<string, (Point At, Length Z, Box Box)> places;
     private readonly Dictionary<string, (Point At, Length Z)> panels = [];
     private readonly CableWays ways;
+    private readonly StudWays studs;
     private readonly CodeEdition edition;
     private readonly ImmutableArray<SwitchGroup> switched;
     private readonly Dictionary<(string Panel, string Box), Length> fromPanel = [];
@@ -46,10 +47,11 @@ public sealed class Runs
         (this.house, this.notThroughStuds) = (house, notThroughStuds);
         job = house.Job;
         ways = new(house);
+        studs = new(house);
         switched = SwitchGroup.Of(job);
         places = job.Decisions.Boxes.ToDictionary(b => b.Id, b => (Places.Of(house, b), Floor(b.Room) + b.Height, b));
         edition = CodeLibrary.EditionOf(job);
-        foreach (var box in job.Decisions.Boxes) ways.Add(box.Id, house[box.Room], box.Outside ? null : box.Wall, box.Along, places[box.Id].At, box.Height, house[box.Room].Room.Kind == RoomKind.Outdoors ? Burial.DepthOf(job, edition, box.Id) : null);
+        foreach (var box in job.Decisions.Boxes) ways.Add(box.Id, house[box.Room], box.Outside ? null : box.Wall, box.Along, places[box.Id].At, box.Height, house[box.Room].Room.Kind == RoomKind.Outdoors ? Burial.DepthOf(job, edition, box.Id) : null, !box.Outside && !house[box.Room].Room.Kind.OpenAir());
         foreach (var way in job.Decisions.Ways.Where(w => places.ContainsKey(w.To) && (w.From is null || places.ContainsKey(w.From))))
         {
             if (ways.AddOver(Over(way.From, way.To), way.Storey, way.Over)) led[(way.From, way.To)] = way;
@@ -58,7 +60,7 @@ public sealed class Runs
         foreach (var p in job.Panels)
         {
             panels[p.Id] = (house[p.Room].On(p.Wall, p.Along), Floor(p.Room) + p.Top);
-            ways.Add(Panel + p.Id, house[p.Room], p.Wall, p.Along, panels[p.Id].At, p.Top);
+            ways.Add(Panel + p.Id, house[p.Room], p.Wall, p.Along, panels[p.Id].At, p.Top, inside: !house[p.Room].Room.Kind.OpenAir());
         }
     }
 
@@ -76,7 +78,7 @@ public sealed class Runs
         if (of is null && panels.Count > 1) return job.Panels.Select(p => FromPanel(box, p.Id)).Min();
         var id = PanelOf(of)!;
         using var _ = gate.EnterScope();
-        if (!fromPanel.TryGetValue((id, box), out var way)) fromPanel[(id, box)] = way = ByField(Panel + id, box, panels[id].At, panels[id].Z, places[box].At, places[box].Z);
+        if (!fromPanel.TryGetValue((id, box), out var way)) fromPanel[(id, box)] = way = ByField(Panel + id, box, panels[id].At, panels[id].Z, places[box].At, places[box].Z, job.Preferences.RunBy);
         return way;
     }
 
@@ -86,7 +88,7 @@ public sealed class Runs
     public CableRoute Feeder(string from, string to)
     {
         using var _ = gate.EnterScope();
-        return ways.Route(Panel + from, Panel + to) ?? Underground(to, panels[from].At, panels[from].Z, panels[to].At, panels[to].Z);
+        return ways.Route(Panel + from, Panel + to, job.Preferences.RunBy) ?? Underground(to, panels[from].At, panels[from].Z, panels[to].At, panels[to].Z);
     }
 
     /// <summary>Whether a feeder leaves the house.</summary>
@@ -101,8 +103,20 @@ public sealed class Runs
     {
         var (a, b) = (places[from], places[to]);
         using var _ = gate.EnterScope();
-        var way = ByField(from, to, a.At, a.Z, b.At, b.Z);
-        return Studs(a.Box, b.Box) is { } along ? Length.Min(way, along.Way) : way;
+        return InStuds(a, b) is { } along ? along.Way : ByField(from, to, a.At, a.Z, b.At, b.Z, Chains);
+    }
+
+    // Chains that go up and over keep out from under the floor.
+    private RunBy Chains => job.Preferences.ChainBy == ChainBy.UpAndOver ? RunBy.Overhead : RunBy.Shorter;
+
+    // The way through the studs where it is taken: by the job's school, and in one stud bay or back to back in any case.
+    private StudWay? InStuds((Point At, Length Z, Box Box) a, (Point At, Length Z, Box Box) b)
+    {
+        if (notThroughStuds.Count > 0 && (notThroughStuds.Contains((a.Box.Id, b.Box.Id)) || notThroughStuds.Contains((b.Box.Id, a.Box.Id)))) return null;
+        if (studs.Between(a.Box, b.Box) is not { } along) return null;
+        var beside = a.At.RectilinearTo(b.At) <= job.Frame.StudSpacing + job.Frame.OutsideWall;
+        if (beside || job.Preferences.ChainBy == ChainBy.ThroughStuds) return along;
+        return job.Preferences.ChainBy == ChainBy.Cheapest && along.Way <= ByField(a.Box.Id, b.Box.Id, a.At, a.Z, b.At, b.Z, Chains) ? along : null;
     }
 
     /// <summary>The way that a piece of cable takes, piece by piece.</summary>
@@ -114,12 +128,12 @@ public sealed class Runs
         if (hop.From is { } from)
         {
             var (a, b) = (places[from], places[hop.To]);
-            if (Studs(a.Box, b.Box) is { } along && along.Way <= ByField(from, hop.To, a.At, a.Z, b.At, b.Z)) return AlongWalls(a, b, along.Holes);
-            return ways.Route(from, hop.To) ?? Underground(hop.To, a.At, a.Z, b.At, b.Z);
+            if (InStuds(a, b) is { } along) return along.Route(a.At, a.Z, b.At, b.Z);
+            return ways.Route(from, hop.To, Chains) ?? Underground(hop.To, a.At, a.Z, b.At, b.Z);
         }
 
         var end = places[hop.To];
-        return PanelOf(hop.Panel) is not { } p ? new([]) : ways.Route(Panel + p, hop.To) ?? Underground(hop.To, panels[p].At, panels[p].Z, end.At, end.Z);
+        return PanelOf(hop.Panel) is not { } p ? new([]) : ways.Route(Panel + p, hop.To, job.Preferences.RunBy) ?? Underground(hop.To, panels[p].At, panels[p].Z, end.At, end.Z);
     }
 
     /// <summary>Whether a piece of cable leaves the house on its way.</summary>
@@ -149,8 +163,8 @@ public sealed class Runs
 
     private static CableRoute Join(CableRoute one, CableRoute other) => new([.. one.Pieces, .. other.Pieces]);
 
-    private Length ByField(string from, string to, Point a, Length za, Point b, Length zb) =>
-        ways.Inches(from, to) is var inches && double.IsFinite(inches) ? Length.Inches(inches) : Underground(to, a, za, b, zb).Length;
+    private Length ByField(string from, string to, Point a, Length za, Point b, Length zb, RunBy by) =>
+        ways.Inches(from, to, by) is var inches && double.IsFinite(inches) ? Length.Inches(inches) : Underground(to, a, za, b, zb).Length;
 
     private CableRoute Underground(string to, Point a, Length za, Point b, Length zb)
     {
@@ -158,119 +172,11 @@ public sealed class Runs
         return new([new(WayKind.Wall, a, a, za, depth), new(WayKind.Outside, a, b, depth, depth), new(WayKind.Wall, b, b, depth, zb)]);
     }
 
-    // Holes in studs are bored half a foot over the lower of two boxes.
-    private static readonly Length OverBox = Length.Inches(6);
+    /// <summary>The storey on which a box stands.</summary>
+    internal string StoreyOf(string box) => job.RoomById(places[box].Box.Room)!.Storey;
 
-    // Up to the holes, around the corners of the room, and up or down to the other box.
-    private CableRoute AlongWalls((Point At, Length Z, Box Box) a, (Point At, Length Z, Box Box) b, Length holes)
-    {
-        var shape = house[a.Box.Room];
-        var corners = new List<Point> { a.At };
-        if (a.Box.Room == b.Box.Room)
-        {
-            var (from, to) = (shape.ToPerimeter(a.Box.Wall!.Value, a.Box.Along), shape.ToPerimeter(b.Box.Wall!.Value, b.Box.Along));
-            bool May(bool ahead) => Open(shape, ahead ? from : to, ahead ? to : from, out _) && Drilled(shape, ahead ? a.Box.Wall!.Value : b.Box.Wall!.Value, ahead ? b.Box.Wall!.Value : a.Box.Wall!.Value, ahead ? to < from : from < to);
-            Length Way(bool ahead) => May(ahead) && Open(shape, ahead ? from : to, ahead ? to : from, out var way) ? Level(a.Box, b.Box, way, Passed(shape, ahead ? from : to, way)).Way : Length.Feet(10_000);
-            var forward = Way(true) <= Way(false);
-            var n = shape.Walls.Length;
-            for (var w = a.Box.Wall.Value; w != b.Box.Wall.Value || (corners.Count == 1 && (forward ? to < from : to > from)); w = forward ? (w + 1) % n : (w + n - 1) % n)
-            {
-                corners.Add(forward ? shape.Walls[w].B : shape.Walls[w].A);
-                if (corners.Count > n + 1) break;
-            }
-        }
-
-        corners.Add(b.At);
-        WayPiece[] pieces = [new(WayKind.Wall, a.At, a.At, a.Z, holes), .. corners.Zip(corners.Skip(1), (p, q) => new WayPiece(WayKind.Studs, p, q, holes, holes)), new(WayKind.Wall, b.At, b.At, holes, b.Z)];
-        return new([.. pieces.Where(p => p.Length > Length.Zero)]);
-    }
-
-    // From here on along the walls to there: whether no doorway is between, and how far it is.
-    private static bool Open(RoomShape shape, Length from, Length to, out Length way)
-    {
-        way = to >= from ? to - from : shape.Perimeter - (from - to);
-        return !Passed(shape, from, way).Any(BlocksStuds);
-    }
-
-    // A doorway is in the way, and a window that leaves no room under its sill for the holes.
-    private static bool BlocksStuds(RoomOpening o) => o.Opening.Kind != OpeningKind.Window || Sill(o) < UnderSill + Length.Inches(8);
-
-    private static Length Sill(RoomOpening o) => o.Opening.Sill ?? Length.Feet(3);
-
-    // From the sill to the holes under it: the sill's own plate and wood to hold the cable.
-    private static readonly Length UnderSill = Length.Inches(6);
-
-    // How high the holes are over the floor of a storey: over the lower box, or under the lowest sill on the way.
-    private (Length Way, Length Holes) Level(Box a, Box b, Length along, IEnumerable<RoomOpening> passed)
-    {
-        var (za, zb, floor) = (Floor(a.Room) + a.Height, Floor(b.Room) + b.Height, Floor(a.Room));
-        var holes = Length.Min(za, zb) + OverBox;
-        foreach (var window in passed)
-        {
-            if (holes > floor + Sill(window) - UnderSill && holes < floor + Head) holes = floor + Sill(window) - UnderSill;
-        }
-
-        return (along + (za - holes).Abs() + (zb - holes).Abs(), holes);
-    }
-
-    // The usual head of a window; a cable over it would go through the field instead.
-    private static readonly Length Head = Length.Inches(88);
-
-    // Through the studs of one room's walls, or of one wall between two rooms, and up and down to the holes.
-    private (Length Way, Length Holes)? Studs(Box a, Box b)
-    {
-        if (a.Wall is null || b.Wall is null || a.Outside || b.Outside) return null;
-        if (notThroughStuds.Count > 0 && (notThroughStuds.Contains((a.Id, b.Id)) || notThroughStuds.Contains((b.Id, a.Id)))) return null;
-        var shape = house[a.Room];
-        if (a.Room == b.Room)
-        {
-            var (from, to) = (shape.ToPerimeter(a.Wall.Value, a.Along), shape.ToPerimeter(b.Wall.Value, b.Along));
-            (Length Way, Length Holes)? best = null;
-            if (Open(shape, from, to, out var inner) && Drilled(shape, a.Wall.Value, b.Wall.Value, to < from)) best = Level(a, b, inner, Passed(shape, from, inner));
-            if (Open(shape, to, from, out var outer) && Drilled(shape, b.Wall.Value, a.Wall.Value, from < to) && Level(a, b, outer, Passed(shape, to, outer)) is var round && (best is null || round.Way < best.Value.Way)) best = round;
-            return best;
-        }
-
-        return ThroughWall(shape, a, b);
-    }
-
-    // The openings that a way along the walls passes, and one in which it begins.
-    private static IEnumerable<RoomOpening> Passed(RoomShape shape, Length from, Length way) => shape.Openings.Where(o =>
-    {
-        var at = shape.ToPerimeter(o.Wall, o.From);
-        var ahead = at >= from ? at - from : shape.Perimeter - (from - at);
-        return ahead < way || ahead + (o.To - o.From) > shape.Perimeter;
-    });
-
-    // The two sides of one wall share its studs.
-    private (Length Way, Length Holes)? ThroughWall(RoomShape shape, Box a, Box b)
-    {
-        var there = house[b.Room];
-        if (there.Room.Storey != shape.Room.Storey || !Drilled(a.Room, a.Wall!.Value)) return null;
-        var (one, other) = (shape.Walls[a.Wall.Value], there.Walls[b.Wall!.Value]);
-        if (Math.Abs((one.Dx * other.Dy) - (one.Dy * other.Dx)) > 0.01) return null;
-        var p = places[b.Id].At;
-        var across = Math.Abs((((p.X - one.A.X).InInches * shape.InX(one)) + ((p.Y - one.A.Y).InInches * shape.InY(one))));
-        if (across > HouseShape.ThickestWallInches) return null;
-        var beside = Length.Inches(((p.X - one.A.X).InInches * one.Dx) + ((p.Y - one.A.Y).InInches * one.Dy));
-        if (beside < Length.Zero || beside > one.Length) return null;
-        var (from, to) = beside < a.Along ? (beside, a.Along) : (a.Along, beside);
-        List<RoomOpening> passed = [.. shape.Openings.Where(o => o.Wall == a.Wall && o.To > from && o.From < to)];
-        return passed.Any(BlocksStuds) ? null : Level(a, b, to - from + Length.Inches(across), passed);
-    }
-
-    // The walls from one to another in their order, all the way round when both ends are on the same one the wrong way about.
-    private bool Drilled(RoomShape shape, int from, int to, bool round)
-    {
-        if (job.Walls.Length == 0) return true;
-        var n = shape.Walls.Length;
-        var steps = ((to - from + n) % n) + (from == to && round ? n : 0);
-        return Enumerable.Range(0, steps + 1).All(k => Drilled(shape.Room.Id, (from + k) % n));
-    }
-
-    // Masonry is not drilled along, and a panel wall only has its own chases; a person may close any wall.
-    private bool Drilled(string room, int wall) =>
-        job.Walls.Length == 0 || WallBody.Of(house, house[room], wall) is { Build: not (WallBuild.Masonry or WallBuild.InsulatedPanel), Fact: not { NoCable: true } };
+    /// <summary>Whether a box is an alarm.</summary>
+    internal bool IsAlarm(string box) => places[box].Box.Kind == BoxKind.SmokeAlarm;
 
     /// <summary>Plans a circuit's cable: nearest box first, each further box from the nearest one that can take another cable, lights from their switches or the other way about.</summary>
     /// <param name="boxes">The circuit's boxes.</param>
