@@ -74,6 +74,7 @@ public static class EditionCompare
         BoxKind.Provision => "provisions for later",
         BoxKind.SmokeAlarm => "smoke alarms",
         BoxKind.Appliance => "appliance outlets",
+        BoxKind.Disconnect => "disconnects and switches of equipment",
         _ => $"{box.Kind.ToString().ToLowerInvariant()}{(box.Kind == BoxKind.Switch ? " boxes" : "s")}",
     };
 

@@ -52,6 +52,7 @@ internal static class BoxMarks
     internal static string Word(BoxKind kind) => kind switch
     {
         BoxKind.SmokeAlarm => "Smoke alarm",
+        BoxKind.Disconnect => "Disconnect or switch of equipment",
         _ => kind.ToString(),
     };
 
@@ -84,6 +85,10 @@ internal static class BoxMarks
             case BoxKind.SmokeAlarm:
                 Circle(5);
                 PlanSvg.Text(w, "small tag", x, y + 2.2, 6, box.CarbonMonoxide ? "CO" : "SA");
+                return;
+            case BoxKind.Disconnect:
+                PlanSvg.Shape(w, "rect", "box", ("x", PlanSvg.N(x - 5)), ("y", PlanSvg.N(y - 4)), ("width", "10"), ("height", "8"));
+                PlanSvg.Text(w, "small tag", x, y + 2.2, 6, "DS");
                 return;
             case BoxKind.Provision:
                 PlanSvg.Shape(w, "rect", "box", ("x", PlanSvg.N(x - 4)), ("y", PlanSvg.N(y - 4)), ("width", "8"), ("height", "8"));

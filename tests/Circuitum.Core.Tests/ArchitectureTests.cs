@@ -56,9 +56,37 @@ public partial class ArchitectureTests
         Checks.CheckList.LeftToTheInspector.ShouldAllBe(r => CodeLibrary.Edition("us-2023").Rules.ContainsKey(r) && !named.Contains(r));
     }
 
+    [Fact]
+    public void No_sentence_of_a_check_holds_a_number_that_an_edition_could_hold()
+    {
+        var wrong = new List<string>();
+        foreach (var file in Directory.GetFiles(Path.Combine(Core(), "Checks"), "*.cs"))
+        {
+            foreach (var line in File.ReadAllLines(file).Where(l => l.Contains("CheckList.Make(", StringComparison.Ordinal) || l.Contains("return Make(", StringComparison.Ordinal) || l.Contains("return $\"", StringComparison.Ordinal)))
+            {
+                foreach (Match text in Text().Matches(line))
+                {
+                    var said = Hole().Replace(Hole().Replace(Hole().Replace(text.Groups[1].Value, ""), ""), "");
+                    if (Digit().IsMatch(said)) wrong.Add($"{Path.GetFileName(file)}: {text.Groups[1].Value}");
+                }
+            }
+        }
+
+        wrong.ShouldBeEmpty();
+    }
+
+    [GeneratedRegex("\\$\"((?:[^\"\\\\]|\\\\.|(?<=\\{[^}]*)\")*)\"")]
+    private static partial Regex Text();
+
+    [GeneratedRegex(@"\{[^{}]*\}")]
+    private static partial Regex Hole();
+
+    [GeneratedRegex(@"\d")]
+    private static partial Regex Digit();
+
     [GeneratedRegex(@"^using Circuitum\.Core\.(\w+);", RegexOptions.Multiline)]
     private static partial Regex Using();
 
-    [GeneratedRegex("\"((?:box|circuit|wire|feeder|protect|panel|service|appliance|plan)\\.[a-zA-Z]{3,})\"")]
+    [GeneratedRegex("\"((?:box|circuit|wire|feeder|protect|panel|service|switch|appliance|plan)\\.[a-zA-Z]{3,})\"")]
     private static partial Regex Named();
 }

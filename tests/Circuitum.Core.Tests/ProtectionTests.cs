@@ -91,7 +91,7 @@ public class ProtectionTests
     public static TheoryData<string, RoomKind, int, int, bool?, string> Appliances => new()
     {
         { "range", RoomKind.Utility, 240, 50, null, "protect.appliance" },
-        { "dryer", RoomKind.Utility, 240, 30, null, "protect.appliance" },
+        { "dryer", RoomKind.Utility, 240, 30, null, "protect.appliance protect.laundry" },
         { "dishwasher", RoomKind.Utility, 120, 20, true, "protect.appliance" },
         { "microwave", RoomKind.Utility, 120, 20, null, "protect.appliance" },
         { "sump-pump", RoomKind.Utility, 120, 20, null, "protect.sump" },

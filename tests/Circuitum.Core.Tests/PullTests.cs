@@ -84,7 +84,36 @@ public class PullTests
         Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(pulled).Job!).Findings.ShouldContain(f => f.RuleId == "circuit.pulled" && f.Sentence.Contains("it needs 10-2 now"));
         Consequences.Of(Analyzer.Analyze(pulled), Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(pulled).Job!)).ShouldContain(c => c.Again && c.What.Contains($"ft of {circuit.Cable} are in the frame already"));
         Consequences.Of(A, Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(Planned).Job!)).ShouldContain(c => c.Again && c.What.Contains("not ticked off as pulled"));
-        Analyzer.Analyze(new AssignBox(circuit.Run.First!, null).Apply(pulled).Job!).Findings.ShouldContain(f => f.RuleId == "circuit.pulled" && f.Sentence.Contains("not on it any more"));
+        var other = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Number != circuit.Number).Number;
+        Analyzer.Analyze(new AssignBox(circuit.Run.First!, other).Apply(pulled).Job!).Findings.ShouldContain(f => f.RuleId == "circuit.pulled" && f.Sentence.Contains("not on it any more"));
+    }
+
+    [Fact]
+    public void A_record_follows_the_home_run_through_renumbering_splitting_and_merging()
+    {
+        var circuit = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 2);
+        var first = circuit.Run.First!;
+        var pulled = new MarkPulled(circuit.Number, true, null).Apply(Planned).Job!;
+        int On(Job job) => job.Decisions.Circuits.Single(c => c.Holds(first)).Number;
+        var renumbered = new RenumberCircuits().Apply(pulled).Job!;
+        renumbered.Decisions.Pulled.ShouldHaveSingleItem().Circuit.ShouldBe(On(renumbered));
+
+        // The first box goes to a circuit of its own, and its home run with it.
+        var split = new AssignBox(first, null).Apply(pulled).Job!;
+        split.Decisions.Pulled.ShouldHaveSingleItem().Circuit.ShouldBe(On(split));
+        var target = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Number != circuit.Number).Number;
+        var merged = new MergeCircuits(circuit.Number, target).Apply(pulled).Job!;
+        merged.Decisions.Pulled.ShouldHaveSingleItem().Circuit.ShouldBe(On(merged));
+    }
+
+    [Fact]
+    public void Circuits_are_numbered_by_the_panel_with_a_feeder_in_it()
+    {
+        var job = Planner.PlanAll(Sample.WithWorkshop());
+        job.Decisions.Spaces.ShouldContain(s => s.Feeds == "shop");
+        var renumbered = new RenumberCircuits().Apply(job).Job!;
+        renumbered.Decisions.Spaces.ShouldContain(s => s.Feeds == "shop" && s.Circuit == 0);
+        Analyzer.Analyze(renumbered).Findings.ShouldNotContain(f => f.RuleId == "panel.spaces");
     }
 
     [Fact]

@@ -29,6 +29,7 @@ public class RuleWiringTests
 
         var pairs = c.Run.Hops.Where(h => h.From is not null).Select(h => (h.From!, h.To)).ToHashSet();
         wrong.AddRange(c.Run.Beside.Where(h => !pairs.Contains((h.From!, h.To)) && !pairs.Contains((h.To, h.From!))).Select(h => $"circuit {c.Number}: {h.From} to {h.To} closes a ring"));
+        reached.RemoveWhere(b => a.Boxes[b].Serves is not null);
         if (!reached.SetEquals(c.Circuit.Boxes.Select(b => b.Box))) wrong.Add($"circuit {c.Number} does not reach all its boxes");
         return wrong;
     }));

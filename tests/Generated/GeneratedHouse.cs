@@ -122,7 +122,7 @@ internal static class GeneratedHouse
     {
         var a = Analyzer.Analyze(job);
         var on = job.Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (b.Box, Circuit: c))).ToLookup(x => x.Box, x => x.Circuit);
-        foreach (var box in job.Decisions.Boxes.Where(b => on[b.Id].Count() != 1)) yield return $"{box.Id} is on {on[box.Id].Count()} circuits";
+        foreach (var box in job.Decisions.Boxes.Where(b => b.Serves is null && on[b.Id].Count() != 1)) yield return $"{box.Id} is on {on[box.Id].Count()} circuits";
         foreach (var c in a.Circuits.Where(c => c.Boxes.Length > 0))
         {
             var receptacles = c.Boxes.Where(b => b.Kind == BoxKind.Receptacle).ToList();

@@ -69,7 +69,7 @@ public static class BoxCables
         var ends = In(circuit, box.Id);
         var rows = CodeLibrary.Conductors.Copper.ToDictionary(r => r.Size);
         if (ends.Length == 0 || ends.Any(e => rows[e.Size].BoxIn3 <= 0)) return null;
-        var yokes = box.Kind switch { BoxKind.Switch => box.Gangs.Length, BoxKind.Receptacle => box.Style == ReceptacleStyle.Quad ? 2 : 1, BoxKind.Appliance => 1, _ => 0 };
+        var yokes = box.Kind switch { BoxKind.Switch => box.Gangs.Length, BoxKind.Receptacle => box.Style == ReceptacleStyle.Quad ? 2 : 1, BoxKind.Appliance when job.ApplianceById(box.Appliance) is not { } a || !ApplianceFacts.Of(a).Hardwired => 1, BoxKind.Disconnect => 1, _ => 0 };
 
         // On a pigtail of the circuit's own wire the device has that size; fed through, the largest that lands on it.
         var through = box.Kind != BoxKind.Switch && Style(job, circuit, box.Id) == Connections.FeedThrough;

@@ -31,7 +31,7 @@ public sealed record BoxSpec
 
     private static Derivation Holds(BoxFill fill, BoxEntry entry)
     {
-        var smaller = CodeLibrary.Boxes.Values.Where(b => b.Use == entry.Use && b.Gangs == entry.Gangs && b.Volume < fill.Inches3 - 1e-9).MaxBy(b => b.Volume);
+        var smaller = CodeLibrary.Boxes.Values.Where(b => b.Use == entry.Use && b.Gangs == entry.Gangs && b.Bracket == entry.Bracket && b.Volume < fill.Inches3 - 1e-9).MaxBy(b => b.Volume);
         return new(entry.Name, fill.Inches3 <= entry.Volume + 1e-9 ? "holds it" : "too small")
         {
             Formula = $"{fill.Inches3:0.00} of {entry.Volume:0.0} in3",
@@ -95,10 +95,13 @@ internal static class BoxSpecs
         var use = gangs > 0 ? "device" : fan ? "fan" : "fixture";
 
         // Hardwired equipment, and a recessed light with its own junction box, need none of ours.
-        var own = (facts is { Hardwired: true } && !fan) || box.Fixture == LightStyle.Recessed;
-        var contents = circuit?.Wire is null || facts is { Hardwired: true } ? null : BoxCables.Contents(job, circuit, box, facts is { Volts: 240 });
+        // What hardwired equipment is fed through has a disconnect before it, or a box or fitting at it.
+        var cutoff = job.ApplianceById(box.Serves) is { } served ? ApplianceFacts.Of(served).Cutoff : Cutoff.None;
+        var own = cutoff == Cutoff.Sight || box.Fixture == LightStyle.Recessed;
+        var contents = circuit?.Wire is null ? null : BoxCables.Contents(job, circuit, box, facts is { Volts: 240 });
         BoxFill? Fill(bool clamps) => contents is null ? null : BoxFill.Of(contents with { Clamps = clamps }, edition);
-        var entry = own ? null : box.Size is { } size ? CodeLibrary.Boxes[size] : BoxFill.Smallest(use, gangs, c => Fill(c)?.Inches3 ?? 0) ?? CodeLibrary.Boxes.Values.Where(b => b.Use == use && b.Gangs == gangs).MaxBy(b => b.Volume);
+        var steel = use != "fan" && box is { Wall: { } stands, Outside: false } && WallBody.Of(house, house[box.Room], stands).Build == WallBuild.MetalStud;
+        var entry = own ? null : box.Size is { } size ? CodeLibrary.Boxes[size] : BoxFill.Smallest(use, gangs, c => Fill(c)?.Inches3 ?? 0, job.Preferences.BoxReservePercent / 100.0, steel) ?? CodeLibrary.Boxes.Values.Where(b => b.Use == use && b.Gangs == gangs && b.Bracket == steel).MaxBy(b => b.Volume);
         var (rating, fault) = Rating(box, facts, circuit, job);
         var tamper = BoxHardware.TamperResistant(edition, box);
         var weather = rating > 0 ? BoxHardware.Weather(job, box) : WeatherNeed.None;
@@ -116,7 +119,7 @@ internal static class BoxSpecs
             Stud = BoxHardware.StudOf(house, box),
             Ways = ways,
             Mark = BoxHardware.Mark(house, box, ways) + (circuit is null ? "" : $" #{circuit.Number}{Colour(job.Preferences, circuit)}"),
-            Device = DeviceOf(box, facts, circuit, ways, rating, tamper, weather),
+            Device = DeviceOf(job, box, facts, circuit, ways, rating, tamper, weather),
         };
     }
 
@@ -146,7 +149,23 @@ internal static class BoxSpecs
     /// <summary>What a switch of so many ways is called.</summary>
     internal static string SwitchWord(int ways) => ways switch { 1 => "single pole", 3 => "three-way", _ => "four-way" };
 
-    private static string DeviceOf(Box box, ApplianceFacts? facts, CircuitAnalysis? circuit, ImmutableArray<int> ways, int rating, bool tamper, WeatherNeed weather)
+    // What to buy: a pull-out or a switch that carries the circuit, a snap switch with its service switch's red plate, a control.
+    private static string CutoffOf(Job job, Box box, CircuitAnalysis? circuit)
+    {
+        if (job.ApplianceById(box.Serves) is not { } appliance) return "disconnect";
+        var facts = ApplianceFacts.Of(appliance);
+        var (poles, amps) = (facts.Volts == 240 ? "two-pole" : "one-pole", Disconnects.FirstOrDefault(d => d >= (circuit?.Breaker ?? 0), Disconnects[^1]));
+        return facts.Cutoff switch
+        {
+            Cutoff.Sight => $"disconnect for {facts.Name}, {poles}, {amps} A{(job.KindAt(box).OpenAir() ? ", for wet places" : "")}",
+            Cutoff.Service => $"service switch for {facts.Name}, {Math.Max(20, circuit?.Breaker ?? 20)} A",
+            _ => $"{(facts.Type.Heating ? "timer or switch" : "switch")} for {facts.Name}, {Math.Max(15, circuit?.Breaker ?? 20)} A",
+        };
+    }
+
+    private static readonly int[] Disconnects = [30, 60, 100, 200];
+
+    private static string DeviceOf(Job job, Box box, ApplianceFacts? facts, CircuitAnalysis? circuit, ImmutableArray<int> ways, int rating, bool tamper, WeatherNeed weather)
     {
         var words = new List<string>();
         switch (box.Kind)
@@ -167,6 +186,9 @@ internal static class BoxSpecs
                 break;
             case BoxKind.Provision:
                 words.Add("capped box for later");
+                break;
+            case BoxKind.Disconnect:
+                words.Add(CutoffOf(job, box, circuit));
                 break;
             default:
                 words.Add(facts is { Hardwired: true } ? $"{facts.Name}, hardwired" : $"receptacle for {facts?.Name ?? "an appliance"}");

@@ -50,13 +50,14 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             RunFrom = Plan,
             FirstOutletCite = edition.Cite("protect.firstOutlet"),
         });
+        run = Cutoffs.Into(run, job, runs);
         var (size, home, drop, dropWhy, dropAt) = Sizes(circuit, wishes, wire, Measured(run, pulled), load);
         var conductors = load.Volts == 240 && appliances.Any(a => a.Neutral) ? 3 : 2;
         return new()
         {
             Circuit = circuit,
             Label = label,
-            Boxes = [.. run.Hops.Select(h => all[h.To])],
+            Boxes = [.. run.Hops.Select(h => all[h.To]).Where(b => b.Serves is null)],
             Load = load,
             Expected = ExpectedLoad.Of(job, circuit.Purpose, load, boxes),
             Wire = wire,

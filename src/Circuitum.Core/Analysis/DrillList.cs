@@ -15,6 +15,9 @@ namespace Circuitum.Core.Analysis;
 /// <param name="Note">What to mind: the distance to the face, the limit of the member, sealing.</param>
 public sealed record DrillLine(string Where, int Holes, int Cables, int Fullest, int BitSixteenths, string Note)
 {
+    /// <summary>Whether the hole is larger than its member allows.</summary>
+    public bool TooLarge => Note.StartsWith("larger than", StringComparison.Ordinal);
+
     /// <summary>The bit as it is marked, such as 7/8 or 1-1/8 in.</summary>
     public string Bit
     {
@@ -33,9 +36,10 @@ public sealed record DrillLine(string Where, int Holes, int Cables, int Fullest,
 /// <param name="Plates">Nail plates, where a hole comes nearer than 1-1/4 in to a face (300.4(A)(1)).</param>
 /// <param name="Seals">Holes between storeys that are sealed against fire.</param>
 /// <param name="Staples">Staples by the job's distances.</param>
+/// <param name="Bushings">Bushings in holes of metal studs (300.4(B)(1)).</param>
 /// <param name="JoistsUnknown">Rooms over which cable crosses joists whose direction nobody has stated.</param>
 /// <param name="Open">What to mind where cable crosses open joists, under the lowest floor and in the attic, with the feet that do.</param>
-public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int Plates, int Seals, int Staples, ImmutableArray<string> JoistsUnknown, ImmutableArray<string> Open)
+public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int Plates, int Seals, int Staples, int Bushings, ImmutableArray<string> JoistsUnknown, ImmutableArray<string> Open)
 {
     // A hole in the middle of a 2x4 leaves 1-1/4 in to either face up to this diameter.
     private const double FaceIn = 1.25;
@@ -65,7 +69,7 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         }
 
         var lines = holes.GroupBy(h => h.Key.Where).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => Line(a, g.Key, [.. g.Select(h => Bored(a, h.Value))])).ToImmutableArray();
-        return new(lines, lines.Sum(l => l.Holes), lines.Where(l => NeedsPlate(l)).Sum(l => l.Holes), lines.Where(l => l.Note.Contains(Sealed, StringComparison.Ordinal)).Sum(l => l.Holes), staples, [.. unknown], [.. OpenJoists(a)]);
+        return new(lines, lines.Sum(l => l.Holes), lines.Where(l => NeedsPlate(l)).Sum(l => l.Holes), lines.Where(l => l.Note.Contains(Sealed, StringComparison.Ordinal)).Sum(l => l.Holes), staples, lines.Where(l => l.Note == Bushed).Sum(l => l.Holes), [.. unknown], [.. OpenJoists(a)]);
     }
 
     // Under the lowest floor and in the attic nothing covers the joists.
@@ -77,6 +81,8 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         if (under >= 1) yield return $"Under the floor, {under:0} ft: {(a.Job.Frame.FinishedLater ? "a ceiling comes there later, so bored through the joists or along them, nothing under them" : "through bored holes or on running boards where it is smaller than two 6 AWG or three 8 AWG, and never loose under the joists")} (334.15(C)).";
         if (attic >= 1) yield return $"In the attic, {attic:0} ft: guard strips as high as the cable within 6 ft of the hatch, everywhere up to 7 ft where a stair or a ladder leads up; 1-1/2 in from the roof deck (334.23, 300.4(E)).";
     }
+
+    private const string Bushed = "bushings in the holes";
 
     private const string Sealed = "seal after the inspection";
 
@@ -223,7 +229,7 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         }
 
         if (where.StartsWith("Joists", StringComparison.Ordinal)) return "2 in from top and bottom, no more than a third of the depth";
-        if (where.Contains("metal", StringComparison.Ordinal)) return "bushings in the holes";
+        if (where.Contains("metal", StringComparison.Ordinal)) return Bushed;
         var deep = where.Contains("2x6", StringComparison.Ordinal) ? WideStudDeepIn : StudDeepIn;
         var most = deep * (where.EndsWith("bearing", StringComparison.Ordinal) ? 0.4 : 0.6);
         return bit > most ? $"larger than {most:0.#} in, the most here: use two holes" : NearFace(bit, deep) ? "nail plate at each" : "in the middle: no nail plate";

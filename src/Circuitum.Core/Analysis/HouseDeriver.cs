@@ -32,7 +32,7 @@ public static class HouseDeriver
         var circuits = Circuits(job, edition, new CircuitDeriver(house, edition, runs, boxes), labels, shared);
         var area = house.OutsideAreaSqFt(r => FloorAreas.Counts(edition, r));
         var service = LoadCase.OfHouse(house, edition, area);
-        var byBox = circuits.SelectMany(c => c.Boxes.Select(b => (b.Id, c))).ToImmutableDictionary(x => x.Id, x => x.c);
+        var byBox = circuits.SelectMany(c => c.Run.Hops.Select(h => (Id: h.To, c))).ToImmutableDictionary(x => x.Id, x => x.c);
         return new()
         {
             Job = job,

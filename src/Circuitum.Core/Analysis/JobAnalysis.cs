@@ -189,7 +189,7 @@ public sealed record JobAnalysis
             var spaces = BoxLayout.WallSpaces.Of(House[walled.Id], Job, Length.Inches(Edition.Number("wallSpaceLeastIn")));
             return new("Wall spaces", LengthText.Show(spaces.Aggregate(Length.Zero, (sum, s) => sum + s.Length)))
             {
-                Because = "Along the floor line, between doorways, fixed cabinets and other breaks; 2 ft and wider count.",
+                Because = $"Along the floor line, between doorways, fixed cabinets and other breaks; {Edition.Say("wallSpaceLeastIn")} and wider count.",
                 Citation = Edition.Cite("box.wall"),
                 Steps = [.. spaces.Select((s, i) => Derivation.Fact($"Space {i + 1}, from the {LabelWriter.Facing(House[walled.Id], House[walled.Id].FromPerimeter(s.Start).Wall)} wall", LengthText.Show(s.Length)))],
             };

@@ -63,7 +63,7 @@ public sealed record WallCables(ImmutableArray<WallCable> Cables, ImmutableArray
     {
         var middle = new Point((piece.From.X + piece.To.X) / 2, (piece.From.Y + piece.To.Y) / 2);
         var storey = a.Job.Storeys.OrderByDescending(s => s.Floor).FirstOrDefault(s => s.Floor <= piece.FromZ) ?? a.Job.Storeys[0];
-        var (shape, near) = a.House.Rooms.Where(r => r.Room.Storey == storey.Id && !r.Room.Kind.OpenAir()).Select(r => (Shape: r, Near: r.Nearest(middle))).MinBy(x => x.Near.Inches);
+        var (shape, near) = a.House.Rooms.Where(r => r.Room.Storey == storey.Id).Select(r => (Shape: r, Near: r.Nearest(middle))).OrderBy(x => x.Shape.Room.Kind.OpenAir()).ThenBy(x => x.Near.Inches).First();
         return (shape, near.Wall);
     }
 

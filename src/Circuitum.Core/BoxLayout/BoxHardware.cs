@@ -34,6 +34,7 @@ public static class BoxHardware
         BoxKind.Switch => Math.Max(1, box.Gangs.Length),
         BoxKind.Receptacle => box.Style == ReceptacleStyle.Quad ? 2 : 1,
         BoxKind.Provision => 1,
+        BoxKind.Disconnect => job.ApplianceById(box.Serves) is { } served && ApplianceFacts.Of(served).Cutoff == Cutoff.Sight ? 0 : 1,
         BoxKind.Appliance when job.ApplianceById(box.Appliance) is { } a && ApplianceFacts.Of(a) is { Hardwired: false } f => f.Volts == 240 ? 2 : 1,
         _ => 0,
     };
@@ -104,6 +105,7 @@ public static class BoxHardware
             BoxKind.Light => box.Fixture switch { LightStyle.Recessed => "LR", LightStyle.Pendant => "LP", LightStyle.Vanity => "LV", LightStyle.Wall => "LW", LightStyle.Fan => "F", _ => "L" },
             BoxKind.SmokeAlarm => box.CarbonMonoxide ? "SA CO" : "SA",
             BoxKind.Provision => "P",
+            BoxKind.Disconnect => job.ApplianceById(box.Serves) is { } served ? $"DS {ApplianceFacts.Of(served).Name}" : "DS",
             _ => job.ApplianceById(box.Appliance) is { } a ? $"{ApplianceFacts.Of(a).Volts} {ApplianceFacts.Of(a).Name}" : "E",
         };
         var held = box.Held is null ? "" : " HOLD";

@@ -30,6 +30,7 @@ public static class BoxProposal
         ReceptacleRules.Add(draft);
         LightRules.Add(draft);
         if (edition.InForce("box.alarm")) AlarmRules.Add(draft);
+        if (edition.InForce("box.disconnect")) EquipmentRules.Add(draft);
         var added = draft.Named(old);
         var boxes = kept.Concat(added).ToImmutableArray();
         return job with { Decisions = DropLost(job.Decisions with { Boxes = boxes }) };
@@ -52,6 +53,9 @@ public static class BoxProposal
 /// <summary>The proposal while it grows: what is there, and where the next box may go.</summary>
 internal sealed class Draft(Job job, HouseShape house, CodeEdition edition, List<Box> kept, string? only)
 {
+    // Farther aside a box would be another one.
+    private const int SettleInches = 10;
+
     private readonly List<Box> added = [];
 
     internal Job Job => job;
@@ -72,6 +76,9 @@ internal sealed class Draft(Job job, HouseShape house, CodeEdition edition, List
     internal Box? Add(Box box)
     {
         if (Refused(box)) return null;
+
+        // A box never takes the place of another one or of a corner: the nearest place where it can stand is meant.
+        if (box.Kind is BoxKind.Receptacle or BoxKind.Switch or BoxKind.Provision or BoxKind.Appliance || box is { Kind: BoxKind.Light, Outside: false }) box = BoxBody.Settle(house, box, [.. All], SettleInches);
         var named = box with { Id = $"new-{added.Count}", By = Maker.Planner };
         added.Add(named);
         return named;
@@ -89,7 +96,7 @@ internal sealed class Draft(Job job, HouseShape house, CodeEdition edition, List
         var rest = new List<Box>();
         foreach (var box in added)
         {
-            var same = free.FirstOrDefault(o => o.Kind == box.Kind && o.Room == box.Room && o.Appliance == box.Appliance && o.Wall == box.Wall && o.Along == box.Along && o.At == box.At && o.Outside == box.Outside);
+            var same = free.FirstOrDefault(o => o.Kind == box.Kind && o.Room == box.Room && o.Appliance == box.Appliance && o.Serves == box.Serves && o.Wall == box.Wall && o.Along == box.Along && o.At == box.At && o.Outside == box.Outside);
             if (same is null) rest.Add(box);
             else
             {
@@ -100,7 +107,7 @@ internal sealed class Draft(Job job, HouseShape house, CodeEdition edition, List
 
         foreach (var box in rest.ToList())
         {
-            var near = free.Where(o => o.Kind == box.Kind && o.Room == box.Room && o.Appliance == box.Appliance && o.Outside == box.Outside)
+            var near = free.Where(o => o.Kind == box.Kind && o.Room == box.Room && o.Appliance == box.Appliance && o.Serves == box.Serves && o.Outside == box.Outside)
                 .OrderBy(o => Places.Of(house, o).InchesTo(Places.Of(house, box))).ThenBy(o => o.Id, StringComparer.Ordinal).FirstOrDefault();
             if (near is null) continue;
             ids[box.Id] = near.Id;
@@ -133,10 +140,11 @@ internal sealed class Draft(Job job, HouseShape house, CodeEdition edition, List
         BoxKind.Switch => "s",
         BoxKind.SmokeAlarm => "a",
         BoxKind.Appliance => "e",
+        BoxKind.Disconnect => "d",
         _ => "p",
     };
 
     private bool Refused(Box box) => job.Decisions.Refused.Any(r =>
-        r.Kind == box.Kind && r.Room == box.Room && r.Appliance == box.Appliance && r.Wall == box.Wall
+        r.Kind == box.Kind && r.Room == box.Room && r.Appliance == (box.Serves ?? box.Appliance) && r.Wall == box.Wall
         && (box.Wall is null ? r.At is { } at && box.At is { } here && at.InchesTo(here) < 12 : (r.Along - box.Along).Abs() < Length.Inches(12)));
 }

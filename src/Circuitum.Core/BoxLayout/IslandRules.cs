@@ -57,7 +57,10 @@ internal static class IslandRules
         return Math.Abs(((at.X - end.X).InInches * shape.InX(wall)) + ((at.Y - end.Y).InInches * shape.InY(wall)));
     }
 
-    // Inside the short ends, a hand's breadth from the edge; more than two are spread between them.
+    /// <summary>How far inside the face of an island's cabinets a box stands: its own depth.</summary>
+    internal const double FaceInches = 3;
+
+    // In the faces of the short ends; what is between them in a long face: within the cabinets nobody reaches one.
     private static List<Point> Ends(RoomShape shape, Counter island, int count)
     {
         var (w, n, e, s) = Places.Box(shape, island.Spot);
@@ -73,7 +76,8 @@ internal static class IslandRules
         }
 
         var middle = along ? (n + s) / 2 : (w + e) / 2;
-        return [.. Enumerable.Range(0, count).Select(i => count == 1 ? from : from + ((to - from) * i / (count - 1)))
-            .Select(p => along ? new Point(Length.Inches(p), Length.Inches(middle)) : new Point(Length.Inches(middle), Length.Inches(p)))];
+        var face = along ? s - FaceInches : e - FaceInches;
+        return [.. Enumerable.Range(0, count).Select(i => (Place: count == 1 ? from : from + ((to - from) * i / (count - 1)), End: i == 0 || (i == count - 1 && !island.Peninsula)))
+            .Select(p => along ? new Point(Length.Inches(p.Place), Length.Inches(p.End ? middle : face)) : new Point(Length.Inches(p.End ? middle : face), Length.Inches(p.Place)))];
     }
 }

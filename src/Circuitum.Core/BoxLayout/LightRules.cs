@@ -40,7 +40,12 @@ internal static class LightRules
         }
 
         if (!draft.Traits(shape).Light && !Serviced(draft.Job, shape.Room)) return;
-        if (kind == RoomKind.Stairs && Above(draft, shape) is not null) return;
+        if (kind == RoomKind.Stairs)
+        {
+            if (StairRules.Flights(draft.House).FirstOrDefault(f => f.Upper == shape) is { } flight) Stairs(draft, flight);
+            return;
+        }
+
         if (draft.Traits(shape).Outdoors) AtDoor(draft, shape);
         else if (kind == RoomKind.Bathroom) Bathroom(draft, shape);
         else if (kind == RoomKind.Kitchen && draft.Job.Preferences.CeilingLights != CeilingLights.Surface) Kitchen(draft, shape);
@@ -48,8 +53,22 @@ internal static class LightRules
         else Fixtures(draft, shape);
     }
 
-    /// <summary>Whether an attic or a crawl space holds equipment or, behind stairs, storage: then it has a light (210.70(A)(3), (C)).</summary>
-    internal static bool Serviced(Job job, Room room) => room.Kind is RoomKind.Attic or RoomKind.CrawlSpace && (room.Access == AccessKind.Stairs || job.Appliances.Any(a => a.Room == room.Id));
+    // Where another flight goes on upward there is no ceiling: the light of this one hangs on a wall.
+    private static void Stairs(Draft draft, StairFlight flight)
+    {
+        var shape = flight.Upper;
+        if (!flight.GoesOn)
+        {
+            Fixtures(draft, shape);
+            return;
+        }
+
+        var wall = shape.Walls.Where(w => !shape.Openings.Any(o => o.Wall == w.Index)).OrderByDescending(w => w.Length).ThenBy(w => w.Index).FirstOrDefault() ?? shape.Walls.MaxBy(w => w.Length)!;
+        draft.Add(new Box { Kind = BoxKind.Light, Room = shape.Room.Id, Wall = wall.Index, Along = wall.Length / 2, Height = Length.Inches(80), Fixture = LightStyle.Wall });
+    }
+
+    /// <summary>Whether an attic or a crawl space holds equipment or, behind stairs or a folding ladder, storage: then it has a light (210.70(A)(3), (C)).</summary>
+    internal static bool Serviced(Job job, Room room) => room.Kind is RoomKind.Attic or RoomKind.CrawlSpace && (room.Access is AccessKind.Stairs or AccessKind.FoldingLadder || job.Appliances.Any(a => a.Room == room.Id));
 
     private static bool Recessed(CeilingLights how, RoomKind kind) => how switch
     {
@@ -58,7 +77,23 @@ internal static class LightRules
         _ => false,
     };
 
-    private static void Put(Draft draft, RoomShape shape, Point at, LightStyle? fixture) =>
+    // A light keeps out from under a fan's blades: along the room, away from it.
+    private static void Put(Draft draft, RoomShape shape, Point at, LightStyle? fixture)
+    {
+        foreach (var fan in draft.All.Where(b => b.Room == shape.Room.Id && (b.Fixture == LightStyle.Fan || draft.Job.ApplianceById(b.Appliance)?.Type == "ceiling-fan")).Select(b => Places.Of(draft.House, b)).ToList())
+        {
+            if (fan.InchesTo(at) >= FromFan) continue;
+            var east = shape.MaxX - shape.MinX >= shape.MaxY - shape.MinY;
+            var aside = new[] { FromFan, -FromFan }.Select(d => east ? new Point(fan.X + Length.Inches(d), fan.Y) : new Point(fan.X, fan.Y + Length.Inches(d))).Where(shape.Contains).OrderByDescending(shape.InchesToWall).ToList();
+            if (aside.Count > 0) at = aside[0];
+        }
+
+        Hang(draft, shape, at, fixture);
+    }
+
+    private const double FromFan = 36;
+
+    private static void Hang(Draft draft, RoomShape shape, Point at, LightStyle? fixture) =>
         draft.Add(new Box { Kind = BoxKind.Light, Room = shape.Room.Id, At = new(at.X.RoundTo(Length.Inches(0.5)), at.Y.RoundTo(Length.Inches(0.5))), Height = shape.Room.CeilingHeight, Fixture = fixture });
 
     private static void Fixtures(Draft draft, RoomShape shape)
@@ -162,17 +197,20 @@ internal static class LightRules
         if (shape.AreaSqFt >= 50 || basins.Count == 0) Put(draft, shape, shape.Centre, null);
     }
 
+    // Half a recessed light's can and the joist beside it, in inches.
+    private const double CanFromWall = 5.5;
+
     private static void Closet(Draft draft, RoomShape shape)
     {
         var best = shape.Centre;
-        var most = double.MinValue;
-        foreach (var p in Places.Spread(shape, 16))
+        var most = shape.InchesToWall(best) >= CanFromWall ? Math.Min(ClosetLight.ClearInches(shape, best), 24) : double.MinValue;
+        foreach (var p in Places.Spread(shape, 16).Where(p => shape.InchesToWall(p) >= CanFromWall))
         {
             var worth = Math.Min(ClosetLight.ClearInches(shape, p), 24) - (p.InchesTo(shape.Centre) / 100);
             if (worth > most) (best, most) = (p, worth);
         }
 
-        if (ClosetLight.ClearInches(shape, best) >= draft.Edition.Number("closetClearRecessedIn")) Put(draft, shape, best, LightStyle.Recessed);
+        if (most > double.MinValue && ClosetLight.ClearInches(shape, best) >= draft.Edition.Number("closetClearRecessedIn")) Put(draft, shape, best, LightStyle.Recessed);
         else if (shape.Openings.FirstOrDefault(o => o.IsDoorway) is { } door)
             draft.Add(new Box { Kind = BoxKind.Light, Room = shape.Room.Id, Wall = door.Wall, Along = door.From + (door.Opening.Width / 2), Height = Length.Min(Length.Inches(88), shape.Room.CeilingHeight), Fixture = LightStyle.Wall });
     }
@@ -209,13 +247,5 @@ internal static class LightRules
         }
 
         return light with { Along = door.From + (door.Opening.Width / 2), Height = Length.Min(Length.Inches(90), shape.Room.CeilingHeight - Length.Inches(4)) };
-    }
-
-    /// <summary>The flight over this one, or none for the top.</summary>
-    internal static RoomShape? Above(Draft draft, RoomShape stairs)
-    {
-        var floor = draft.Job.StoreyById(stairs.Room.Storey)!.Floor;
-        return draft.House.Rooms.Where(r => r.Room.Kind == RoomKind.Stairs && draft.Job.StoreyById(r.Room.Storey)!.Floor > floor && r.Contains(stairs.Centre))
-            .OrderBy(r => draft.Job.StoreyById(r.Room.Storey)!.Floor).FirstOrDefault();
     }
 }

@@ -79,7 +79,7 @@ internal static class ReceptacleRules
     {
         var held = Held(boxes, job, edition, shape, space, overCounter).ToList();
         var behind = Behind(job, shape);
-        return Cover.Fewest(space.Length, reach, held, o => Dislike(shape, space, o, job.Frame.StudSpacing, overCounter, behind), WholeInches(shape, space));
+        return Cover.Fewest(space.Length, reach, held, o => Dislike(shape, space, o, job.Frame.StudSpacing, overCounter, behind, overCounter ? job.Preferences.CounterCentre : job.Preferences.ReceptacleBottom + Length.Inches(2)), WholeInches(shape, space));
     }
 
     // Places a whole number of inches from a corner of the room, which is what a tape finds.
@@ -132,7 +132,7 @@ internal static class ReceptacleRules
         [.. job.Appliances.Where(a => a.Room == shape.Room.Id && a.Spot.Wall is not null && a.Spot.Depth >= Length.Inches(12)).Select(a => (a.Spot.Wall!.Value, a.Spot.From, a.Spot.From + a.Spot.Width))];
 
     // Beside a stud, out of corners, not behind an open door leaf, and not under a window when a neighbour does as well.
-    private static int Dislike(RoomShape shape, WallSpace space, Length offset, Length stud, bool overCounter, List<(int Wall, Length From, Length To)> behind)
+    private static int Dislike(RoomShape shape, WallSpace space, Length offset, Length stud, bool overCounter, List<(int Wall, Length From, Length To)> behind, Length height)
     {
         var (wall, along) = shape.FromPerimeter(space.Start + offset);
         var length = shape.Walls[wall].Length;
@@ -142,7 +142,8 @@ internal static class ReceptacleRules
         var dislike = (int)Math.Round(Math.Abs(fromStud - 2) * 2);
         if (fromStud < 1.5) dislike += 8;
         if (along.Units % Length.UnitsPerInch != 0) dislike += 2;
-        if (corner < Length.Inches(4)) dislike += 400;
+        if (corner < Length.Inches(3)) dislike += 1500;
+        else if (corner < Length.Inches(4)) dislike += 400;
         else if (corner < Length.Inches(10)) dislike += 40;
         if (Length.Min(offset, space.Length - offset) < Length.Inches(4)) dislike += 120;
         if (!overCounter && behind.Any(b => b.Wall == wall && along > b.From - Length.Inches(2) && along < b.To + Length.Inches(2))) dislike += 500;
@@ -154,7 +155,7 @@ internal static class ReceptacleRules
                 continue;
             }
 
-            dislike += o.Opening.Kind == OpeningKind.Window ? overCounter ? 900 : 15 : 600;
+            dislike += o.Opening.Kind != OpeningKind.Window ? 2000 : InOpeningAt(shape, wall, along, height, 3) ? 2000 : overCounter ? 900 : 15;
         }
 
         return dislike;
@@ -203,6 +204,11 @@ internal static class ReceptacleRules
     internal static bool InOpening(RoomShape shape, int wall, Length along, double marginInches, bool windowsToo = true) => shape.Openings.Any(o =>
         o.Wall == wall && (windowsToo || o.Opening.Kind != OpeningKind.Window) && along > o.From - Length.Inches(marginInches) && along < o.To + Length.Inches(marginInches));
 
+    /// <summary>Whether a box at a height would stand in an opening: in a door, or between the sill and the head of a window.</summary>
+    internal static bool InOpeningAt(RoomShape shape, int wall, Length along, Length height, double marginInches) => shape.Openings.Any(o =>
+        o.Wall == wall && along > o.From - Length.Inches(marginInches) && along < o.To + Length.Inches(marginInches)
+        && (o.Opening.Kind != OpeningKind.Window || (height > (o.Opening.Sill ?? Length.Feet(3)) - Length.Inches(3) && height < Length.Inches(84))));
+
     private static void Hall(Draft draft, RoomShape shape)
     {
         var longest = Length.Max(shape.MaxX - shape.MinX, shape.MaxY - shape.MinY);
@@ -222,7 +228,7 @@ internal static class ReceptacleRules
 
     private static void PlaceIn(Draft draft, RoomShape shape, WallSpace space, Length height)
     {
-        var offset = Cover.Fewest(space.Length, space.Length, [], o => Dislike(shape, space, o, draft.Job.Frame.StudSpacing, false, Behind(draft.Job, shape)) + (int)((o - (space.Length / 2)).Abs().InInches / 4), WholeInches(shape, space))[0];
+        var offset = Cover.Fewest(space.Length, space.Length, [], o => Dislike(shape, space, o, draft.Job.Frame.StudSpacing, false, Behind(draft.Job, shape), height) + (int)((o - (space.Length / 2)).Abs().InInches / 4), WholeInches(shape, space))[0];
         var (wall, along) = shape.FromPerimeter(space.Start + offset);
         draft.Add(new Box { Kind = BoxKind.Receptacle, Room = shape.Room.Id, Wall = wall, Along = along, Height = height });
     }

@@ -14,6 +14,10 @@ internal static class SwitchRules
 {
     private const int MostGangs = 4;
 
+    // How far a switch may move aside, in inches, and what of the reach is kept back for it.
+    private const int MostAside = 10;
+    private const double Kept = 4;
+
     // Inches from a jamb to the middle of the nearest switch: trim and a stud's thickness.
     private const double FromJamb = 7;
 
@@ -33,7 +37,12 @@ internal static class SwitchRules
         }
 
         Stairs(draft);
-        foreach (var box in draft.All.Where(b => draft.IsOwn(b) && b.Gangs.Length > 1).ToList()) draft.Replace(box, InOrder(draft.House, draft.All.ToDictionary(b => b.Id), box));
+        foreach (var box in draft.All.Where(b => draft.IsOwn(b) && b.Gangs.Length > 1).ToList())
+        {
+            // With each gang a box grows; where it does not fit any more it moves aside.
+            var settled = BoxBody.Settle(draft.House, box, [.. draft.All.Where(b => b.Id != box.Id)], MostAside);
+            draft.Replace(box, InOrder(draft.House, draft.All.ToDictionary(b => b.Id), settled));
+        }
     }
 
     private static bool Switched(Draft draft, List<Box> lights)
@@ -85,7 +94,7 @@ internal static class SwitchRules
         var serves = entries.Select(e =>
         {
             var (wall, along) = LatchSide(shape, e);
-            return entries.Where(o => o == e || SwitchReach.Walk(shape, o, shape.On(wall, along)) <= reach).ToHashSet();
+            return entries.Where(o => o == e || SwitchReach.Walk(shape, o, shape.On(wall, along)) <= reach - Kept).ToHashSet();
         }).ToList();
         var left = entries.ToHashSet();
         var chosen = new List<RoomOpening>();
@@ -102,8 +111,13 @@ internal static class SwitchRules
 
     private static void AddGang(Draft draft, RoomShape shape, RoomOpening door, List<Box> lights, int locations)
     {
-        var gang = new SwitchGang { Lights = [.. lights.Select(l => l.Id)], Locations = locations };
         var (wall, along) = LatchSide(shape, door);
+        AddGang(draft, shape, wall, along, lights, locations);
+    }
+
+    private static void AddGang(Draft draft, RoomShape shape, int wall, Length along, List<Box> lights, int locations)
+    {
+        var gang = new SwitchGang { Lights = [.. lights.Select(l => l.Id)], Locations = locations };
         var near = draft.All.FirstOrDefault(b => draft.IsOwn(b) && b.Kind == BoxKind.Switch && b.Room == shape.Room.Id && b.Wall == wall && (b.Along - along).Abs() < Length.Inches(16) && b.Gangs.Length < MostGangs);
         if (near is not null) draft.Replace(near, near with { Gangs = near.Gangs.Add(gang) });
         else draft.Add(new Box { Kind = BoxKind.Switch, Room = shape.Room.Id, Wall = wall, Along = along, Height = draft.Job.Preferences.SwitchCentre, Gangs = [gang] });
@@ -137,16 +151,18 @@ internal static class SwitchRules
         }
     }
 
-    // The light hangs over the top; switches stand at each level, where one gets to the flight.
+    // Each flight has its light at its upper end and switches at both, where one gets to it.
     private static void Stairs(Draft draft)
     {
-        foreach (var top in draft.Rooms.Where(r => r.Room.Kind == RoomKind.Stairs && LightRules.Above(draft, r) is null))
+        foreach (var flight in StairRules.Flights(draft.House))
         {
-            var lights = LightRules.Of(draft, top);
+            var lights = LightRules.Of(draft, flight.Upper);
             if (lights.Count == 0 || Switched(draft, lights)) continue;
-            var flights = draft.House.Rooms.Where(r => r.Room.Kind == RoomKind.Stairs && r.Contains(top.Centre)).ToList();
-            var places = flights.SelectMany(f => Fewest(draft.Job, f, SwitchReach.Entries(draft.House, f)).Select(d => (Flight: f, Door: d))).ToList();
-            foreach (var (flight, door) in places) AddGang(draft, flight, door, lights, places.Count);
+            var places = flight.Ends.SelectMany(f => Fewest(draft.Job, f, SwitchReach.Entries(draft.House, f)).Select(d => (Flight: f, Door: d))).ToList();
+            var far = StairRules.NeedsBoth(draft.Edition, flight) ? StairRules.FarEnd(draft.House, flight) : null;
+            var count = places.Count + (far is null ? 0 : 1);
+            foreach (var (end, door) in places) AddGang(draft, end, door, lights, count);
+            if (far is { } there) AddGang(draft, there.Room, there.Wall, there.Along, lights, count);
         }
     }
 

@@ -17,7 +17,7 @@ internal sealed class ApplianceBoxes : ICheck
             if (a.Job.Decisions.Boxes.FirstOrDefault(b => b.Appliance == appliance.Id) is not { } box)
                 yield return CheckList.Make(a, "box.appliance", $"{ApplianceFacts.Of(appliance).Name} has no outlet.", $"appliance:{appliance.Id}") with { Fix = BoxFixes.Propose(a.House[appliance.Room]) };
             else if (box.Room == appliance.Room && Places.InchesTo(a.House[box.Room], appliance.Spot, Places.Of(a.House, box)) is var inches && inches > most)
-                yield return CheckList.Make(a, "box.appliance", $"The outlet for {ApplianceFacts.Of(appliance).Name} is {inches / 12:0.0} ft away; the limit is 6 ft.", $"box:{box.Id}") with { Fix = BoxFixes.MoveTo("Move it to the appliance", box.Id, Places.Of(a.House[appliance.Room], appliance.Spot)) };
+                yield return CheckList.Make(a, "box.appliance", $"The outlet for {ApplianceFacts.Of(appliance).Name} is {inches / 12:0.0} ft away; the limit is {a.Edition.Say("applianceReceptacleReachIn")}.", $"box:{box.Id}") with { Fix = BoxFixes.MoveTo("Move it to the appliance", box.Id, Places.Of(a.House[appliance.Room], appliance.Spot)) };
         }
     }
 }

@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
@@ -13,7 +14,7 @@ internal sealed class BoxesOnCircuits : ICheck
 {
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
-        var loose = a.Job.Decisions.Boxes.Where(b => a.CircuitOf(b.Id) is null).ToList();
+        var loose = a.Job.Decisions.Boxes.Where(b => b.Serves is null && a.CircuitOf(b.Id) is null).ToList();
         if (loose.Count > 0)
             yield return CheckList.Make(a, "circuit.unassigned", $"{loose.Count} {(loose.Count == 1 ? "box is" : "boxes are")} on no circuit: {string.Join(", ", loose.Take(5).Select(b => b.Id))}{(loose.Count > 5 ? " and more" : "")}.", [.. loose.Take(50).Select(b => $"box:{b.Id}")]);
     }
@@ -25,32 +26,34 @@ internal sealed class RequiredCircuits : ICheck
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         if (a.Circuits.Length == 0) yield break;
-        foreach (var kitchen in a.House.Rooms.Where(r => r.Room.Kind == RoomKind.Kitchen))
+        var (least, fewest) = ((int)a.Edition.Number("requiredCircuitA"), (int)a.Edition.Number("smallApplianceFewest"));
+        foreach (var kitchen in a.House.Rooms.Where(r => RoomUse.Cooks(a.Job, r.Room)))
         {
-            var small = a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.SmallAppliance && c.Breaker >= 20).ToList();
+            var small = a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.SmallAppliance && c.Breaker >= least).ToList();
             var counters = small.Count(c => c.Boxes.Any(b => b.Room == kitchen.Room.Id && b.Kind == BoxKind.Receptacle && b.Height >= Length.Inches(36)));
             var receptacles = a.Job.Decisions.Boxes.Count(b => b.Room == kitchen.Room.Id && b.Kind == BoxKind.Receptacle && b.Height >= Length.Inches(36));
-            if (small.Count < 2) yield return CheckList.Make(a, "circuit.smallAppliance", $"There are {small.Count} 20 A small-appliance circuits; two are the least.", $"room:{kitchen.Room.Id}");
-            else if (receptacles > 1 && counters < 2) yield return CheckList.Make(a, "circuit.smallAppliance", $"The counters of {kitchen.Room.Name} are on {counters} small-appliance circuit; two are the least.", $"room:{kitchen.Room.Id}");
+            if (small.Count < fewest) yield return CheckList.Make(a, "circuit.smallAppliance", $"There are {small.Count} small-appliance circuits of {least} A; {fewest} are the least.", $"room:{kitchen.Room.Id}");
+            else if (receptacles > 1 && counters < fewest) yield return CheckList.Make(a, "circuit.smallAppliance", $"The counters of {kitchen.Room.Name} are on {counters} small-appliance circuit; {fewest} are the least.", $"room:{kitchen.Room.Id}");
         }
 
         foreach (var c in a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.SmallAppliance))
         {
             var served = c.Boxes.Select(b => b.Room).Distinct().Where(r => a.House[r].Room.Kind == RoomKind.Kitchen).ToList();
-            if (served.Count > 1) yield return CheckList.Make(a, "circuit.smallAppliance", $"Circuit {c.Number} serves {served.Count} kitchens; a small-appliance circuit serves one (210.52(B)(3)).", $"circuit:{c.Number}");
+            if (served.Count > 1) yield return CheckList.Make(a, "circuit.smallAppliance", $"Circuit {c.Number} serves {served.Count} kitchens; a small-appliance circuit serves one.", $"circuit:{c.Number}");
         }
 
-        if (Missing(a, RoomKind.Laundry, CircuitPurpose.Laundry)) yield return CheckList.Make(a, "circuit.laundry", "There is no 20 A laundry circuit.");
-        if (Missing(a, RoomKind.Bathroom, CircuitPurpose.Bathroom)) yield return CheckList.Make(a, "circuit.bathroom", "There is no 20 A bathroom circuit.");
-        if (Missing(a, RoomKind.Garage, CircuitPurpose.Garage)) yield return CheckList.Make(a, "circuit.garage", "There is no 20 A garage circuit.");
+        if (Missing(a, null, CircuitPurpose.Laundry)) yield return CheckList.Make(a, "circuit.laundry", $"There is no laundry circuit of {least} A.");
+        if (Missing(a, RoomKind.Bathroom, CircuitPurpose.Bathroom)) yield return CheckList.Make(a, "circuit.bathroom", $"There is no bathroom circuit of {least} A.");
+        if (Missing(a, RoomKind.Garage, CircuitPurpose.Garage)) yield return CheckList.Make(a, "circuit.garage", $"There is no garage circuit of {least} A.");
         var general = a.Circuits.Where(c => c.Circuit.Purpose is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed).ToList();
         var need = GeneralLoad.Of(a.Edition, a.AreaSqFt).Value;
         var have = general.Sum(c => c.Breaker * 120);
-        if (have < need) yield return CheckList.Make(a, "circuit.generalCount", $"{a.AreaSqFt:#,0} sq ft at {a.Edition.Number("generalVaPerSqFt"):0.##} VA need {need:#,0} VA, at least {GeneralLoad.LeastCircuits(a.Edition, a.AreaSqFt, 15)} circuits of 15 A or {GeneralLoad.LeastCircuits(a.Edition, a.AreaSqFt, 20)} of 20 A; {general.Count} general circuits carry {have:#,0} VA.");
+        var smallest = a.Edition.SmallestBreaker;
+        if (have < need) yield return CheckList.Make(a, "circuit.generalCount", $"{a.AreaSqFt:#,0} sq ft at {a.Edition.Say("generalVaPerSqFt")} VA need {need:#,0} VA, at least {GeneralLoad.LeastCircuits(a.Edition, a.AreaSqFt, smallest)} circuits of {smallest} A or {GeneralLoad.LeastCircuits(a.Edition, a.AreaSqFt, least)} of {least} A; {general.Count} general circuits carry {have:#,0} VA.");
     }
 
-    private static bool Missing(JobAnalysis a, RoomKind kind, CircuitPurpose purpose) =>
-        a.Job.Decisions.Boxes.Any(b => BoxPurpose.Of(a.Job, a.Edition, b) == purpose && a.House[b.Room].Room.Kind == kind) && !a.Circuits.Any(c => c.Circuit.Purpose == purpose && c.Breaker >= 20);
+    private static bool Missing(JobAnalysis a, RoomKind? kind, CircuitPurpose purpose) =>
+        a.Job.Decisions.Boxes.Any(b => BoxPurpose.Of(a.Job, a.Edition, b) == purpose && (kind is null || a.House[b.Room].Room.Kind == kind)) && !a.Circuits.Any(c => c.Circuit.Purpose == purpose && c.Breaker >= a.Edition.Number("requiredCircuitA"));
 }
 
 /// <summary>Appliances that a rule wants alone on their circuit.</summary>
@@ -112,7 +115,7 @@ internal sealed class CircuitLoads : ICheck
                 yield return CheckList.Make(a, "circuit.overload", $"Circuit {c.Number}: {c.Load.Sizing} on a {c.Breaker} A breaker.", subject);
             if (c.Wire!.MostBreaker is { } largest && c.Breaker > largest)
             {
-                yield return CheckList.Make(a, "circuit.receptacleBreaker", $"Circuit {c.Number} feeds receptacles of 15 and 20 A from a {c.Breaker} A breaker; {largest} A is the most.", subject)
+                yield return CheckList.Make(a, "circuit.receptacleBreaker", $"Circuit {c.Number} feeds several receptacles from a {c.Breaker} A breaker; {largest} A is the most.", subject)
                     with { Fix = new($"Let the sizing choose", "set-breaker", ("circuit", $"{c.Number}"), ("breaker", "")) };
             }
 

@@ -14,15 +14,36 @@ internal sealed class LightsAndSwitches : ICheck
         var switched = a.Job.Decisions.Boxes.SelectMany(b => b.Gangs).SelectMany(g => g.Lights).ToHashSet();
         foreach (var shape in a.House.Rooms.Where(r => a.Edition.Traits(r.Room.Kind).Light))
         {
-            // One light over the top of the stairs serves the flights below it.
-            var stairs = shape.Room.Kind == RoomKind.Stairs;
-            var rooms = stairs ? a.House.Rooms.Where(r => r.Room.Kind == RoomKind.Stairs && r.Contains(shape.Centre)).Select(r => r.Room.Id).ToHashSet() : [shape.Room.Id];
-            if (a.Edition.Traits(shape.Room.Kind).Outdoors && !shape.Openings.Any(o => o.IsDoorway)) continue;
-            var lights = a.Job.Decisions.Boxes.Where(b => b.Kind == BoxKind.Light && rooms.Contains(b.Room) && !b.Outside).ToList();
+            if (shape.Room.Kind == RoomKind.Stairs || (a.Edition.Traits(shape.Room.Kind).Outdoors && !shape.Openings.Any(o => o.IsDoorway))) continue;
+            var lights = Lights(a, shape);
             if (lights.Count == 0) yield return CheckList.Make(a, "box.light", $"{shape.Room.Name} has no lighting outlet.", $"room:{shape.Room.Id}") with { Fix = BoxFixes.Propose(shape) };
             else if (!lights.Any(l => switched.Contains(l.Id))) yield return CheckList.Make(a, "box.light", $"The light of {shape.Room.Name} has no wall switch.", $"box:{lights[0].Id}") with { Fix = SwitchAt(a, shape) };
-            else if (stairs && rooms.Count > 1 && (shape.Room.Risers ?? 99) >= a.Edition.Number("stairRisers") && lights.All(l => a.Job.Decisions.Boxes.Count(b => b.Gangs.Any(g => g.Lights.Contains(l.Id))) < 2))
-                yield return CheckList.Make(a, "box.stairs", $"The light of {shape.Room.Name} has a switch at one level only.", $"box:{lights[0].Id}") with { Fix = rooms.Select(r => a.House[r]).FirstOrDefault(r => !a.Job.Decisions.Boxes.Any(b => b.Room == r.Room.Id && b.Gangs.Any(g => g.Lights.Contains(lights[0].Id)))) is { } flight ? SwitchAt(a, flight) : null };
+        }
+
+        foreach (var flight in StairRules.Flights(a.House))
+        {
+            foreach (var found in Stairs(a, flight, switched)) yield return found;
+        }
+    }
+
+    private static List<Box> Lights(JobAnalysis a, RoomShape shape) => [.. a.Job.Decisions.Boxes.Where(b => b.Kind == BoxKind.Light && b.Room == shape.Room.Id && !b.Outside)];
+
+    private static IEnumerable<Finding> Stairs(JobAnalysis a, StairFlight flight, HashSet<string> switched)
+    {
+        var (upper, lights) = (flight.Upper, Lights(a, flight.Upper));
+        if (lights.Count == 0)
+        {
+            yield return CheckList.Make(a, "box.light", $"{upper.Room.Name} has no lighting outlet for its flight.", $"room:{upper.Room.Id}") with { Fix = BoxFixes.Propose(upper) };
+            yield break;
+        }
+
+        if (!lights.Any(l => switched.Contains(l.Id))) yield return CheckList.Make(a, "box.light", $"The light of {upper.Room.Name} has no wall switch.", $"box:{lights[0].Id}") with { Fix = SwitchAt(a, upper) };
+        else if (StairRules.NeedsBoth(a.Edition, flight))
+        {
+            var levels = a.Job.Decisions.Boxes.Where(b => b.Gangs.Any(g => lights.Any(l => g.Lights.Contains(l.Id)))).Select(b => a.House[b.Room].Room.Storey).Distinct().ToList();
+            if (levels.Count > 1) yield break;
+            var dark = flight.Ends.FirstOrDefault(e => !levels.Contains(e.Room.Storey));
+            yield return CheckList.Make(a, "box.stairs", $"The light of {upper.Room.Name} has a switch at one level only.", $"box:{lights[0].Id}") with { Fix = dark is null ? BoxFixes.Propose(upper) : SwitchAt(a, dark) };
         }
     }
 

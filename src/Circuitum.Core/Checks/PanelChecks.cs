@@ -70,7 +70,7 @@ internal sealed class ServiceChecks : ICheck
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         if (a.Panel is not { } panel) yield break;
-        if (panel.MainBreaker < a.Edition.Number("serviceLeastA")) yield return CheckList.Make(a, "service.size", $"The main breaker of {panel.MainBreaker} A is under 100 A.", $"panel:{panel.Id}");
+        if (panel.MainBreaker < a.Edition.Number("serviceLeastA")) yield return CheckList.Make(a, "service.size", $"The main breaker of {panel.MainBreaker} A is under {a.Edition.Say("serviceLeastA")} A.", $"panel:{panel.Id}");
         if (!(a.Service.Current <= new Amperes(panel.MainBreaker))) yield return CheckList.Make(a, "service.size", $"The service load of {a.Service.Current.Value:0.0} A is over the {panel.MainBreaker} A main breaker.", $"panel:{panel.Id}");
     }
 }
@@ -78,8 +78,6 @@ internal sealed class ServiceChecks : ICheck
 /// <summary>Feeders: load, wire, breaker, drop, and what a panel in another building needs.</summary>
 internal sealed class FeederChecks : ICheck
 {
-    private const double MostDropInAll = 5;
-
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (var at in a.Panels.Where(p => p.Feeder is not null))
@@ -90,7 +88,7 @@ internal sealed class FeederChecks : ICheck
             if (feeder.Breaker > panel.MainBreaker) yield return CheckList.Make(a, "feeder.size", $"{panel.Name} is made for {panel.MainBreaker} A; its feeder has a breaker of {feeder.Breaker} A.", subject);
             if (a.PanelById(feeder.From) is { } parent && feeder.Breaker > parent.Rating) yield return CheckList.Make(a, "feeder.size", $"The feeder of {panel.Name} has a breaker of {feeder.Breaker} A, {parent.Panel.Name} itself only {parent.Rating} A.", subject);
             var worst = a.Circuits.Where(c => c.Panel == panel.Id).OrderByDescending(c => c.DropPercent).FirstOrDefault();
-            if (worst is not null && worst.DropPercent + feeder.DropPercent > MostDropInAll) yield return CheckList.Make(a, "wire.drop", $"The feeder of {panel.Name} drops {feeder.DropPercent:0.0} percent and circuit {worst.Number} {worst.DropPercent:0.0}: more than {MostDropInAll:0} together.", subject, $"circuit:{worst.Number}");
+            if (worst is not null && worst.DropPercent + feeder.DropPercent > a.Edition.Number("dropPercentInAll")) yield return CheckList.Make(a, "wire.drop", $"The feeder of {panel.Name} drops {feeder.DropPercent:0.0} percent and circuit {worst.Number} {worst.DropPercent:0.0}: more than {a.Edition.Say("dropPercentInAll")} together.", subject, $"circuit:{worst.Number}");
             var (handles, most) = (at.Schedule.Count(r => !r.Free && !r.SecondPole), (int)a.Edition.Number("disconnectsMost"));
             if (feeder.ToBuilding && panel.MainLugs && handles > most) yield return CheckList.Make(a, "feeder.disconnect", $"{panel.Name} has {handles} breakers and no main; {(most == 1 ? "one" : $"{most} at most")} may switch the building off.", subject);
             if (feeder.ToBuilding) yield return CheckList.Make(a, "feeder.building", $"{panel.Name} is in a building of its own: {(panel.MainLugs ? "a main breaker or another disconnect there" : "its main breaker is the disconnect")}, a grounding electrode, and neutral and ground apart.", subject);

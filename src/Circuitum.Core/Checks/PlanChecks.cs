@@ -156,7 +156,7 @@ internal sealed class WorkingSpace : ICheck
 
         if (length < width)
         {
-            yield return CheckList.Make(a, "panel.space", $"The wall of the panel is only {LengthText.Show(room.Walls[panel.Wall].Length)} wide; working at it takes 2'-6\".", subject);
+            yield return CheckList.Make(a, "panel.space", $"The wall of the panel is only {LengthText.Show(room.Walls[panel.Wall].Length)} wide; working at it takes {a.Edition.Say("workingWidthIn")}.", subject);
             yield break;
         }
 
@@ -177,7 +177,7 @@ internal sealed class WorkingSpace : ICheck
     {
         Point[] corners = [room.On(panel.Wall, Length.Inches(from), 1), room.On(panel.Wall, Length.Inches(from + width), 1), room.On(panel.Wall, Length.Inches(from + width), depth), room.On(panel.Wall, Length.Inches(from), depth)];
         var space = new Polygon(new LinearRing([.. corners.Append(corners[0]).Select(p => new Coordinate(p.X.InInches, p.Y.InInches))]));
-        if (!HouseShape.Polygon(room.Room.Outline).Buffer(0.5).Contains(space)) return $"{room.Room.Name} is not deep enough in front of the panel: 2'-6\" wide and 3'-0\" deep stay free.";
+        if (!HouseShape.Polygon(room.Room.Outline).Buffer(0.5).Contains(space)) return $"{room.Room.Name} is not deep enough in front of the panel: {a.Edition.Say("workingWidthIn")} wide and {a.Edition.Say("workingDepthIn")} deep stay free.";
         var things = a.Job.Counters.Where(c => c.Room == panel.Room).Select(c => ("a counter", c.Spot))
             .Concat(a.Job.Fixtures.Where(f => f.Room == panel.Room && (f.Bottom ?? Length.Zero) < Length.Inches(78)).Select(f => ($"a {f.Kind.ToString().ToLowerInvariant()}", f.Spot)))
             .Concat(a.Job.Appliances.Where(x => x.Room == panel.Room && Codes.ApplianceFacts.Of(x).Type.OutletHeightIn >= 0).Select(x => (Codes.ApplianceFacts.Of(x).Name, x.Spot)));

@@ -55,7 +55,7 @@ internal sealed class CounterReceptacles : ICheck
             foreach (var space in WallSpaces.Counters(shape, a.Job, Length.Inches(a.Edition.Number("counterLeastIn"))))
             {
                 if (Spaces.TooFar(a, shape, space, reach, true) is { } far)
-                    yield return CheckList.Make(a, "box.counter", $"{shape.Room.Name}: a counter space of {LengthText.Show(space.Length)} has {far.Words}; the limit is 24\".", $"room:{shape.Room.Id}") with { Fix = Spaces.Add(a, shape, space, reach, true) };
+                    yield return CheckList.Make(a, "box.counter", $"{shape.Room.Name}: a counter space of {LengthText.Show(space.Length)} has {far.Words}; the limit is {LengthText.Show(reach)}.", $"room:{shape.Room.Id}") with { Fix = Spaces.Add(a, shape, space, reach, true) };
             }
 
             foreach (var island in a.Job.Counters.Where(c => c.Room == shape.Room.Id && IslandRules.IsIsland(c)))
@@ -75,7 +75,7 @@ internal sealed class CounterReceptacles : ICheck
         if (a.Edition.Way("island") == "provision" && there.Count == 0) yield return Make($"the {what} has neither a receptacle nor a provision for one");
         if (receptacles.Count < wanted) yield return Make($"the {what} of {island.Spot.Width.InFeet * island.Spot.Depth.InFeet:0.0} sq ft has {receptacles.Count} of {wanted} receptacles");
         if (island.Peninsula && wanted > 0 && a.Edition.Way("island") == "area" && receptacles.Count > 0 && receptacles.Min(b => IslandRules.FromOuterEnd(shape, island, Places.Of(a.House, b))) > a.Edition.Number("islandEndReachIn"))
-            yield return Make("no receptacle stands within 2 ft of the peninsula's outer end");
+            yield return Make($"no receptacle stands within {a.Edition.Say("islandEndReachIn")} of the peninsula's outer end");
         foreach (var low in receptacles.Where(b => b.Height < ReceptacleRules.CounterTop - Length.Inches(a.Edition.Number("islandBelowMostIn"))))
         {
             yield return CheckList.Make(a, "box.island", $"{shape.Room.Name}: {low.Id} stands {LengthText.Show(ReceptacleRules.CounterTop - low.Height)} below the {what}'s top; {(a.Edition.Number("islandBelowMostIn") > 0 ? $"{a.Edition.Number("islandBelowMostIn"):0}\" is the most" : "none may")}.", $"box:{low.Id}") with
@@ -123,15 +123,15 @@ internal sealed class RoomReceptacles : ICheck
                     foreach (var basin in a.Job.Fixtures.Where(f => f.Room == shape.Room.Id && f.Kind == FixtureKind.Basin))
                     {
                         if (!own.Any(b => Places.InchesTo(shape, basin.Spot, Places.Of(a.House, b)) <= a.Edition.Number("basinReachIn")))
-                            yield return Make("box.bathroom", $"{name}: no receptacle within 3 ft of a basin.");
+                            yield return Make("box.bathroom", $"{name}: no receptacle within {a.Edition.Say("basinReachIn")} of a basin.");
                     }
 
                     break;
                 case RoomKind.Hallway when Length.Max(shape.MaxX - shape.MinX, shape.MaxY - shape.MinY) >= Length.Inches(a.Edition.Number("hallwayLeastIn")) && own.Count == 0:
-                    yield return Make("box.hallway", $"{name} is 10 ft or longer and has no receptacle.");
+                    yield return Make("box.hallway", $"{name} is {a.Edition.Say("hallwayLeastIn")} or longer and has no receptacle.");
                     break;
                 case RoomKind.Garage when own.Count(b => b.Height <= most) is var low && low < ReceptacleRules.Bays(shape):
-                    yield return Make("box.garage", $"{name} has {low} receptacles up to 5-1/2 ft for {ReceptacleRules.Bays(shape)} vehicle bays.");
+                    yield return Make("box.garage", $"{name} has {low} receptacles up to {LengthText.Show(most)} for {ReceptacleRules.Bays(shape)} vehicle bays.");
                     break;
                 case RoomKind.Laundry when own.Count == 0 && !a.Job.Decisions.Boxes.Any(b => b.Room == shape.Room.Id && a.Job.ApplianceById(b.Appliance) is { Type: "washer" }):
                     yield return Make("box.laundry", $"{name} has no receptacle.");
@@ -176,7 +176,7 @@ internal sealed class HouseReceptacles : ICheck
             var shape = a.House[appliance.Room];
             var at = Places.Of(shape, appliance.Spot);
             if (!a.Job.Decisions.Boxes.Any(b => b.Kind == BoxKind.Receptacle && a.House[b.Room].Room.Storey == shape.Room.Storey && Places.Of(a.House, b).InchesTo(at) <= a.Edition.Number("hvacReceptacleReachIn")))
-                yield return CheckList.Make(a, "box.hvac", $"{ApplianceFacts.Of(appliance).Name} has no receptacle within 25 ft on its level.", $"appliance:{appliance.Id}") with { Fix = BoxFixes.Propose(shape) };
+                yield return CheckList.Make(a, "box.hvac", $"{ApplianceFacts.Of(appliance).Name} has no receptacle within {a.Edition.Say("hvacReceptacleReachIn")} on its level.", $"appliance:{appliance.Id}") with { Fix = BoxFixes.Propose(shape) };
         }
     }
 }
@@ -201,7 +201,7 @@ internal sealed class TubZone : ICheck
                 if (box.Kind is BoxKind.Receptacle or BoxKind.Provision && ReceptacleRules.InTubZone(a.Edition, inches) && !(farthest < across && inches > farthest - 12))
                     yield return CheckList.Make(a, "box.tub", $"{shape.Room.Name}: {box.Id} stands {far} from the {what}; {(across > 0 ? $"the zone reaches {LengthText.Show(Length.Inches(across))}" : "none may stand inside or over it")}.", $"box:{box.Id}") with { Fix = Aside(a, shape, wet, box) };
                 if (box.Kind == BoxKind.Switch && inches <= 0) yield return CheckList.Make(a, "box.wet", $"{shape.Room.Name}: the switch {box.Id} stands inside the space of the {what}.", $"box:{box.Id}");
-                if (box.Fixture is LightStyle.Pendant or LightStyle.Fan && inches < a.Edition.Number("hangingZoneIn")) yield return CheckList.Make(a, "box.wet", $"{shape.Room.Name}: {box.Id} hangs {far} from the {what}; no hanging light or fan within 3 ft across and 8 ft up.", $"box:{box.Id}");
+                if (box.Fixture is LightStyle.Pendant or LightStyle.Fan && inches < a.Edition.Number("hangingZoneIn")) yield return CheckList.Make(a, "box.wet", $"{shape.Room.Name}: {box.Id} hangs {far} from the {what}; no hanging light or fan within {a.Edition.Say("hangingZoneIn")} across and {a.Edition.Say("tubZoneUpIn")} up.", $"box:{box.Id}");
             }
         }
     }

@@ -13,7 +13,8 @@ internal sealed class PulledRuns : ICheck
         {
             if (a.CircuitByNumber(run.Circuit) is not { } c) continue;
             string[] subjects = [$"circuit:{c.Number}", $"box:{run.To}"];
-            if (c.Pulled is null) yield return CheckList.Make(a, "circuit.pulled", $"The home run of circuit {c.Number} is pulled to {run.To}, which is not on it any more.", subjects);
+            if (c.Pulled is not null && c.Pulled != run) yield return CheckList.Make(a, "circuit.pulled", $"A second home run of circuit {c.Number} is pulled, to {run.To}: one feeds it, the other stays for something else or comes out.", subjects);
+            else if (c.Pulled is null) yield return CheckList.Make(a, "circuit.pulled", $"The home run of circuit {c.Number} is pulled to {run.To}, which is not on it any more.", subjects);
             else if (c.Cable != run.Cable) yield return CheckList.Make(a, "circuit.pulled", $"The home run of circuit {c.Number} is pulled as {run.Cable}; it needs {c.Cable} now.", subjects);
         }
     }

@@ -24,8 +24,9 @@ public static class BoxPurpose
             return facts.Hardwired && facts.Load.Value <= 360 ? CircuitPurpose.Lighting : CircuitPurpose.Appliance;
         }
 
+        if (box.Kind == BoxKind.Disconnect) return CircuitPurpose.Appliance;
         if (box.Kind is not (BoxKind.Receptacle or BoxKind.Provision)) return CircuitPurpose.Lighting;
-        if (edition.Traits(kind).SmallAppliance) return CircuitPurpose.SmallAppliance;
+        if (edition.Traits(kind).SmallAppliance || OverCounterWhereOneCooks(job, box)) return CircuitPurpose.SmallAppliance;
         return kind switch
         {
             RoomKind.Bathroom => CircuitPurpose.Bathroom,
@@ -35,6 +36,10 @@ public static class BoxPurpose
             _ => CircuitPurpose.Receptacles,
         };
     }
+
+    // In a studio the counter is a kitchen's, whatever the room is called.
+    private static bool OverCounterWhereOneCooks(Job job, Box box) => box is { Kind: BoxKind.Receptacle, Outside: false, Wall: not null } && box.Height >= Length.Inches(36)
+        && BoxLayout.RoomUse.Cooks(job, job.RoomById(box.Room)!) && job.Counters.Any(c => c.Room == box.Room && c.Spot.Wall == box.Wall && box.Along >= c.Spot.From && box.Along <= c.Spot.From + c.Spot.Width);
 
     /// <summary>Whether a box may be put on a circuit of a purpose; a sentence with the rule when it may not.</summary>
     /// <param name="job">The job.</param>

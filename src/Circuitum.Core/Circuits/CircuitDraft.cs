@@ -30,7 +30,7 @@ internal sealed class CircuitDraft
         .Where(c => c.Boxes.Count > 0 || c.Circuit.By == Maker.Person)
         .Select(c => c.Circuit with { Boxes = [.. c.Boxes] }).OrderBy(c => c.Number)];
 
-    internal List<Box> Loose(CircuitPurpose purpose) => [.. Job.Decisions.Boxes.Where(b => !assigned.Contains(b.Id) && BoxPurpose.Of(Job, Edition, b) == purpose)];
+    internal List<Box> Loose(CircuitPurpose purpose) => [.. Job.Decisions.Boxes.Where(b => b.Serves is null && !assigned.Contains(b.Id) && BoxPurpose.Of(Job, Edition, b) == purpose)];
 
     /// <summary>The circuits of a purpose that serve a building.</summary>
     /// <param name="purpose">The purpose.</param>

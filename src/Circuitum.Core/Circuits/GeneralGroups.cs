@@ -54,7 +54,7 @@ internal sealed class GeneralGroups
 
         // What sits on a circuit of another purpose was put there by somebody and stays out of this.
         var boxes = work.Job.Decisions.Boxes
-            .Where(b => own.Contains(BoxPurpose.Of(work.Job, work.Edition, b)) && b.Kind != BoxKind.SmokeAlarm && work.BuildingOf(b.Room).Length == 0 && (work.Member(b.Id) is not { } m || index.ContainsKey(m.Number))).ToList();
+            .Where(b => b.Serves is null && own.Contains(BoxPurpose.Of(work.Job, work.Edition, b)) && b.Kind != BoxKind.SmokeAlarm && work.BuildingOf(b.Room).Length == 0 && (work.Member(b.Id) is not { } m || index.ContainsKey(m.Number))).ToList();
         ImmutableArray<ImmutableArray<Box>> things = [.. Clusters(boxes)];
         var lighting = purpose == CircuitPurpose.Lighting;
         var p = work.Job.Preferences;

@@ -32,6 +32,9 @@ public sealed record ApplianceFacts(Appliance Appliance, ApplianceType Type)
     /// <summary>Whether it takes a neutral: at 120 V always, at 240 V where the type has 120 V parts.</summary>
     public bool Neutral => Volts == 120 || (Type.Neutral && Type.Volts == 240);
 
+    /// <summary>What cuts it off beside its breaker: what has a plug needs no disconnect.</summary>
+    public Cutoff Cutoff => Type.Cutoff is Cutoff.Sight or Cutoff.Service && !Hardwired ? Cutoff.None : Type.Cutoff;
+
     /// <summary>Whether a motor is all or most of it, so that 430.22 and 430.24 hold for its circuit.</summary>
     public bool MotorLoad => Type.Motor && MinimumCircuitAmpacity is null;
 

@@ -1,5 +1,8 @@
 using System.Collections.Immutable;
+using System.Globalization;
+using System.Text.RegularExpressions;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Codes;
 
@@ -7,7 +10,7 @@ namespace Circuitum.Core.Codes;
 /// One edition of a code family as data: its numbers, its rules with their section numbers, and what it says about each
 /// kind of room. Adding an edition adds a file, not code.
 /// </summary>
-public sealed record CodeEdition
+public sealed partial record CodeEdition
 {
     /// <summary>Its key in a job, such as <c>us-2023</c>.</summary>
     public required string Id { get; init; }
@@ -69,9 +72,18 @@ public sealed record CodeEdition
         return RoomKinds[char.ToLowerInvariant(name[0]) + name[1..]];
     }
 
-    /// <summary>A rule with its id filled in.</summary>
+    /// <summary>A named number as people read it: lengths in feet and inches, anything else as it is.</summary>
     /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
-    public Rule Rule(string id) => Rules[id] with { Id = id };
+    public string Say(string name) => name.EndsWith("In", StringComparison.Ordinal) ? LengthText.Show(Length.Inches(Number(name))) : Number(name).ToString("#,0.##", CultureInfo.InvariantCulture);
+
+    /// <summary>A rule with its id filled in, its words with the numbers that hold here.</summary>
+    /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
+    public Rule Rule(string id) => Rules[id] is var rule && rule.Text.Contains('{', StringComparison.Ordinal)
+        ? rule with { Id = id, Text = NumberName().Replace(rule.Text, m => Numbers.ContainsKey(m.Groups[1].Value) ? Say(m.Groups[1].Value) : m.Value) }
+        : rule with { Id = id };
+
+    [GeneratedRegex(@"\{([a-zA-Z]+)\}")]
+    private static partial Regex NumberName();
 
     /// <summary>The section number of a rule in this edition.</summary>
     public string Cite(string ruleId) => Rules[ruleId].Cite;

@@ -103,6 +103,22 @@ public static class CodeLibrary
     }
 }
 
+/// <summary>What cuts equipment off beside its breaker.</summary>
+public enum Cutoff
+{
+    /// <summary>Its plug, or its breaker alone.</summary>
+    None,
+
+    /// <summary>A disconnect within sight (422.31, 430.102, 440.14).</summary>
+    Sight,
+
+    /// <summary>A service switch at the unit (422.31, 424.19).</summary>
+    Service,
+
+    /// <summary>A switch or timer by which people run it.</summary>
+    Control,
+}
+
 /// <summary>A typical household appliance.</summary>
 public sealed record ApplianceType
 {
@@ -138,6 +154,12 @@ public sealed record ApplianceType
 
     /// <summary>Fastened in place although it may have a plug (220.53, 210.23): built in, hung up or piped.</summary>
     public bool Fastened { get; init; }
+
+    /// <summary>What cuts it off beside its breaker.</summary>
+    public Cutoff Cutoff { get; init; }
+
+    /// <summary>Its receptacle belongs in the space beside it, where a hand gets at it with the appliance in its place (422.16(B)).</summary>
+    public bool OutletBeside { get; init; }
 
     /// <summary>Burns fuel, so that the house needs alarms for carbon monoxide (R315).</summary>
     public bool Fuel { get; init; }
@@ -196,7 +218,8 @@ public sealed record ApplianceType
 /// <param name="Volume">Usable volume in cubic inches: the tabulated one of a metal box, a typical marked one else (314.16(A)).</param>
 /// <param name="Clamps">Whether clamps inside it take up room (314.16(B)(2)).</param>
 /// <param name="Metal">Metal, and then bonded.</param>
-public sealed record BoxEntry(string Id, string Name, string Use, int Gangs, double Volume, bool Clamps, bool Metal = false);
+/// <param name="Bracket">Made to be screwed or snapped to a steel stud; what is nailed on does not hold there.</param>
+public sealed record BoxEntry(string Id, string Name, string Use, int Gangs, double Volume, bool Clamps, bool Metal = false, bool Bracket = false);
 
 /// <summary>A kind of conduit.</summary>
 /// <param name="Id">Its key.</param>

@@ -93,7 +93,8 @@ public sealed record RenumberCircuits() : JobCommand("renumber circuits")
             Decisions = job.Decisions with
             {
                 Circuits = [.. job.Decisions.Circuits.Select(c => c with { Number = map[c.Number] }).OrderBy(c => c.Number)],
-                Spaces = [.. job.Decisions.Spaces.Select(s => s with { Circuit = map[s.Circuit] })],
+                Spaces = [.. job.Decisions.Spaces.Select(s => s.Feeds is null ? s with { Circuit = map[s.Circuit] } : s)],
+                Pulled = [.. job.Decisions.Pulled.Select(p => p with { Circuit = map[p.Circuit] })],
                 Pairs = [.. job.Decisions.Pairs.Select(p => p with { First = map[p.First], Second = map[p.Second] })],
             },
         });
@@ -169,6 +170,12 @@ public static class CircuitMoves
             var kind = purpose ?? job.Decisions.Boxes.Where(b => boxes.Contains(b.Id)).Select(b => BoxPurpose.Of(job, edition, b)).GroupBy(p => p).OrderByDescending(g => g.Count()).First().Key;
             circuits.Add(new Circuit { Number = number, Purpose = kind, Boxes = [.. members], By = Maker.Person });
         }
+
+        // What is pulled stays pulled: the record goes with the box in which that home run ends, to a new circuit or to the one
+        // that takes in all of its own.
+        var emptied = circuits.Where(c => c.Boxes.Length == 0).Select(c => c.Number).ToHashSet();
+        var pulled = job.Decisions.Pulled.Select(p => boxes.Contains(p.To) && (circuit is null || emptied.Contains(p.Circuit)) ? p with { Circuit = number } : p);
+        job = job with { Decisions = job.Decisions with { Pulled = [.. pulled] } };
 
         // A circuit that lost its last box goes, and its breaker with it, unless a person made it for later.
         circuits.RemoveAll(c => c.Boxes.Length == 0 && c.By == Maker.Planner);

@@ -85,6 +85,9 @@ public sealed record Box
     /// <summary>The appliance it feeds, or none.</summary>
     public string? Appliance { get; init; }
 
+    /// <summary>For a disconnect or a switch of equipment, the appliance that it cuts off; it is on that appliance's circuit.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] public string? Serves { get; init; }
+
     /// <summary>For a switch box, its gangs from left to right.</summary>
     public ImmutableArray<SwitchGang> Gangs { get; init; } = [];
 
@@ -219,6 +222,9 @@ public enum BoxKind
 
     /// <summary>A capped box left for a later receptacle, as for an island counter.</summary>
     Provision,
+
+    /// <summary>A disconnect, a service switch or a control of equipment.</summary>
+    Disconnect,
 }
 
 /// <summary>One switch of a switch box.</summary>

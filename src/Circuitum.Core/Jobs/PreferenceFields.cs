@@ -66,6 +66,7 @@ public static class PreferenceFields
         Whole("ambientC", "Cable", "Around the cable, degrees C", "An attic in summer may have 50; over 30 takes from the ampacity.", true, 10, 80, p => p.AmbientC, (p, v) => p with { AmbientC = v }),
         Whole("cablesTogether", "Cable", "Cables together", "Bundled over 24 in, or through one sealed hole.", true, 1, 12, p => p.CablesTogether, (p, v) => p with { CablesTogether = v }),
         Choice("terminationC", "Cable", "Terminals rated", "The lower of the two ends counts.", true, p => p.TerminationC == 60 ? Terminals.C60 : Terminals.C75, (p, v) => p with { TerminationC = v == Terminals.C60 ? 60 : 75 }, "60 C", "75 C"),
+        Whole("boxReservePercent", "Boxes", "Room left in a box, percent", "The next larger box is taken when one would be just full.", false, 0, 50, p => p.BoxReservePercent, (p, v) => p with { BoxReservePercent = v }),
         Optional("receptacleReach", "Boxes", "Receptacle within", "Empty takes the code's reach; a room may ask for less.", 12, 72, p => p.ReceptacleReach, (p, v) => p with { ReceptacleReach = v }),
         Distance("switchReach", "Boxes", "Switch within", "From each way in.", false, 36, 360, p => p.SwitchReach, (p, v) => p with { SwitchReach = v }),
         Choice("ceilingLights", "Boxes", "Ceiling lights", "One fixture or rows.", false, p => p.CeilingLights, (p, v) => p with { CeilingLights = v }, "recessed in kitchens, laundries and halls", "recessed in all living spaces", "fixtures on the surface"),

@@ -109,6 +109,9 @@ public sealed record Preferences
     /// <summary>Centre of a receptacle over a counter, from the floor.</summary>
     public Length CounterCentre { get; init; } = Length.Inches(44);
 
+    /// <summary>What of a box's volume stays free where a box of the same sort allows it, in percent.</summary>
+    public int BoxReservePercent { get; init; } = 5;
+
     /// <summary>Cable left at each entry into a box.</summary>
     public Length BoxMakeUp { get; init; } = Length.Inches(12);
 

@@ -35,6 +35,8 @@ public static class ProtectionNeeds
         var traits = edition.Traits(kind);
         if (volts == 120 && breaker <= 20 && traits.ArcFault && box.Kind != BoxKind.Provision)
             Need(ProtectionKind.ArcFault, "protect.arc", $"{(box.Kind == BoxKind.Switch ? "a switch" : "an outlet")} in {room.Room.Name}");
+        else if (volts == 120 && breaker <= 20 && box.Kind != BoxKind.Provision && RoomUse.InLaundryArea(house, edition, box))
+            Need(ProtectionKind.ArcFault, "protect.arc", $"an outlet of the laundry area in {room.Room.Name}");
         var facts = house.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(appliance) : null;
         var receptacle = box.Kind is BoxKind.Receptacle or BoxKind.Provision || facts is { Hardwired: false };
         if (receptacle && volts <= edition.Number("groundFaultReceptacleVolts")) ByPlace();
@@ -59,6 +61,12 @@ public static class ProtectionNeeds
             if (traits.GroundFault is { } place && (place != "kitchen" || edition.Way("kitchenGroundFault") == "all" || ServesCounter(house, room, box)))
                 Need(ProtectionKind.GroundFault, $"protect.{place}", box.Outside ? $"a receptacle outdoors, at {room.Room.Name}" : $"a receptacle in {room.Room.Name}");
             if (box.Outside) return;
+            var job = house.Job;
+            if (traits.GroundFault != "laundry" && RoomUse.InLaundryArea(house, edition, box)) Need(ProtectionKind.GroundFault, "protect.laundry", $"a receptacle of the laundry area in {room.Room.Name}");
+            if (traits.GroundFault != "bathroom" && RoomUse.IsBathroom(job, room.Room)) Need(ProtectionKind.GroundFault, "protect.bathroom", $"a receptacle in {room.Room.Name}, where a basin and a bath fixture stand");
+            if (traits.GroundFault != "kitchen" && RoomUse.PreparesFood(job, room.Room)) Need(ProtectionKind.GroundFault, "protect.food", $"a receptacle in {room.Room.Name}, where food or drink is prepared beside a sink");
+            if (traits.GroundFault != "basement" && RoomUse.IsBasement(job, room.Room) && (kind == RoomKind.Utility || edition.Traits(RoomKind.FinishedBasement).GroundFault is not null))
+                Need(ProtectionKind.GroundFault, "protect.basement", $"a receptacle in {room.Room.Name}, in a basement");
             var at = Places.Of(house, box);
             foreach (var fixture in house.Job.Fixtures)
             {

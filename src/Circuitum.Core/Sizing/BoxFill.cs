@@ -77,8 +77,17 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
     /// <param name="use"><c>device</c>, <c>fixture</c> or <c>fan</c>.</param>
     /// <param name="gangs">Gangs, for a device box.</param>
     /// <param name="needed">Works out the volume needed for a box with or without clamps.</param>
-    public static BoxEntry? Smallest(string use, int gangs, Func<bool, double> needed) => CodeLibrary.Boxes.Values
-        .Where(b => b.Use == use && b.Gangs == gangs).OrderBy(b => b.Metal).ThenBy(b => b.Volume).FirstOrDefault(b => needed(b.Clamps) <= b.Volume + 1e-9);
+    /// <param name="reserve">What of the volume stays free where a box of the same sort allows it, as a share: nobody buys a box that is just full.</param>
+    /// <param name="steel">For a steel stud.</param>
+    public static BoxEntry? Smallest(string use, int gangs, Func<bool, double> needed, double reserve = 0, bool steel = false)
+    {
+        var sorts = CodeLibrary.Boxes.Values.Where(b => b.Use == use && b.Gangs == gangs && b.Bracket == steel).OrderBy(b => b.Volume).GroupBy(b => b.Metal).OrderBy(g => g.Key).ToList();
+        var roomy = sorts.Select(g => g.FirstOrDefault(b => needed(b.Clamps) <= (b.Volume * (1 - reserve)) + 1e-9)).FirstOrDefault(b => b is not null);
+        var least = sorts.Select(g => g.FirstOrDefault(b => needed(b.Clamps) <= b.Volume + 1e-9)).FirstOrDefault(b => b is not null);
+
+        // Another sort of box is taken for need, not for room to spare.
+        return roomy is not null && (least is null || roomy.Metal == least.Metal) ? roomy : sorts.Where(g => least is null || g.Key == least.Metal).SelectMany(g => g).LastOrDefault(b => needed(b.Clamps) <= b.Volume + 1e-9) ?? least;
+    }
 
     /// <summary>Volume of one conductor in a box.</summary>
     /// <exception cref="ArgumentException">The size has no allowance in a box.</exception>

@@ -15,20 +15,21 @@ public sealed record ConduitFill(ConduitKind Kind, ConduitSize? Size, double Are
     /// <summary>The smallest conduit for some wires; grounds and neutrals count like any other wire.</summary>
     /// <param name="wires">Insulated wires of the thin kinds, all of them.</param>
     /// <param name="kind">Key of a kind of conduit.</param>
+    /// <param name="nipple">No longer than 24 in: then 60 percent whatever the count (Chapter 9, note 4).</param>
     /// <exception cref="ArgumentException">No wires, or a size or kind that is not in the tables.</exception>
-    public static ConduitFill Of(ImmutableArray<WireCount> wires, string kind)
+    public static ConduitFill Of(ImmutableArray<WireCount> wires, string kind, bool nipple = false)
     {
         var conduit = CodeLibrary.Conduit.GetValueOrDefault(kind) ?? throw new ArgumentException($"There is no conduit '{kind}'.", nameof(kind));
         var count = wires.Sum(w => w.Count);
         if (count < 1) throw new ArgumentException("Say which wires lie in it.", nameof(wires));
         var area = wires.Sum(w => w.Count * Area(w.Size));
-        var share = count switch { 1 => 0.53, 2 => 0.31, _ => 0.40 };
+        var share = nipple ? 0.60 : count switch { 1 => 0.53, 2 => 0.31, _ => 0.40 };
         var size = conduit.Sizes.FirstOrDefault(s => area <= Usable(s, share));
         return new(conduit, size, area, share, new("Conduit", size is null ? "none of this kind is large enough" : $"{size.Size} in {conduit.Name}")
         {
             Formula = string.Join(" + ", wires.Where(w => w.Count > 0).Select(w => $"{w.Count} x {Area(w.Size):0.0000}")) + $" = {area:0.0000} in2",
-            Citation = "Chapter 9, Tables 1, 4 and 5",
-            Because = $"{count} wire{(count == 1 ? "" : "s")} may take {share * 100:0} percent of the inside; neutrals and grounds count.",
+            Citation = nipple ? "Chapter 9, note 4, Tables 4 and 5" : "Chapter 9, Tables 1, 4 and 5",
+            Because = $"{count} wire{(count == 1 ? "" : "s")} may take {share * 100:0} percent of the inside{(nipple ? " of a nipple up to 24 in" : "")}; neutrals and grounds count.",
             Steps =
             [
                 .. conduit.Sizes.TakeWhile(s => s != size).Select(s => Derivation.Fact($"{s.Size} in", "too small", $"{share * 100:0} percent of {s.AreaIn2:0.000} is {Usable(s, share):0.000} in2")),
