@@ -84,7 +84,7 @@ public class PullTests
         Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(pulled).Job!).Findings.ShouldContain(f => f.RuleId == "circuit.pulled" && f.Sentence.Contains("it needs 10-2 now"));
         Consequences.Of(Analyzer.Analyze(pulled), Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(pulled).Job!)).ShouldContain(c => c.Again && c.What.Contains($"ft of {circuit.Cable} are in the frame already"));
         Consequences.Of(A, Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(Planned).Job!)).ShouldContain(c => c.Again && c.What.Contains("not ticked off as pulled"));
-        var other = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Number != circuit.Number).Number;
+        var other = A.Circuits.First(c => c.Number != circuit.Number).Number;
         Analyzer.Analyze(new AssignBox(circuit.Run.First!, other).Apply(pulled).Job!).Findings.ShouldContain(f => f.RuleId == "circuit.pulled" && f.Sentence.Contains("not on it any more"));
     }
 
@@ -101,8 +101,9 @@ public class PullTests
         // The first box goes to a circuit of its own, and its home run with it.
         var split = new AssignBox(first, null).Apply(pulled).Job!;
         split.Decisions.Pulled.ShouldHaveSingleItem().Circuit.ShouldBe(On(split));
-        var target = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Number != circuit.Number).Number;
-        var merged = new MergeCircuits(circuit.Number, target).Apply(pulled).Job!;
+        var second = circuit.Run.Hops[1].To;
+        var apart = new AssignBox(second, null).Apply(pulled).Job!;
+        var merged = new MergeCircuits(circuit.Number, apart.Decisions.Circuits.Single(c => c.Holds(second)).Number).Apply(apart).Job!;
         merged.Decisions.Pulled.ShouldHaveSingleItem().Circuit.ShouldBe(On(merged));
     }
 

@@ -90,7 +90,7 @@ public sealed record MergeCircuits(int From, int Into) : JobCommand("merge circu
         if (from.Locked || into.Locked) return CommandResult.Refuse($"Circuit {(from.Locked ? From : Into)} is locked. Unlock it first.");
         var merged = into with { Boxes = [.. into.Boxes, .. from.Boxes.Select(b => b with { By = Maker.Person })] };
         var circuits = job.Decisions.Circuits.Remove(from).Replace(into, merged);
-        return CommandResult.Checked(Planner.PlanSpaces(job with { Decisions = job.Decisions with { Circuits = circuits, Spaces = job.Decisions.Spaces.RemoveAll(s => s.Circuit == From) } }));
+        return CommandResult.Checked(Planner.PlanSpaces(job with { Decisions = job.Decisions with { Circuits = circuits, Spaces = job.Decisions.Spaces.RemoveAll(s => s.Circuit == From), Pulled = [.. job.Decisions.Pulled.Select(p => p.Circuit == From ? p with { Circuit = Into } : p)] } }));
     }
 }
 
