@@ -36,6 +36,7 @@ public sealed class JobDatabase(DbContextOptions<JobDatabase> options) : DbConte
             e.HasKey(r => new { r.JobId, r.Number });
             e.HasOne<JobRow>().WithMany().HasForeignKey(r => r.JobId).OnDelete(DeleteBehavior.Cascade);
             e.Property(r => r.Title).HasMaxLength(120);
+            e.Property(r => r.Nudge).HasMaxLength(120);
         });
         modelBuilder.Entity<IssueRow>(e =>
         {
@@ -76,6 +77,9 @@ public sealed class JobRow
 
     /// <summary>Last change, UTC.</summary>
     public DateTime Changed { get; set; }
+
+    /// <summary>When it was put away, UTC, or none; it can be taken back.</summary>
+    public DateTime? Deleted { get; set; }
 }
 
 /// <summary>One state of a job.</summary>
@@ -98,6 +102,9 @@ public sealed class RevisionRow
 
     /// <summary>When, UTC.</summary>
     public DateTime Made { get; set; }
+
+    /// <summary>What it nudged, such as one box with the arrow keys: the next nudge of the same thing takes its place. None else.</summary>
+    public string? Nudge { get; set; }
 }
 
 /// <summary>A set of papers that left the house: the state that the job was in then, by its revision.</summary>

@@ -11,7 +11,14 @@ namespace Circuitum.Storage;
 /// <param name="Stamp">Which change it is; an edit carries the one it was made against.</param>
 /// <param name="Undo">What undo would take back, or none.</param>
 /// <param name="Redo">What redo would do again, or none.</param>
-public sealed record StoredJob(string Id, Job Job, int Stamp, string? Undo, string? Redo);
+public sealed record StoredJob(string Id, Job Job, int Stamp, string? Undo, string? Redo)
+{
+    /// <summary>The revision that it is.</summary>
+    public int Revision { get; init; }
+
+    /// <summary>What a person has to know about it: that its last state could not be read. Empty else.</summary>
+    public string Notice { get; init; } = "";
+}
 
 /// <summary>A line of the list of jobs.</summary>
 /// <param name="Id">Its id.</param>
@@ -40,28 +47,71 @@ public sealed class JobStore : IAsyncDisposable
     public static string FileIn(string directory) => Path.Combine(directory, "circuitum.db");
 
     /// <summary>Opens the store of a data directory, made and migrated if need be; an older database is copied first.</summary>
+    /// <exception cref="StoreException">The file is no database, one of a newer version, or cannot be written; it is left as it is.</exception>
     public static async Task<JobStore> OpenAsync(string directory, CancellationToken cancel = default)
     {
-        Directory.CreateDirectory(directory);
+        StoreLock.Make(directory);
         var store = Connect(directory);
-        var pending = (await store.db.Database.GetPendingMigrationsAsync(cancel).ConfigureAwait(false)).Any();
-        if (pending)
+        try
         {
-            if (File.Exists(FileIn(directory)) && (await store.db.Database.GetAppliedMigrationsAsync(cancel).ConfigureAwait(false)).Any()) Backup(directory, FileIn(directory) + ".before-migration");
-            await store.db.Database.MigrateAsync(cancel).ConfigureAwait(false);
+            await store.PrepareAsync(directory, cancel).ConfigureAwait(false);
+            return store;
+        }
+        catch (Exception e)
+        {
+            await store.DisposeAsync().ConfigureAwait(false);
+            SqliteConnection.ClearAllPools();
+            if (e is SqliteException or DbUpdateException) throw StoreException.Of(e);
+            throw;
+        }
+    }
+
+    private async Task PrepareAsync(string directory, CancellationToken cancel)
+    {
+        var fresh = !File.Exists(FileIn(directory));
+        var known = db.Database.GetMigrations().ToHashSet();
+        using (await StoreLock.ToMigrateAsync(directory, cancel).ConfigureAwait(false))
+        {
+            var applied = (await db.Database.GetAppliedMigrationsAsync(cancel).ConfigureAwait(false)).ToList();
+            if (applied.FirstOrDefault(a => !known.Contains(a)) is { } newer)
+                throw new StoreException($"The database was written by a newer version of the program (it knows {newer}). It was left as it is; start that version, or choose another directory with --data.");
+            if (applied.Count < known.Count)
+            {
+                if (applied.Count > 0) Backup(directory, Free(FileIn(directory) + $".before-{applied.Count + 1}"));
+
+                // Nobody else migrates while this program holds the lock: what a start that was cut off left behind is stale.
+                await db.Database.ExecuteSqlRawAsync("DROP TABLE IF EXISTS \"__EFMigrationsLock\"", cancel).ConfigureAwait(false);
+                await db.Database.MigrateAsync(cancel).ConfigureAwait(false);
+            }
         }
 
         // A log in front of the file takes one flush a change instead of three; it is flushed before the call returns.
-        await store.db.Database.ExecuteSqlRawAsync("PRAGMA journal_mode=WAL", cancel).ConfigureAwait(false);
-
-        return store;
+        await db.Database.ExecuteSqlRawAsync("PRAGMA journal_mode=WAL", cancel).ConfigureAwait(false);
+        if (fresh && !OperatingSystem.IsWindows()) File.SetUnixFileMode(FileIn(directory), UnixFileMode.UserRead | UnixFileMode.UserWrite);
     }
+
+    // A copy never takes the place of an earlier one.
+    private static string Free(string path) => !File.Exists(path) ? path : Enumerable.Range(2, 1000).Select(n => $"{path}-{n}").First(p => !File.Exists(p));
 
     /// <summary>Connects to a store that has been opened before, without looking for migrations.</summary>
     public static JobStore Connect(string directory)
     {
-        var connection = new SqliteConnectionStringBuilder { DataSource = FileIn(directory), Pooling = false, DefaultTimeout = 10 }.ToString();
+        var connection = new SqliteConnectionStringBuilder { DataSource = FileIn(directory), DefaultTimeout = 10 }.ToString();
         return new(new JobDatabase(new DbContextOptionsBuilder<JobDatabase>().UseSqlite(connection).Options));
+    }
+
+    /// <summary>Whether the database answers.</summary>
+    public async Task<bool> AnswersAsync(CancellationToken cancel = default)
+    {
+        try
+        {
+            await db.Jobs.AsNoTracking().CountAsync(cancel).ConfigureAwait(false);
+            return true;
+        }
+        catch (SqliteException)
+        {
+            return false;
+        }
     }
 
     /// <summary>Copies the live database.</summary>
@@ -72,15 +122,39 @@ public sealed class JobStore : IAsyncDisposable
         from.Open();
         copy.Open();
         from.BackupDatabase(copy);
+        copy.Close();
+        if (!OperatingSystem.IsWindows()) File.SetUnixFileMode(to, UnixFileMode.UserRead | UnixFileMode.UserWrite);
     }
 
     /// <summary>All jobs, last changed first.</summary>
     public async Task<IReadOnlyList<JobListing>> ListAsync(CancellationToken cancel = default) =>
-        await db.Jobs.AsNoTracking().OrderByDescending(j => j.Changed).ThenBy(j => j.Id).Select(j => new JobListing(j.Id, j.Name, j.Changed)).ToListAsync(cancel).ConfigureAwait(false);
+        await db.Jobs.AsNoTracking().Where(j => j.Deleted == null).OrderByDescending(j => j.Changed).ThenBy(j => j.Id).Select(j => new JobListing(j.Id, j.Name, j.Changed)).ToListAsync(cancel).ConfigureAwait(false);
+
+    /// <summary>Jobs that were put away, the last one first.</summary>
+    public async Task<IReadOnlyList<JobListing>> DeletedAsync(CancellationToken cancel = default) =>
+        await db.Jobs.AsNoTracking().Where(j => j.Deleted != null).OrderByDescending(j => j.Deleted).ThenBy(j => j.Id).Select(j => new JobListing(j.Id, j.Name, j.Deleted!.Value)).ToListAsync(cancel).ConfigureAwait(false);
+
+    /// <summary>Puts a job away, or takes it back. Nothing of it is lost.</summary>
+    /// <returns>Whether there is such a job.</returns>
+    public Task<bool> PutAwayAsync(string id, bool away, CancellationToken cancel = default) => Written(async () =>
+        await db.Jobs.Where(j => j.Id == id).ExecuteUpdateAsync(j => j.SetProperty(x => x.Deleted, away ? DateTime.UtcNow : null), cancel).ConfigureAwait(false) > 0);
+
+    // What the database says of a write, as a sentence; a race for the same place is the caller's.
+    private static async Task<T> Written<T>(Func<Task<T>> write)
+    {
+        try
+        {
+            return await write().ConfigureAwait(false);
+        }
+        catch (Exception e) when (e is SqliteException || (e is DbUpdateException update && !StoreException.IsRace(update)))
+        {
+            throw StoreException.Of(e);
+        }
+    }
 
     /// <summary>Which change a job stands at, or none when there is no such job.</summary>
     public async Task<int?> StampAsync(string id, CancellationToken cancel = default) =>
-        await db.Jobs.AsNoTracking().Where(j => j.Id == id).Select(j => (int?)j.Stamp).FirstOrDefaultAsync(cancel).ConfigureAwait(false);
+        await db.Jobs.AsNoTracking().Where(j => j.Id == id && j.Deleted == null).Select(j => (int?)j.Stamp).FirstOrDefaultAsync(cancel).ConfigureAwait(false);
 
     /// <summary>What holds for the firm, and which change that is; 0 while nobody has changed anything.</summary>
     public async Task<(Company Company, int Stamp)> CompanyAsync(CancellationToken cancel = default) =>
@@ -94,13 +168,20 @@ public sealed class JobStore : IAsyncDisposable
         if ((row?.Stamp ?? 0) != stamp) return false;
         if (row is null) db.Companies.Add(new CompanyRow { Id = 1, Stamp = 1, Document = JobFile.Write(company) });
         else (row.Stamp, row.Document) = (stamp + 1, JobFile.Write(company));
+        return await SavedAsync(cancel).ConfigureAwait(false);
+    }
+
+    // False when another change took the place.
+    private async Task<bool> SavedAsync(CancellationToken cancel)
+    {
         try
         {
-            await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+            await Written(() => db.SaveChangesAsync(cancel)).ConfigureAwait(false);
             return true;
         }
         catch (DbUpdateException)
         {
+            db.ChangeTracker.Clear();
             return false;
         }
     }
@@ -110,41 +191,99 @@ public sealed class JobStore : IAsyncDisposable
     {
         var stem = new string([.. job.Name.ToLowerInvariant().Select(c => c is >= 'a' and <= 'z' or >= '0' and <= '9' ? c : '-').Take(30)]).Trim('-');
         if (stem.Length == 0) stem = "job";
-        var id = stem;
-        for (var n = 2; await db.Jobs.AnyAsync(j => j.Id == id, cancel).ConfigureAwait(false); n++) id = $"{stem}-{n}";
-        var now = DateTime.UtcNow;
-        db.Jobs.Add(new JobRow { Id = id, Name = job.Name, Head = 1, Stamp = 1, Changed = now });
-        db.Revisions.Add(new RevisionRow { JobId = id, Number = 1, Parent = 0, Document = JobFile.Write(job), Title = title, Made = now });
-        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
-        return id;
+        for (var n = 1; ; n++)
+        {
+            var id = n == 1 ? stem : $"{stem}-{n}";
+            if (await db.Jobs.AnyAsync(j => j.Id == id, cancel).ConfigureAwait(false)) continue;
+            var now = DateTime.UtcNow;
+            db.Jobs.Add(new JobRow { Id = id, Name = job.Name, Head = 1, Stamp = 1, Changed = now });
+            db.Revisions.Add(new RevisionRow { JobId = id, Number = 1, Parent = 0, Document = JobFile.Write(job), Title = title, Made = now });
+
+            // Another one of the same name may have been quicker: then the next number is taken.
+            if (await SavedAsync(cancel).ConfigureAwait(false)) return id;
+        }
     }
 
-    /// <summary>A job as it stands, or none.</summary>
+    /// <summary>A job as it stands, or none. Where its last state cannot be read any more, the last one that can is given, and told.</summary>
+    /// <exception cref="StoreException">None of its states can be read.</exception>
     public async Task<StoredJob?> GetAsync(string id, CancellationToken cancel = default)
     {
-        if (await db.Jobs.AsNoTracking().FirstOrDefaultAsync(j => j.Id == id, cancel).ConfigureAwait(false) is not { } row) return null;
-        var head = await db.Revisions.AsNoTracking().FirstAsync(r => r.JobId == id && r.Number == row.Head, cancel).ConfigureAwait(false);
-        var redo = await RedoOf(id, row.Head, cancel).ConfigureAwait(false);
-        var job = JobFile.Read(head.Document).Job ?? throw new InvalidDataException($"Revision {row.Head} of job {id} does not pass the rules of its document.");
-        return new(id, job, row.Stamp, head.Parent > 0 ? head.Title : null, redo?.Title);
+        if (await db.Jobs.AsNoTracking().FirstOrDefaultAsync(j => j.Id == id && j.Deleted == null, cancel).ConfigureAwait(false) is not { } row) return null;
+        var (notice, number) = ("", row.Head);
+        while (await db.Revisions.AsNoTracking().FirstOrDefaultAsync(r => r.JobId == id && r.Number == number, cancel).ConfigureAwait(false) is { } revision)
+        {
+            var reading = JobFile.Read(revision.Document);
+            if (reading.Job is { } job)
+            {
+                var redo = notice.Length > 0 ? null : await RedoOf(id, row.Head, cancel).ConfigureAwait(false);
+                var parent = revision.Parent > 0 && await db.Revisions.AnyAsync(r => r.JobId == id && r.Number == revision.Parent, cancel).ConfigureAwait(false);
+                return new(id, job, row.Stamp, parent ? revision.Title : null, redo?.Title) { Revision = revision.Number, Notice = notice };
+            }
+
+            if (notice.Length == 0) notice = $"The last state of this job cannot be read any more ({(reading.Problems is [var first, ..] ? first.Sentence.TrimEnd('.') : "its document is damaged")}). Shown is the last one that can; the document itself can be saved from the job page.";
+            number = revision.Parent;
+        }
+
+        throw new StoreException($"No state of the job {id} can be read any more. Its document can be saved from /jobs/{id}/document.");
     }
 
+    /// <summary>The document of a job's last state as it is stored, read or not, or none when there is no such job.</summary>
+    public async Task<string?> DocumentAsync(string id, CancellationToken cancel = default) =>
+        await db.Jobs.AsNoTracking().Where(j => j.Id == id).Join(db.Revisions, j => new { j.Id, Number = j.Head }, r => new { Id = r.JobId, r.Number }, (_, r) => r.Document).FirstOrDefaultAsync(cancel).ConfigureAwait(false);
+
+    /// <summary>States of a job that are kept for undo beside those that were issued.</summary>
+    public const int MostRevisions = 500;
+
+    // Nudges of one thing that follow each other within this are one state: a key that is held down, not a second thought.
+    private static readonly TimeSpan OneNudge = TimeSpan.FromSeconds(3);
+
     /// <summary>Saves a changed job.</summary>
+    /// <param name="id">The job.</param>
+    /// <param name="stamp">The change that the edit was made against.</param>
+    /// <param name="job">The job with the edit.</param>
+    /// <param name="title">What was done.</param>
+    /// <param name="nudge">What was nudged, when the next nudge of the same thing is to take this one's place; none else.</param>
+    /// <param name="from">The revision that the edit was made from, where that is not the job's last one.</param>
+    /// <param name="cancel">Gives up.</param>
     /// <returns>Whether it was saved; not when someone else changed the job since <paramref name="stamp"/>.</returns>
-    public Task<bool> SaveAsync(string id, int stamp, Job job, string title, CancellationToken cancel = default) => ChangeAsync(id, stamp, async row =>
+    /// <exception cref="StoreException">The disk is full or cannot be written.</exception>
+    public Task<bool> SaveAsync(string id, int stamp, Job job, string title, string? nudge = null, int? from = null, CancellationToken cancel = default) => ChangeAsync(id, stamp, async row =>
     {
-        var number = await db.Revisions.Where(r => r.JobId == id).MaxAsync(r => r.Number, cancel).ConfigureAwait(false) + 1;
-        db.Revisions.Add(new RevisionRow { JobId = id, Number = number, Parent = row.Head, Document = JobFile.Write(job), Title = title, Made = DateTime.UtcNow });
-        row.Head = number;
+        var last = await db.Revisions.Where(r => r.JobId == id).MaxAsync(r => r.Number, cancel).ConfigureAwait(false);
         row.Name = job.Name;
+        var now = DateTime.UtcNow;
+        if (nudge is { Length: <= 120 } && from is null && row.Head == last && await Nudged(id, last, nudge, now, cancel).ConfigureAwait(false) is { } same)
+        {
+            (same.Document, same.Made) = (JobFile.Write(job), now);
+            return true;
+        }
+
+        db.Revisions.Add(new RevisionRow { JobId = id, Number = last + 1, Parent = from ?? row.Head, Document = JobFile.Write(job), Title = title, Made = now, Nudge = nudge is { Length: <= 120 } ? nudge : null });
+        row.Head = last + 1;
+        if (last >= MostRevisions && last % 50 == 0) await Forget(id, last - MostRevisions, cancel).ConfigureAwait(false);
         return true;
     }, cancel);
+
+    // The head, when it is a nudge of the same thing a moment ago that no paper shows.
+    private async Task<RevisionRow?> Nudged(string id, int head, string nudge, DateTime now, CancellationToken cancel)
+    {
+        var row = await db.Revisions.FirstOrDefaultAsync(r => r.JobId == id && r.Number == head, cancel).ConfigureAwait(false);
+        if (row?.Nudge != nudge || now - row.Made > OneNudge) return null;
+        return await db.Issues.AnyAsync(i => i.JobId == id && i.Revision == head, cancel).ConfigureAwait(false) ? null : row;
+    }
+
+    // Old states go, those on issued papers stay.
+    private async Task Forget(string id, int upTo, CancellationToken cancel)
+    {
+        var issued = await db.Issues.Where(i => i.JobId == id).Select(i => i.Revision).ToListAsync(cancel).ConfigureAwait(false);
+        await db.Revisions.Where(r => r.JobId == id && r.Number <= upTo && !issued.Contains(r.Number)).ExecuteDeleteAsync(cancel).ConfigureAwait(false);
+    }
 
     /// <summary>Goes back to the revision before.</summary>
     public Task<bool> UndoAsync(string id, int stamp, CancellationToken cancel = default) => ChangeAsync(id, stamp, async row =>
     {
         var head = await db.Revisions.AsNoTracking().FirstAsync(r => r.JobId == id && r.Number == row.Head, cancel).ConfigureAwait(false);
-        if (head.Parent == 0) return false;
+        if (head.Parent == 0 || !await db.Revisions.AnyAsync(r => r.JobId == id && r.Number == head.Parent, cancel).ConfigureAwait(false)) return false;
         row.Head = head.Parent;
         return true;
     }, cancel);
@@ -167,9 +306,11 @@ public sealed class JobStore : IAsyncDisposable
         if (await db.Jobs.AsNoTracking().FirstOrDefaultAsync(j => j.Id == id, cancel).ConfigureAwait(false) is not { } row || row.Stamp != stamp) return false;
         var last = await db.Issues.Where(i => i.JobId == id).MaxAsync(i => (int?)i.Number, cancel).ConfigureAwait(false) ?? 0;
         if (last >= MostIssues) return false;
+
+        // The same set of the same state, said twice, is one.
+        if (await db.Issues.AnyAsync(i => i.JobId == id && i.Number == last && i.Name == name && i.Stamp == stamp, cancel).ConfigureAwait(false)) return true;
         db.Issues.Add(new IssueRow { JobId = id, Number = last + 1, Name = name, Revision = row.Head, Stamp = stamp, Issued = DateTime.UtcNow });
-        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
-        return true;
+        return await SavedAsync(cancel).ConfigureAwait(false);
     }
 
     /// <summary>The sets of a job, last first.</summary>
@@ -194,9 +335,12 @@ public sealed class JobStore : IAsyncDisposable
         if (await db.Pictures.AnyAsync(p => p.JobId == id && p.Hash == hash, cancel).ConfigureAwait(false)) return true;
         if (!await db.Jobs.AnyAsync(j => j.Id == id, cancel).ConfigureAwait(false) || await db.Pictures.CountAsync(p => p.JobId == id, cancel).ConfigureAwait(false) >= MostPictures) return false;
         db.Pictures.Add(new PictureRow { JobId = id, Hash = hash, MediaType = mediaType, Bytes = bytes });
-        await db.SaveChangesAsync(cancel).ConfigureAwait(false);
+        await SavedAsync(cancel).ConfigureAwait(false);
         return true;
     }
+
+    /// <summary>Takes a picture away again that was stored for an edit which was not made.</summary>
+    public Task DropPictureAsync(string id, string hash, CancellationToken cancel = default) => Written(() => db.Pictures.Where(p => p.JobId == id && p.Hash == hash).ExecuteDeleteAsync(cancel));
 
     /// <summary>A stored picture, or none.</summary>
     public async Task<PictureRow?> PictureAsync(string id, string hash, CancellationToken cancel = default) =>
@@ -223,16 +367,7 @@ public sealed class JobStore : IAsyncDisposable
         if (!await change(row).ConfigureAwait(false)) return false;
         row.Stamp++;
         row.Changed = DateTime.UtcNow;
-        try
-        {
-            await db.SaveChangesAsync(cancel).ConfigureAwait(false);
-            return true;
-        }
-        catch (DbUpdateException)
-        {
-            // Another edit got in between: the stamp or the revision number was taken.
-            db.ChangeTracker.Clear();
-            return false;
-        }
+        // Another edit may have got in between: the stamp or the revision number was taken.
+        return await SavedAsync(cancel).ConfigureAwait(false);
     }
 }

@@ -28,6 +28,9 @@ internal static class BoxEdit
 public sealed record MoveBox(string Box, int? Wall, Length? Along, Point? At) : JobCommand("move box")
 {
     /// <inheritdoc/>
+    public override string Nudges => $"box:{Box}";
+
+    /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
         if (BoxEdit.Find(job, Box) is not { } box) return CommandResult.Refuse(BoxEdit.Gone);
@@ -64,6 +67,7 @@ public sealed record AddBox(BoxKind Kind, string Room, int? Wall, Length Along, 
     {
         if (job.RoomById(Room) is not { } room) return CommandResult.Refuse("Pick a room first.");
         if (Kind == BoxKind.Appliance) return CommandResult.Refuse("An appliance brings its own outlet: add the appliance to the room.");
+        if (Kind == BoxKind.Disconnect) return CommandResult.Refuse("A disconnect goes with its equipment: propose the boxes of the room.");
         if (Kind == BoxKind.Switch && Wall is null) return CommandResult.Refuse("A switch hangs on a wall: choose one.");
         var n = 1;
         while (job.Decisions.Boxes.Any(b => b.Id == $"{Room}.x{n}")) n++;

@@ -162,7 +162,7 @@ public static class CircuitMoves
     public static (Job Job, int Number) Move(Job job, IReadOnlySet<string> boxes, int? circuit, CircuitPurpose? purpose = null)
     {
         var number = circuit ?? Enumerable.Range(1, JobRules.MostCircuits + 1).First(n => job.Decisions.Circuits.All(c => c.Number != n));
-        CircuitBox[] members = [.. job.Decisions.Boxes.Where(b => boxes.Contains(b.Id)).Select(b => new CircuitBox { Box = b.Id, By = Maker.Person })];
+        CircuitBox[] members = [.. job.Decisions.Boxes.Where(b => boxes.Contains(b.Id) && b.Serves is null).Select(b => new CircuitBox { Box = b.Id, By = Maker.Person })];
         var circuits = job.Decisions.Circuits.Select(c => c with { Boxes = [.. c.Boxes.Where(b => !boxes.Contains(b.Box)), .. c.Number == number ? members : []] }).ToList();
         if (circuit is null)
         {

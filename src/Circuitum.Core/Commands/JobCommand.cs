@@ -30,6 +30,9 @@ public abstract record JobCommand(string Title)
 {
     /// <summary>Does it.</summary>
     public abstract CommandResult Apply(Job job);
+
+    /// <summary>What it moves a little, so that a row of such steps becomes one state of the history; none for what stands by itself.</summary>
+    public virtual string? Nudges => null;
 }
 
 /// <summary>Proposes the boxes of a room or of the house.</summary>

@@ -73,7 +73,7 @@ public sealed record RemoveRoom(string Room) : JobCommand("remove room")
             Panels = job.Panels.RemoveAll(p => p.Room == Room),
             Walls = job.Walls.RemoveAll(w => w.Room == Room),
             Wishes = job.Wishes.RemoveAll(w => w.Room == Room),
-            Decisions = job.Decisions with { Boxes = job.Decisions.Boxes.RemoveAll(b => b.Room == Room || (b.Appliance is { } a && appliances.Contains(a))), Spaces = job.Decisions.Spaces.RemoveAll(s => job.Panels.Any(p => p.Room == Room && (p.Id == s.Panel || p.Id == s.Feeds))) },
+            Decisions = job.Decisions with { Boxes = job.Decisions.Boxes.RemoveAll(b => b.Room == Room || ((b.Appliance ?? b.Serves) is { } a && appliances.Contains(a))), Spaces = job.Decisions.Spaces.RemoveAll(s => job.Panels.Any(p => p.Room == Room && (p.Id == s.Panel || p.Id == s.Feeds))) },
         };
         return CommandResult.Checked(kept with { Decisions = BoxLayout.BoxProposal.DropLost(kept.Decisions) });
     }
@@ -145,7 +145,7 @@ public sealed record RemoveThing(string Thing) : JobCommand("remove")
             "counter" => job with { Counters = job.Counters.RemoveAll(c => c.Id == id) },
             "fixture" => job with { Fixtures = job.Fixtures.RemoveAll(f => f.Id == id) },
             "wish" => job with { Wishes = job.Wishes.RemoveAll(w => w.Id == id) },
-            "appliance" => job with { Appliances = job.Appliances.RemoveAll(a => a.Id == id), Decisions = BoxLayout.BoxProposal.DropLost(job.Decisions with { Boxes = job.Decisions.Boxes.RemoveAll(b => b.Appliance == id), Refused = job.Decisions.Refused.RemoveAll(r => r.Appliance == id) }) },
+            "appliance" => job with { Appliances = job.Appliances.RemoveAll(a => a.Id == id), Decisions = BoxLayout.BoxProposal.DropLost(job.Decisions with { Boxes = job.Decisions.Boxes.RemoveAll(b => b.Appliance == id || b.Serves == id), Refused = job.Decisions.Refused.RemoveAll(r => r.Appliance == id) }) },
             _ => job,
         };
         var same = left.Openings.Length == job.Openings.Length && left.Counters.Length == job.Counters.Length && left.Fixtures.Length == job.Fixtures.Length && left.Appliances.Length == job.Appliances.Length && left.Wishes.Length == job.Wishes.Length;

@@ -90,6 +90,9 @@ public sealed record PlaceHere(string What, string Storey, Point At) : JobComman
 public sealed record MoveThing(string Thing, Point At) : JobCommand("move")
 {
     /// <inheritdoc/>
+    public override string Nudges => Thing;
+
+    /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
         var id = Thing[(Thing.IndexOf(':', StringComparison.Ordinal) + 1)..];

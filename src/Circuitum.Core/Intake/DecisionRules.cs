@@ -98,6 +98,8 @@ internal static class DecisionRules
         if (box.VoltAmperes is { } va && va is not (>= 0 and <= 20_000)) problems.Add(new($"{field}.voltAmperes", "A planned load lies between 0 and 20,000 VA."));
         if (box.Appliance is { } appliance && job.ApplianceById(appliance) is null) problems.Add(new($"{field}.appliance", $"There is no appliance '{JobRules.Short(appliance)}'."));
         if (box.Kind == BoxKind.Appliance && box.Appliance is null) problems.Add(new($"{field}.appliance", "Say which appliance this outlet feeds."));
+        if (box.Serves is { } served && job.ApplianceById(served) is null) problems.Add(new($"{field}.serves", $"There is no appliance '{JobRules.Short(served)}'."));
+        if ((box.Kind == BoxKind.Disconnect) != (box.Serves is not null)) problems.Add(new($"{field}.serves", "A disconnect says which appliance it cuts off, and nothing else does."));
         if (box.Wall is { } wall) JobRules.OnWall(field, shape, wall, box.Along, Length.Zero, problems, "along");
         else if (box.At is null) problems.Add(new(field, "Say where the box is: a wall and a distance, or a place."));
         else if (box.At is { } at && (at.X < shape.MinX || at.X > shape.MaxX || at.Y < shape.MinY || at.Y > shape.MaxY)) problems.Add(new($"{field}.at", $"It does not lie in {JobRules.Short(shape.Room.Name)}."));
@@ -125,6 +127,9 @@ internal static class DecisionRules
         }
     }
 
+    // More than ever hung on one breaker; the work on a circuit grows with the square of them.
+    private const int MostOnCircuit = 100;
+
     private static void CheckCircuits(Job job, Dictionary<string, Box> boxes, List<Problem> problems)
     {
         var numbers = new HashSet<int>();
@@ -144,9 +149,11 @@ internal static class DecisionRules
                 else if (preference.Write(job.Preferences, value).Problem is { Length: > 0 } wrong) problems.Add(new($"{field}.preferences.{key}", wrong));
             }
 
+            if (circuit.Boxes.Length > MostOnCircuit) problems.Add(new($"{field}.boxes", $"There are {circuit.Boxes.Length:#,0} boxes; a circuit holds {MostOnCircuit} at most."));
             foreach (var member in circuit.Boxes)
             {
-                if (!boxes.ContainsKey(member.Box)) problems.Add(new($"{field}.boxes", $"There is no box '{JobRules.Short(member.Box)}'."));
+                if (boxes.TryGetValue(member.Box, out var there) && there.Serves is not null) problems.Add(new($"{field}.boxes", $"'{member.Box}' is on its appliance's circuit and on none by itself."));
+                else if (!boxes.ContainsKey(member.Box)) problems.Add(new($"{field}.boxes", $"There is no box '{JobRules.Short(member.Box)}'."));
                 else if (!taken.TryAdd(member.Box, circuit.Number)) problems.Add(new($"{field}.boxes", $"Box '{member.Box}' is on circuit {taken[member.Box]} already."));
             }
         }

@@ -21,21 +21,21 @@ internal sealed class CableField
     private readonly Lazy<(int Count, List<(int From, int To, int Part)>[] Rows)> parts;
 
     // Blocked cells counted up along each row and down each column.
-    private readonly int[] along;
-    private readonly int[] down;
+    private readonly ushort[] along;
+    private readonly ushort[] down;
 
     private CableField(Length z, double west, double north, int columns, int rows, bool[] free)
     {
         (Z, this.west, this.north, this.columns, this.rows, this.free) = (z, west, north, columns, rows, free);
-        along = new int[(columns + 1) * rows];
-        down = new int[columns * (rows + 1)];
+        along = new ushort[(columns + 1) * rows];
+        down = new ushort[columns * (rows + 1)];
         for (var j = 0; j < rows; j++)
         {
             for (var i = 0; i < columns; i++)
             {
-                var blocked = free[(j * columns) + i] ? 0 : 1;
-                along[(j * (columns + 1)) + i + 1] = along[(j * (columns + 1)) + i] + blocked;
-                down[((j + 1) * columns) + i] = down[(j * columns) + i] + blocked;
+                var blocked = (ushort)(free[(j * columns) + i] ? 0 : 1);
+                along[(j * (columns + 1)) + i + 1] = (ushort)(along[(j * (columns + 1)) + i] + blocked);
+                down[((j + 1) * columns) + i] = (ushort)(down[(j * columns) + i] + blocked);
             }
         }
 

@@ -23,15 +23,17 @@ internal sealed class CableFrame
         var job = house.Job;
         var storeys = job.Storeys.OrderBy(s => s.Floor).ToList();
         var fields = new List<CableField>();
-        var above = new Dictionary<string, int>();
-        var below = new Dictionary<string, int>();
+        var above = new Dictionary<string, ImmutableArray<int>>();
+        var below = new Dictionary<string, ImmutableArray<int>>();
         var margin = job.Frame.OutsideWall.InInches;
         var ground = house.Rooms.Where(r => storeys.Count > 0 && r.Room.Storey == storeys[0].Id && !r.Room.Kind.OpenAir() && r.Room.UnderOf(job.Frame) != Under.Slab).ToList();
-        if (CableField.Of(storeys.Count > 0 ? storeys[0].Floor - Length.Inches(6) : Length.Zero, ground, margin, [], []) is { } under)
+        foreach (var part in Parts(ground, margin))
         {
-            (below[storeys[0].Id], UnderFloor) = (0, 0);
-            fields.Add(under);
+            if (CableField.Of(storeys[0].Floor - Length.Inches(6), part, margin, [], []) is { } under) fields.Add(under);
         }
+
+        UnderFloor = fields.Count;
+        if (fields.Count > 0) below[storeys[0].Id] = [.. Enumerable.Range(0, fields.Count)];
 
         for (var s = 0; s < storeys.Count; s++)
         {
@@ -42,10 +44,15 @@ internal sealed class CableFrame
             var wells = rooms.Where(r => r.Room.Kind == RoomKind.Stairs && upper.Any(u => HouseShape.OverlapSqFt(r, u) > 1));
             var blocks = job.Fixtures.Where(f => f.Kind is FixtureKind.Beam or FixtureKind.Duct or FixtureKind.Fireplace && house[f.Room].Room.Storey == storeys[s].Id).Select(f => Places.Box(house[f.Room], f.Spot));
             var z = storeys[s].Floor + rooms.Select(r => r.Room.CeilingHeight).DefaultIfEmpty(Length.Feet(8)).Max() + Length.Inches(5);
-            if (CableField.Of(z, rooms, margin, wells, blocks) is not { } field) continue;
-            above[storeys[s].Id] = fields.Count;
-            if (s + 1 < storeys.Count) below[storeys[s + 1].Id] = fields.Count;
-            fields.Add(field);
+            var first = fields.Count;
+            foreach (var part in Parts(rooms, margin))
+            {
+                if (CableField.Of(z, part, margin, wells.Where(part.Contains), blocks) is { } field) fields.Add(field);
+            }
+
+            if (fields.Count == first) continue;
+            above[storeys[s].Id] = [.. Enumerable.Range(first, fields.Count - first)];
+            if (s + 1 < storeys.Count) below[storeys[s + 1].Id] = above[storeys[s].Id];
         }
 
         (Fields, Above, Below) = ([.. fields], above.ToImmutableDictionary(), below.ToImmutableDictionary());
@@ -54,6 +61,8 @@ internal sealed class CableFrame
             foreach (var corner in Fields[f].Corners) nodes.Add((f, corner));
         }
 
+        Thin();
+
         var risers = Risers(house).ToList();
         (far, via) = Shortest(risers);
     }
@@ -61,14 +70,14 @@ internal sealed class CableFrame
     /// <summary>The fields, lowest first.</summary>
     internal ImmutableArray<CableField> Fields { get; }
 
-    /// <summary>The field over each storey.</summary>
-    internal ImmutableDictionary<string, int> Above { get; }
+    /// <summary>The fields over each storey, one for each part of the house that stands by itself.</summary>
+    internal ImmutableDictionary<string, ImmutableArray<int>> Above { get; }
 
-    /// <summary>The field under each storey's floor.</summary>
-    internal ImmutableDictionary<string, int> Below { get; }
+    /// <summary>The fields under each storey's floor.</summary>
+    internal ImmutableDictionary<string, ImmutableArray<int>> Below { get; }
 
-    /// <summary>The field under the lowest floor, or -1 where nothing can run there.</summary>
-    internal int UnderFloor { get; } = -1;
+    /// <summary>How many fields, the first ones, lie under the lowest floor.</summary>
+    internal int UnderFloor { get; }
 
     /// <summary>The turns and risers of the frame.</summary>
     internal IReadOnlyList<(int Field, (int I, int J) At)> Nodes => nodes;
@@ -100,21 +109,61 @@ internal sealed class CableFrame
         foreach (var (storey, lower) in Below.OrderBy(b => b.Key, StringComparer.Ordinal))
         {
             if (!Above.TryGetValue(storey, out var upper)) continue;
-            var rise = (Fields[upper].Z - Fields[lower].Z).InInches;
             foreach (var shape in house.Rooms.Where(r => r.Room.Storey == storey && !r.Room.Kind.OpenAir()))
             {
                 foreach (var wall in shape.Walls.Where(w => w.Length.InInches > 2 * FromCorner))
                 {
                     if (shape.Openings.Any(o => o.Wall == wall.Index && o.From.InInches < FromCorner + 3)) continue;
                     var p = shape.On(wall.Index, Length.Inches(FromCorner), -2);
-                    var (a, b) = (Fields[lower].CellOf(p.X.InInches, p.Y.InInches), Fields[upper].CellOf(p.X.InInches, p.Y.InInches));
-                    if (!Fields[lower].IsFree(a) || !Fields[upper].IsFree(b)) continue;
-                    nodes.Add((lower, a));
-                    nodes.Add((upper, b));
-                    yield return (nodes.Count - 2, nodes.Count - 1, rise);
+                    if (FreeAt(lower, p) is not { } a || FreeAt(upper, p) is not { } b) continue;
+                    nodes.Add(a);
+                    nodes.Add(b);
+                    yield return (nodes.Count - 2, nodes.Count - 1, (Fields[b.Field].Z - Fields[a.Field].Z).InInches);
                     break;
                 }
             }
+        }
+    }
+
+    private (int Field, (int I, int J) At)? FreeAt(ImmutableArray<int> fields, Point p)
+    {
+        foreach (var f in fields)
+        {
+            if (Fields[f].CellOf(p.X.InInches, p.Y.InInches) is var cell && Fields[f].IsFree(cell)) return (f, cell);
+        }
+
+        return null;
+    }
+
+    // A saw-toothed plan has more corners than ways are worth: of those that crowd some are left out, the more the more there are.
+    private void Thin()
+    {
+        for (var apart = 6; nodes.Count > MostTurns; apart *= 2)
+        {
+            var seen = new HashSet<(int, int, int)>();
+            nodes.RemoveAll(n => !seen.Add((n.Field, n.At.I / apart, n.At.J / apart)));
+        }
+    }
+
+    private const int MostTurns = 400;
+
+    // Rooms that stand so near to each other that cable gets from one to the next.
+    private static List<List<RoomShape>> Parts(List<RoomShape> rooms, double margin)
+    {
+        var parts = new List<List<RoomShape>>();
+        foreach (var room in rooms)
+        {
+            var near = parts.Where(p => p.Exists(r => Near(r, room))).ToList();
+            parts.RemoveAll(near.Contains);
+            parts.Add([.. near.SelectMany(p => p), room]);
+        }
+
+        return [.. parts.OrderBy(p => p.Min(rooms.IndexOf))];
+
+        bool Near(RoomShape a, RoomShape b)
+        {
+            var gap = (2 * margin) + (4 * CableField.Cell);
+            return a.MinX.InInches - b.MaxX.InInches <= gap && b.MinX.InInches - a.MaxX.InInches <= gap && a.MinY.InInches - b.MaxY.InInches <= gap && b.MinY.InInches - a.MaxY.InInches <= gap;
         }
     }
 

@@ -72,9 +72,8 @@ internal sealed class CableWays
         var storey = room.Room.Storey;
         var z = house.Job.StoreyById(storey)!.Floor + height;
         var end = new End(at, z);
-        foreach (var (field, up) in new[] { (frame.Above.GetValueOrDefault(storey, -1), true), (frame.Below.GetValueOrDefault(storey, -1), false) })
+        foreach (var (field, up) in FieldsOf(storey))
         {
-            if (field < 0) continue;
             var (beside, aside) = wall is { } w ? Clear(room, w, along, height, up) : (at, Length.Zero);
             var f = frame.Fields[field];
             var cell = f.CellOf(beside.X.InInches, beside.Y.InInches);
@@ -111,10 +110,10 @@ internal sealed class CableWays
     internal bool AddOver(string name, string storey, Point at)
     {
         var any = false;
-        foreach (var (field, suffix) in new[] { (frame.Above.GetValueOrDefault(storey, -1), Up), (frame.Below.GetValueOrDefault(storey, -1), Down) })
+        foreach (var (field, up) in FieldsOf(storey))
         {
-            if (field < 0) continue;
-            var f = frame.Fields[field];
+            var (f, suffix) = (frame.Fields[field], up ? Up : Down);
+            if (ends.ContainsKey(name + suffix) && any) continue;
             if (f.NearestFree(at.X.InInches, at.Y.InInches, NearPlace) is not { } cell) continue;
             var m = f.Middle(cell);
             var place = f.IsFree(f.CellOf(at.X.InInches, at.Y.InInches)) ? at : new Point(Length.Inches(m.X), Length.Inches(m.Y));
@@ -128,6 +127,12 @@ internal sealed class CableWays
     }
 
     private const string Up = "^", Down = "_";
+
+    // The fields over a storey, then those under its floor.
+    private IEnumerable<(int Field, bool Up)> FieldsOf(string storey) =>
+        frame.Above.GetValueOrDefault(storey, []).Select(f => (f, true)).Concat(frame.Below.GetValueOrDefault(storey, []).Select(f => (f, false)));
+
+    private bool IsUnder(int field) => field < frame.UnderFloor;
 
     // A place that somebody points to may be a little off what is open.
     private const double NearPlace = 5 * 12;
@@ -204,7 +209,7 @@ internal sealed class CableWays
     internal bool Outside(string from, string to) => ends[from].Entries.Concat(ends[to].Entries).Any(e => e.Outside > OutsideFrom) || double.IsPositiveInfinity(Inches(from, to));
 
     // Who runs under the floor does so wherever both ends can.
-    private bool UnderOnly(End a, End b, RunBy by) => by == RunBy.Underfloor && frame.UnderFloor >= 0 && a.Entries.Any(e => e.Field == frame.UnderFloor) && b.Entries.Any(e => e.Field == frame.UnderFloor);
+    private bool UnderOnly(End a, End b, RunBy by) => by == RunBy.Underfloor && frame.UnderFloor > 0 && a.Entries.Any(e => IsUnder(e.Field)) && b.Entries.Any(e => IsUnder(e.Field));
 
     // Across one field that both come into, with one turn.
     private (double Inches, Entry? A, Entry? B) Direct(End a, End b, RunBy by)
@@ -219,7 +224,7 @@ internal sealed class CableWays
             {
                 foreach (var y in Open(b, by))
                 {
-                    if (x.Field != y.Field || (under && x.Field != frame.UnderFloor) || frame.Fields[x.Field].Turn(x.Cell, y.Cell) < 0) continue;
+                    if (x.Field != y.Field || (under && !IsUnder(x.Field)) || frame.Fields[x.Field].Turn(x.Cell, y.Cell) < 0) continue;
                     var inches = x.Inches + x.At.RectilinearTo(y.At).InInches + y.Inches;
                     if (inches < best.Inches) best = (inches, x, y);
                 }
@@ -231,7 +236,7 @@ internal sealed class CableWays
 
     private double Around(End a, End b, RunBy by)
     {
-        if (UnderOnly(a, b, by) && Direct(a, b, by).A?.Field == frame.UnderFloor) return double.PositiveInfinity;
+        if (UnderOnly(a, b, by) && Direct(a, b, by).A is { } first && IsUnder(first.Field)) return double.PositiveInfinity;
         var reach = ReachOf(b, by).Inches;
         var best = double.PositiveInfinity;
         foreach (var entry in Open(a, by))
@@ -243,7 +248,7 @@ internal sealed class CableWays
     }
 
     // With cable overhead only, nothing comes into the space under the floor.
-    private IEnumerable<Entry> Open(End end, RunBy by) => by == RunBy.Overhead ? end.Entries.Where(e => e.Field != frame.UnderFloor) : end.Entries;
+    private IEnumerable<Entry> Open(End end, RunBy by) => by == RunBy.Overhead ? end.Entries.Where(e => !IsUnder(e.Field)) : end.Entries;
 
     private (double[] Inches, (int Entry, int Node)[] By) ReachOf(End end, RunBy which)
     {
@@ -254,7 +259,7 @@ internal sealed class CableWays
         Array.Fill(reach, double.PositiveInfinity);
         for (var e = 0; e < end.Entries.Count; e++)
         {
-            if (kept == 1 && end.Entries[e].Field == frame.UnderFloor) continue;
+            if (kept == 1 && IsUnder(end.Entries[e].Field)) continue;
             foreach (var (node, inches) in end.Entries[e].Visible)
             {
                 var first = end.Entries[e].Inches + inches;

@@ -71,6 +71,9 @@ namespace Circuitum.Storage.Migrations
                     b.Property<DateTime>("Changed")
                         .HasColumnType("TEXT");
 
+                    b.Property<DateTime?>("Deleted")
+                        .HasColumnType("TEXT");
+
                     b.Property<int>("Head")
                         .HasColumnType("INTEGER");
 
@@ -124,6 +127,10 @@ namespace Circuitum.Storage.Migrations
                         .HasColumnType("TEXT");
 
                     b.Property<DateTime>("Made")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Nudge")
+                        .HasMaxLength(120)
                         .HasColumnType("TEXT");
 
                     b.Property<int>("Parent")

@@ -10,7 +10,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages;
 
 /// <summary>Choosing what the layers of a drawing hold, and the account of what was taken.</summary>
-public sealed class DrawingModel(JobDesk desk, DrawingTray tray) : PageModel
+public sealed class DrawingModel(JobDesk desk, DrawingTray tray, Notes notes) : PageModel
 {
     /// <summary>Units of a drawing, by inches in one.</summary>
     public static readonly (string Value, string Text)[] Units = [("1", "an inch"), ("12", "a foot"), ("0.03937007874015748", "a millimetre"), ("0.3937007874015748", "a centimetre"), ("39.37007874015748", "a metre")];
@@ -60,7 +60,7 @@ public sealed class DrawingModel(JobDesk desk, DrawingTray tray) : PageModel
         var job = new Job { Name = title.Length > 120 ? title[..120] : title, Storeys = [new Storey { Id = "first", Name = "First floor" }] };
         var import = DxfPlan.Import(Waiting.Drawing, choice, job, "first");
         (Report, Problem) = (import.Report, import.Problem);
-        if (import.Job is not null) Made = $"/jobs/{await desk.CreateAsync(import.Job, "import drawing", cancel)}/rooms";
+        if (import.Job is not null) Made = $"/jobs/{await desk.CreateAsync(import.Job, "import drawing", null, cancel)}/rooms";
     }
 
     private async Task Into(DxfChoice choice, string id, string storey, CancellationToken cancel)
@@ -91,5 +91,5 @@ public sealed class DrawingModel(JobDesk desk, DrawingTray tray) : PageModel
     private static string Guessed(DxfChoice guess, string layer) =>
         guess.Rooms.Contains(layer) ? "rooms" : guess.Walls.Contains(layer) ? "walls" : guess.Doors.Contains(layer) ? "doors" : guess.Windows.Contains(layer) ? "windows" : Uses[0];
 
-    private RedirectResult Gone() => Redirect("/?told=" + Uri.EscapeDataString("The drawing is not held any more. Choose the file again."));
+    private RedirectResult Gone() => Redirect("/?note=" + notes.Keep("The drawing is not held any more. Choose the file again."));
 }

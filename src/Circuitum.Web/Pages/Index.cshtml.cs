@@ -11,10 +11,16 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages;
 
 /// <summary>The list of jobs; new job and import.</summary>
-public sealed class IndexModel(JobDesk desk, DrawingTray tray) : PageModel
+public sealed class IndexModel(JobDesk desk, DrawingTray tray, Notes notes) : PageModel
 {
     /// <summary>All jobs.</summary>
     public IReadOnlyList<JobListing> Jobs { get; private set; } = [];
+
+    /// <summary>Jobs that were put away.</summary>
+    public IReadOnlyList<JobListing> PutAway { get; private set; } = [];
+
+    /// <summary>A key by which a form that is sent twice is known.</summary>
+    public string FormKey { get; } = Guid.NewGuid().ToString("N");
 
     /// <summary>What was wrong with a file or a new job.</summary>
     public IReadOnlyList<string> Problems { get; private set; } = [];
@@ -23,14 +29,22 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray) : PageModel
     public IReadOnlyList<(string File, string Text)> Starters { get; } = desk.Starters;
 
     /// <summary>Shows the list.</summary>
-    public async Task OnGetAsync(string? told, CancellationToken cancel)
+    public async Task OnGetAsync(string? note, CancellationToken cancel)
     {
-        Jobs = await desk.ListAsync(cancel);
-        if (told is { Length: > 0 and < 300 }) Problems = [told];
+        await Load(cancel);
+        if (notes.Take(note) is { Length: > 0 } sentence) Problems = [sentence];
     }
 
+    /// <summary>Puts a job away.</summary>
+    public async Task<IActionResult> OnPostPutAwayAsync(string? job, CancellationToken cancel) => await desk.PutAwayAsync(job ?? "", true, cancel) ? Redirect("/") : NotFound();
+
+    /// <summary>Takes a job back that was put away.</summary>
+    public async Task<IActionResult> OnPostTakeBackAsync(string? job, CancellationToken cancel) => await desk.PutAwayAsync(job ?? "", false, cancel) ? Redirect("/") : NotFound();
+
+    private async Task Load(CancellationToken cancel) => (Jobs, PutAway) = (await desk.ListAsync(cancel), await desk.DeletedAsync(cancel));
+
     /// <summary>Starts a job with one empty storey, or from a starter house.</summary>
-    public async Task<IActionResult> OnPostNewAsync(string? name, string? storey, string? start, CancellationToken cancel)
+    public async Task<IActionResult> OnPostNewAsync(string? name, string? storey, string? start, string? key, CancellationToken cancel)
     {
         var job = new Job { Storeys = [new Storey { Id = "first", Name = string.IsNullOrWhiteSpace(storey) ? "First floor" : storey.Trim(), Floor = Length.Zero }] };
         if (!string.IsNullOrEmpty(start))
@@ -42,18 +56,18 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray) : PageModel
 
         job = (await desk.CompanyAsync(cancel)).Company.Begin(job) with { Name = name?.Trim() ?? "" };
         var problems = JobRules.Check(job);
-        return await Finish(problems.Count == 0 ? job : null, problems, "new job", cancel);
+        return await Finish(problems.Count == 0 ? job : null, problems, "new job", cancel, key);
     }
 
     /// <summary>Imports a job file, or reads a drawing whose layers are chosen next.</summary>
-    public async Task<IActionResult> OnPostImportAsync(IFormFile? file, string? job, string? storey, CancellationToken cancel)
+    public async Task<IActionResult> OnPostImportAsync(IFormFile? file, string? job, string? storey, string? key, CancellationToken cancel)
     {
         if (file is null) return await Finish(null, [new Problem("file", "Choose a job file or a drawing.")], "", cancel);
         await using var stream = file.OpenReadStream();
         if (!file.FileName.EndsWith(".dxf", StringComparison.OrdinalIgnoreCase))
         {
             var reading = await JobFile.ReadAsync(stream, cancel);
-            return await Finish(reading.Job, reading.Problems, "import", cancel);
+            return await Finish(reading.Job, reading.Problems, "import", cancel, key);
         }
 
         var drawing = await DxfReader.ReadAsync(stream, cancel);
@@ -62,11 +76,11 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray) : PageModel
         return Redirect("/drawing/" + tray.Keep(new WaitingDrawing(name.Length == 0 ? "Imported plan" : name, drawing.Drawing, string.IsNullOrEmpty(job) ? null : job, storey)));
     }
 
-    private async Task<IActionResult> Finish(Job? job, IReadOnlyList<Problem> problems, string title, CancellationToken cancel)
+    private async Task<IActionResult> Finish(Job? job, IReadOnlyList<Problem> problems, string title, CancellationToken cancel, string? key = null)
     {
-        if (job is not null) return Redirect($"/jobs/{await desk.CreateAsync(job, title, cancel)}/rooms");
+        if (job is not null) return Redirect($"/jobs/{await desk.CreateAsync(job, title, key, cancel)}/rooms");
         Problems = [.. problems.Select(p => p.ToString())];
-        Jobs = await desk.ListAsync(cancel);
+        await Load(cancel);
         Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
         return Page();
     }

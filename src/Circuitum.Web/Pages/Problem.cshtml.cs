@@ -1,3 +1,4 @@
+using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
@@ -15,8 +16,10 @@ public sealed class ProblemModel : PageModel
     {
         404 => "There is no such page or job. It may have been deleted.",
         400 => "The form was out of date or not complete. Load the page again and repeat the edit; nothing was changed.",
-        413 => "What was sent is larger than 4 MB. Nothing was changed.",
-        _ => "The program met something it did not expect. Nothing was changed. Load the page again.",
+        405 => "That is not done with this page.",
+        413 => $"What was sent is larger than {App.MostRequestBytes / 1_000_000} MB. Nothing was changed.",
+        507 when HttpContext.Items[Faults.Sentence] is string sentence => sentence,
+        _ => $"The program met something it did not expect. Nothing was changed. Load the page again; if it comes back, tell it with this number: {HttpContext.TraceIdentifier}.",
     };
 
     /// <summary>Shows it.</summary>

@@ -1,8 +1,14 @@
+using System.Globalization;
 using System.Net;
+using System.Xml.Linq;
 using Circuitum.Formats.Dxf;
 using Circuitum.Storage;
 using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.Diagnostics.HealthChecks;
 using Microsoft.AspNetCore.Http.Features;
+using Microsoft.Extensions.Diagnostics.HealthChecks;
+using Serilog;
+using Serilog.Events;
 
 namespace Circuitum.Web.Work;
 
@@ -10,27 +16,66 @@ namespace Circuitum.Web.Work;
 public static class App
 {
     /// <summary>Most bytes that a request may bring: the largest file that is read, a drawing, and a little more.</summary>
-    private const long MostRequestBytes = DxfReader.MostBytes + 200_000;
+    public const long MostRequestBytes = DxfReader.MostBytes + 200_000;
 
     private const string Policy = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self' data:; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
+    // The names under which this machine reaches itself; a page elsewhere that points its own name here gets no answer.
+    private static readonly string[] OwnNames = ["127.0.0.1", "localhost", "[::1]"];
+
+    private const long MostLogBytes = 5_000_000;
+    private const int LogFiles = 4;
+
     /// <summary>Runs until stopped. <c>--port N</c> and <c>--data DIR</c> choose the port and the data directory.</summary>
+    /// <returns>0, or 2 with a sentence on the error output when it cannot start.</returns>
     public static async Task<int> RunAsync(string[] args)
     {
-        var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
-        builder.Logging.SetMinimumLevel(LogLevel.Warning);
-        var port = builder.Configuration.GetValue("port", 5180);
+        try
+        {
+            return await ServeAsync(args);
+        }
+        catch (StoreException e)
+        {
+            return Refuse(e.Message);
+        }
+        catch (IOException e) when (e.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException)
+        {
+            return Refuse("That port is taken by another program. Choose another one with --port.");
+        }
+        catch (System.Net.Sockets.SocketException e)
+        {
+            return Refuse($"That port cannot be listened on: {e.Message}. Choose another one with --port.");
+        }
+    }
 
-        // Only this machine is listened to: there are no accounts.
+    private static int Refuse(string sentence)
+    {
+        Console.Error.WriteLine(sentence);
+        return 2;
+    }
+
+    private static async Task<int> ServeAsync(string[] args)
+    {
+        var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
+        if (!int.TryParse(builder.Configuration["port"] ?? "5180", NumberStyles.None, CultureInfo.InvariantCulture, out var port) || port is < 1 or > 65_535)
+            return Refuse($"--port: '{builder.Configuration["port"]}' is not a port from 1 to 65535.");
+        var directory = Path.GetFullPath(builder.Configuration["data"] is { Length: > 0 } told ? told : "data");
+        using var held = StoreLock.Take(directory);
+        Log(builder, directory);
+
+        // What is listened on is decided here and nowhere else: only this machine, because there are no accounts. Addresses from
+        // the environment or a settings file open nothing.
         builder.WebHost.ConfigureKestrel(k =>
         {
+            k.Configure(new ConfigurationBuilder().Build());
             k.Listen(IPAddress.Loopback, port);
             k.Limits.MaxRequestBodySize = MostRequestBytes;
             k.AddServerHeader = false;
         });
-        var directory = builder.Configuration["data"] ?? "data";
-        builder.Logging.AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
-        builder.Services.AddDataProtection().PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(Path.GetFullPath(directory), "keys")));
+        builder.Services.AddHostFiltering(o => o.AllowedHosts = [.. OwnNames]);
+        var keys = Path.Combine(directory, "keys");
+        SetAsideDamaged(keys);
+        builder.Services.AddDataProtection().PersistKeysToFileSystem(new DirectoryInfo(keys));
         builder.Services.AddRazorPages();
         builder.Services.AddOpenApi(o => o.AddDocumentTransformer((document, _, _) =>
         {
@@ -45,11 +90,16 @@ public static class App
             o.MultipartBodyLengthLimit = MostRequestBytes;
             o.ValueCountLimit = 1000;
         });
-        builder.Services.AddSingleton(new JobDesk(directory));
+        var desk = new JobDesk(directory);
+        builder.Services.AddSingleton(desk);
         builder.Services.AddSingleton<DrawingTray>();
         builder.Services.AddSingleton<DrawnPlans>();
+        builder.Services.AddSingleton<Notes>();
+        builder.Services.AddHealthChecks().AddCheck<DatabaseHealth>("database");
+        builder.Services.AddExceptionHandler<Faults>();
         var app = builder.Build();
-        await app.Services.GetRequiredService<JobDesk>().PrepareAsync();
+        await desk.PrepareAsync();
+        app.UseHostFiltering();
         app.Use(async (context, next) =>
         {
             var h = context.Response.Headers;
@@ -60,10 +110,12 @@ public static class App
         });
         app.UseExceptionHandler("/problem");
         app.UseStatusCodePagesWithReExecute("/problem", "?status={0}");
+        app.Use(Lawful);
+
         // Modules import each other by plain names: a browser asks each time whether they are still the same.
         app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = "no-cache" });
         app.MapRazorPages();
-        app.MapGet("/health", () => "ok");
+        app.MapHealthChecks("/health", new HealthCheckOptions { ResponseWriter = (context, report) => context.Response.WriteAsync(report.Status == HealthStatus.Healthy ? "ok" : "the database does not answer") });
         Downloads.Map(app);
         Pictures.Map(app);
         BenchApi.Map(app);
@@ -71,5 +123,41 @@ public static class App
         Console.WriteLine($"Circuitum is at {app.Urls.FirstOrDefault() ?? $"http://127.0.0.1:{port}"}");
         await app.WaitForShutdownAsync();
         return 0;
+    }
+
+    // Only what the pages use, and nothing larger than is read.
+    private static Task Lawful(HttpContext context, RequestDelegate next)
+    {
+        var method = context.Request.Method;
+        if (!HttpMethods.IsGet(method) && !HttpMethods.IsHead(method) && !HttpMethods.IsPost(method)) context.Response.StatusCode = StatusCodes.Status405MethodNotAllowed;
+        else if (context.Request.ContentLength > MostRequestBytes) context.Response.StatusCode = StatusCodes.Status413PayloadTooLarge;
+        else return next(context);
+        return Task.CompletedTask;
+    }
+
+    // To the console and to files that take each other's place; what is in a job never comes into them.
+    private static void Log(WebApplicationBuilder builder, string directory) => builder.Services.AddSerilog(log => log
+        .MinimumLevel.Warning()
+        .MinimumLevel.Override("Microsoft.AspNetCore.DataProtection", LogEventLevel.Error)
+        .MinimumLevel.Override("Microsoft.AspNetCore.Diagnostics.ExceptionHandlerMiddleware", LogEventLevel.Fatal)
+        .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture)
+        .WriteTo.File(Path.Combine(directory, "logs", "circuitum.log"), formatProvider: CultureInfo.InvariantCulture, fileSizeLimitBytes: MostLogBytes, rollOnFileSizeLimit: true, retainedFileCountLimit: LogFiles));
+
+    // A key that cannot be read would break every form; put aside, a new one is made.
+    private static void SetAsideDamaged(string directory)
+    {
+        if (!Directory.Exists(directory)) return;
+        foreach (var file in Directory.GetFiles(directory, "*.xml"))
+        {
+            try
+            {
+                if (XDocument.Load(file).Root?.Name.LocalName is "key" or "revocation") continue;
+            }
+            catch (System.Xml.XmlException)
+            {
+            }
+
+            File.Move(file, file + ".damaged", overwrite: true);
+        }
     }
 }

@@ -9,7 +9,15 @@ namespace Circuitum.Web.Work;
 /// <summary>Files of a job.</summary>
 internal static class Downloads
 {
-    internal static void Map(WebApplication app) => app.MapGet("/jobs/{id}/files/{what}", async (string id, string what, JobDesk desk, HttpRequest request, CancellationToken cancel, string? storey, string? size) =>
+    internal static void Map(WebApplication app)
+    {
+        // The document as it is stored, also when this version cannot open it.
+        app.MapGet("/jobs/{id}/document", async (string id, JobDesk desk, CancellationToken cancel) =>
+            await desk.DocumentAsync(id, cancel) is { } text ? Results.File(System.Text.Encoding.UTF8.GetBytes(text), "application/json", $"{id}.json") : Results.NotFound());
+        Files(app);
+    }
+
+    private static void Files(WebApplication app) => app.MapGet("/jobs/{id}/files/{what}", async (string id, string what, JobDesk desk, HttpRequest request, CancellationToken cancel, string? storey, string? size) =>
     {
         if (await desk.OpenAsync(id, cancel) is not { } job) return Results.NotFound();
         var a = job.Analysis;

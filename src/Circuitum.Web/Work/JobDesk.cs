@@ -65,29 +65,90 @@ public sealed class JobDesk(string directory)
         return await OpenAsync(store, id, cancel);
     }
 
-    /// <summary>Adds a job.</summary>
-    public async Task<string> CreateAsync(Job job, string title, CancellationToken cancel)
+    /// <summary>Adds a job. A form that is sent twice makes one.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="title">What was done.</param>
+    /// <param name="key">What the form carries to be known again, or none.</param>
+    /// <param name="cancel">Gives up.</param>
+    public async Task<string> CreateAsync(Job job, string title, string? key, CancellationToken cancel)
     {
-        await using var store = JobStore.Connect(directory);
-        return await store.CreateAsync(job, title, cancel);
+        if (key is not { Length: 32 }) return await Create();
+        if (made.Count > MostMade) made.Clear();
+        return await made.GetOrAdd(key, _ => new(Create)).Value;
+
+        async Task<string> Create()
+        {
+            await using var store = JobStore.Connect(directory);
+            return await store.CreateAsync(job, title, cancel);
+        }
     }
 
+    private const int MostMade = 1000;
+
+    private readonly ConcurrentDictionary<string, Lazy<Task<string>>> made = new();
+
+    /// <summary>Jobs that were put away.</summary>
+    public async Task<IReadOnlyList<JobListing>> DeletedAsync(CancellationToken cancel)
+    {
+        await using var store = JobStore.Connect(directory);
+        return await store.DeletedAsync(cancel);
+    }
+
+    /// <summary>Puts a job away or takes it back.</summary>
+    public async Task<bool> PutAwayAsync(string id, bool away, CancellationToken cancel)
+    {
+        await using var store = JobStore.Connect(directory);
+        open.TryRemove(id, out _);
+        return await store.PutAwayAsync(id, away, cancel);
+    }
+
+    /// <summary>Whether the database answers.</summary>
+    public async Task<bool> AnswersAsync(CancellationToken cancel)
+    {
+        await using var store = JobStore.Connect(directory);
+        return await store.AnswersAsync(cancel);
+    }
+
+    /// <summary>A job's document as it is stored, readable or not; none when there is no such job.</summary>
+    public async Task<string?> DocumentAsync(string id, CancellationToken cancel)
+    {
+        await using var store = JobStore.Connect(directory);
+        return await store.DocumentAsync(id, cancel);
+    }
+
+    // The last edit of each job: what it was made against, and what its form said.
+    private readonly ConcurrentDictionary<string, (int Stamp, string Form)> last = new();
+
     /// <summary>Makes an edit. Gives a sentence when it was not made.</summary>
-    public async Task<string> EditAsync(string id, int stamp, JobCommand command, CancellationToken cancel)
+    /// <param name="id">The job.</param>
+    /// <param name="stamp">The change that the edit was made against.</param>
+    /// <param name="command">The edit.</param>
+    /// <param name="cancel">Gives up.</param>
+    /// <param name="form">What the form said, to know it when it is sent twice; none when that cannot be.</param>
+    public async Task<string> EditAsync(string id, int stamp, JobCommand command, CancellationToken cancel, string? form = null)
     {
         await using var store = JobStore.Connect(directory);
         if (await OpenAsync(store, id, cancel) is not { Stored: var stored, Analysis: var before }) return "That job is not there any more.";
-        if (stored.Stamp != stamp) return Stale;
+        if (stored.Stamp != stamp) return form is not null && last.TryGetValue(id, out var done) && done == (stamp, form) ? "" : Stale;
         var result = command.Apply(stored.Job);
         if (result.Job is null) return result.Problem;
 
-        // Worked out while the disk is written; what is not saved is not shown.
-        var analysis = Task.Run(() => Analyzer.Analyze(result.Job), cancel);
-        if (!await store.SaveAsync(id, stamp, result.Job, command.Title, cancel)) return Stale;
+        // Only what can be worked out is written down.
+        var analysis = Analyzer.Analyze(result.Job);
+        try
+        {
+            int? from = stored.Notice.Length > 0 ? stored.Revision : null;
+            if (!await store.SaveAsync(id, stamp, result.Job, command.Title, command.Nudges, from, cancel)) return Stale;
+        }
+        catch (StoreException e)
+        {
+            return e.Message;
+        }
 
         // What was just written need not be read again: the next page shows it.
-        var saved = stored with { Job = result.Job, Stamp = stamp + 1, Undo = command.Title, Redo = null };
-        open[id] = new OpenJob(saved, await analysis, await Pictures(store, id, result.Job, cancel), before);
+        if (form is not null) last[id] = (stamp, form);
+        var saved = stored with { Job = result.Job, Stamp = stamp + 1, Undo = command.Title, Redo = null, Notice = "" };
+        open[id] = new OpenJob(saved, analysis, await Pictures(store, id, result.Job, cancel), before);
         return "";
     }
 
@@ -97,7 +158,7 @@ public sealed class JobDesk(string directory)
         var plain = name.Trim();
         if (plain.Length is 0 or > 80 || plain.Any(char.IsControl)) return "Name: say in 1 to 80 characters what the set is issued for.";
         await using var store = JobStore.Connect(directory);
-        return await store.IssueAsync(id, stamp, plain, cancel) ? "" : Stale;
+        return await Told(() => store.IssueAsync(id, stamp, plain, cancel));
     }
 
     /// <summary>The sets of a job, last first.</summary>
@@ -145,14 +206,17 @@ public sealed class JobDesk(string directory)
     {
         var (picture, problem) = PictureFile.Look(bytes);
         if (picture is null) return problem;
-        await using (var store = JobStore.Connect(directory))
-        {
-            if (!await store.AddPictureAsync(id, picture.Hash, picture.MediaType, bytes, cancel)) return $"A job keeps {JobStore.MostPictures} pictures at most.";
-        }
+        await using var store = JobStore.Connect(directory);
+        var had = (await store.PicturesAsync(id, cancel)).Contains(picture.Hash);
+        if (!await store.AddPictureAsync(id, picture.Hash, picture.MediaType, bytes, cancel)) return $"A job keeps {JobStore.MostPictures} pictures at most.";
 
         var width = Length.Feet(40);
         var under = new Underlay { Storey = storey, Picture = picture.Hash, Width = width, Height = Length.Inches(width.InInches * picture.Height / picture.Width) };
-        return await EditAsync(id, stamp, new EditJob(job => job with { Underlays = [.. job.Underlays.Where(u => u.Storey != storey), under] }, "lay picture under"), cancel);
+        var refused = await EditAsync(id, stamp, new EditJob(job => job with { Underlays = [.. job.Underlays.Where(u => u.Storey != storey), under] }, "lay picture under"), cancel);
+
+        // A picture for an edit that was not made takes no place.
+        if (refused.Length > 0 && !had) await store.DropPictureAsync(id, picture.Hash, cancel);
+        return refused;
     }
 
     /// <summary>Undoes or redoes.</summary>
@@ -162,7 +226,20 @@ public sealed class JobDesk(string directory)
         if (await OpenAsync(store, id, cancel) is not { Stored: var stored }) return "That job is not there any more.";
         if (stored.Stamp != stamp) return Stale;
         if ((back ? stored.Undo : stored.Redo) is null) return back ? "There is nothing to undo." : "There is nothing to redo.";
-        return await (back ? store.UndoAsync(id, stamp, cancel) : store.RedoAsync(id, stamp, cancel)) ? "" : Stale;
+        return await Told(() => back ? store.UndoAsync(id, stamp, cancel) : store.RedoAsync(id, stamp, cancel));
+    }
+
+    // Another window is named only when it was one; a full disk is a full disk.
+    private static async Task<string> Told(Func<Task<bool>> write)
+    {
+        try
+        {
+            return await write() ? "" : Stale;
+        }
+        catch (StoreException e)
+        {
+            return e.Message;
+        }
     }
 
     // The stamp tells whether the analysed job is still the stored one, so most requests read one number.

@@ -11,7 +11,7 @@ internal static class Pictures
     {
         app.MapGet("/jobs/{id}/pictures/{hash:regex(^[0-9a-f]{{64}}$)}", async Task<Results<FileContentHttpResult, NotFound>> (string id, string hash, JobDesk desk, CancellationToken cancel) =>
             await desk.PictureAsync(id, hash, cancel) is { } picture ? TypedResults.File(picture.Bytes, picture.MediaType) : TypedResults.NotFound());
-        app.MapPost("/jobs/{id}/pictures", async (string id, HttpContext context, IAntiforgery tokens, JobDesk desk, CancellationToken cancel) =>
+        app.MapPost("/jobs/{id}/pictures", async (string id, HttpContext context, IAntiforgery tokens, JobDesk desk, Notes notes, CancellationToken cancel) =>
         {
             if (!await tokens.IsRequestValidAsync(context)) return Results.BadRequest();
             var form = await context.Request.ReadFormAsync(cancel);
@@ -30,7 +30,7 @@ internal static class Pictures
             }
 
             var back = $"/jobs/{Uri.EscapeDataString(id)}/rooms?storey={Uri.EscapeDataString(storey)}";
-            return Results.Redirect(problem.Length == 0 ? back : $"{back}&told={Uri.EscapeDataString(problem)}");
+            return Results.Redirect(problem.Length == 0 ? back : $"{back}&note={notes.Keep(problem)}");
         });
     }
 }

@@ -16,7 +16,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs;
 
 /// <summary>A stage of a job: the plan or the panel, the list, and the ticket of what is picked.</summary>
-public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
+public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : PageModel
 {
     /// <summary>The stages in the order of the work.</summary>
     public static readonly string[] Stages = ["job", "rooms", "boxes", "circuits", "runs", "panel"];
@@ -31,7 +31,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
     [BindProperty(SupportsGet = true)] public string Pick { get; set => field = value ?? ""; } = "";
 
     /// <summary>A sentence from a file that was not taken.</summary>
-    [BindProperty(SupportsGet = true)] public string? Told { get; set; }
+    [BindProperty(SupportsGet = true)] public string? Note { get; set; }
 
     /// <summary>The storey that is shown.</summary>
     [BindProperty(SupportsGet = true)] public string Storey { get; set => field = value ?? ""; } = "";
@@ -74,10 +74,11 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
         Pick.Split(':') is ["run", var to, .. var from] && A.CircuitOf(to) is { } c && c.Run.Cables.FirstOrDefault(h => h.To == to && h.From == from.FirstOrDefault()) is { } hop ? (c, hop) : null;
 
     /// <summary>What the last edit brought with it, where the cable is looked at and the program remembers how it was.</summary>
-    public ImmutableArray<Consequence> Brought => Open is { Before: { } before, Stored.Undo: { } edit } && (Stage == "panel" ? before.Circuits.Length > 0 : Stage == "runs" && (RunEdits.Contains(edit) || !before.Job.Panels.SequenceEqual(A.Job.Panels))) ? Consequences.Of(before, A) : [];
+    public ImmutableArray<Consequence> Brought => Open is { Before: { } before, Stored.Undo: not null } && (Stage == "panel" ? before.Circuits.Length > 0 : Stage == "runs" && CablesLed(before.Job, Job)) ? Consequences.Of(before, A) : [];
 
     // Edits that are made at this stage; after others the list would only be in the way.
-    private static readonly HashSet<string> RunEdits = ["lead a cable another way", "take the shortest way", "keep cable out of a wall", "let cable through a wall", "lock a run", "unlock a run", "make first", "let the shortest way decide"];
+    private static bool CablesLed(Job before, Job now) => !before.Panels.SequenceEqual(now.Panels) || before.Decisions.Ways != now.Decisions.Ways || before.Walls != now.Walls
+        || before.Decisions.Circuits.Any(c => now.Decisions.Circuits.FirstOrDefault(n => n.Number == c.Number) is { } n && (n.First != c.First || n.Run != c.Run));
 
     /// <summary>The panel that is looked at: the picked one, that of the picked circuit, else the one at the service.</summary>
     public PanelAnalysis? PickedPanel => A.PanelById(Pick.StartsWith("panel:", StringComparison.Ordinal) ? PickId : PickedCircuit?.Panel);
@@ -139,7 +140,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
     {
         if (!await Load(cancel)) return NotFound();
-        if (Told is { Length: > 0 and < 300 }) Refusal = Told;
+        if (notes.Take(Note) is { Length: > 0 } sentence) Refusal = sentence;
         return Show();
     }
 
@@ -214,7 +215,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
             var drawing = act is "draw-room" or "place";
             if (drawing && !await Load(cancel)) return NotFound();
             var before = drawing ? Known() : [];
-            Refusal = command is null ? problem : await desk.EditAsync(Id, stamp, command, cancel);
+            Refusal = command is null ? problem : await desk.EditAsync(Id, stamp, command, cancel, Repeats());
             if (drawing && Refusal.Length == 0 && await Load(cancel)) Pick = Known().Except(before).FirstOrDefault() ?? Pick;
         }
 
@@ -227,6 +228,10 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
         var preferences = (await desk.CompanyAsync(cancel)).Company.Preferences;
         return new EditJob(job => job with { Preferences = preferences }, "take the company's preferences");
     }
+
+    // What the form says, in a few letters: sent again with the same stamp it is the same edit, made once.
+    private string Repeats() => Convert.ToHexString(System.Security.Cryptography.SHA256.HashData(System.Text.Encoding.UTF8.GetBytes(
+        string.Join('\n', Request.Form.Where(f => f.Key != "__RequestVerificationToken").OrderBy(f => f.Key, StringComparer.Ordinal).Select(f => $"{f.Key}={f.Value}")))));
 
     // What can be picked on the plan.
     private HashSet<string> Known() =>
@@ -254,6 +259,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
     {
         if (await desk.OpenAsync(Id, cancel) is not { } job) return false;
         Open = job;
+        if (Refusal.Length == 0 && job.Stored.Notice.Length > 0) Refusal = job.Stored.Notice;
         if (Stage == "job") Company = (await desk.CompanyAsync(cancel)).Company;
         if (Job.StoreyById(Storey) is null) Storey = StoreyOf(Pick) ?? Job.Storeys.FirstOrDefault()?.Id ?? "";
         return true;
@@ -273,7 +279,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn) : PageModel
             "circuit" when int.TryParse(parts[1], out var n) => A.CircuitByNumber(n)?.Boxes.FirstOrDefault()?.Room,
             _ => null,
         };
-        return parts[0] == "storey" ? parts[1] : Job.RoomById(room)?.Storey;
+        return parts[0] == "storey" ? Job.StoreyById(parts[1])?.Id : Job.RoomById(room)?.Storey;
     }
 
     private string? PickedThingRoom(string kind, string id) => kind switch
