@@ -2,12 +2,9 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'tests/browser',
-  // Two houses at once; what measures times is by itself afterwards.
   workers: 2,
-  projects: [
-    { name: 'together', grepInvert: /@timed/, workers: 2 },
-    { name: 'apart', grep: /@timed/, workers: 1, dependencies: ['together'] },
-  ],
+  fullyParallel: true,
+  globalSetup: './tests/browser/setup.mjs',
   timeout: 150_000,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],

@@ -19,6 +19,8 @@ public class House
 {
     private readonly Job rooms = Demo();
     private readonly Job planned = Planner.PlanAll(Demo());
+    private readonly Circuitum.Core.Analysis.JobAnalysis plannedAnalysis = Analyzer.Analyze(Planner.PlanAll(Demo()));
+    private readonly Job oneMore = new Circuitum.Core.Commands.AddBox(BoxKind.Receptacle, "living", 0, Circuitum.Core.Measure.Length.Feet(1), null).Apply(Planner.PlanAll(Demo())).Job!;
     private readonly Job big = BigHouse.Make();
     private readonly Circuitum.Core.Analysis.JobAnalysis bigAnalysis = Analyzer.Analyze(BigHouse.Make());
 
@@ -44,13 +46,33 @@ public class House
     public int DrawBig() => PlanSvg.Draw(bigAnalysis, new PlanView("first", PlanStage.Rooms)).Length;
 
     [Benchmark]
+    public int Packet() => Circuitum.Formats.Pdf.Papers.Make(plannedAnalysis, "packet", 1, Circuitum.Formats.Pdf.PaperSize.Letter).Length;
+
+    // A receptacle is added to the planned house and finds a circuit.
+    [Benchmark]
+    public int OneMore() => new Circuitum.Core.Commands.PlanCircuits(false).Apply(oneMore).Job!.Decisions.Circuits.Length;
+
+    [Benchmark]
+    public int LargestPanel() => Circuitum.Core.Panels.SpacePlan.Fill(LargePanel, [], LargeNeeds, PanelOrder.ByNumber).Length;
+
+    [Benchmark]
     public int PlanAll() => Planner.PlanAll(rooms).Decisions.Spaces.Length;
+
+    // All lower spaces take tandems; fifty-eight circuits of uneven load.
+    private static readonly Panel LargePanel = new() { Id = "p", Spaces = 42, TandemSpaces = [.. Enumerable.Range(19, 24)] };
+
+    private static readonly List<Circuitum.Core.Panels.BreakerNeed> LargeNeeds = [.. Enumerable.Range(1, 58).Select(i => new Circuitum.Core.Panels.BreakerNeed(i, 1, 20, 100 + (i * 613 % 1800), Protective: i <= 15))];
 
     /// <summary>Medians of 200 runs after 50 to warm up, in one process.</summary>
     internal static void Quick()
     {
         var house = new House();
-        foreach (var (name, work) in new (string, Func<int>)[] { ("analyze", house.Analyze), ("propose boxes", house.Propose), ("circuits afresh", house.Circuits), ("plan all", house.PlanAll), ("big analyze", house.AnalyzeBig), ("big check", house.CheckBig), ("big write", house.WriteBig), ("big draw", house.DrawBig) })
+        foreach (var (name, work) in new (string, Func<int>)[]
+        {
+            ("analyze", house.Analyze), ("propose boxes", house.Propose), ("circuits afresh", house.Circuits), ("plan all", house.PlanAll),
+            ("one box more", house.OneMore), ("packet", house.Packet), ("largest panel", house.LargestPanel),
+            ("big analyze", house.AnalyzeBig), ("big check", house.CheckBig), ("big write", house.WriteBig), ("big draw", house.DrawBig),
+        })
         {
             for (var i = 0; i < 50; i++) work();
             var times = Enumerable.Range(0, 200).Select(_ =>

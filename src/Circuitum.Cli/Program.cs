@@ -45,7 +45,10 @@ foreach (var question in Circuitum.Core.Bench.BenchDesk.Questions)
     bench.Add(asked);
 }
 
-var root = new RootCommand("Plans the rough-in of a house from a job file. A planning aid: the local authority and licensed practice decide.") { plan, check, export, analyze, import, drawing, bench };
+var rules = new Command("rules", "Prints the table of the rules, as in docs/rules.md.");
+rules.SetAction(_ => Console.Write(Circuitum.Formats.RulesMarkdown.Write()));
+
+var root = new RootCommand("Plans the rough-in of a house from a job file. A planning aid: the local authority and licensed practice decide.") { plan, check, export, analyze, import, drawing, bench, rules };
 var parsed = root.Parse(args);
 if (parsed.Errors.Count > 0)
 {

@@ -62,7 +62,7 @@ public static class EditionCompare
 
         void Protect(IGrouping<string, Box> group, ProtectionKind kind, string words)
         {
-            var needing = group.Count(b => a.CircuitOf(b.Id)?.Needs[b.Id].Any(n => n.Kind == kind) == true);
+            var needing = group.Count(b => a.NeedsOf(b.Id).Any(n => n.Kind == kind));
             if (needing > 0) facts[$"{group.Key}: {words}"] = needing == group.Count() ? "needed" : $"needed at {needing}";
         }
     }

@@ -31,7 +31,7 @@ public static class AnalysisJson
                 by = b.By,
                 circuit = a.CircuitOf(b.Id)?.Number,
                 va = BoxLoad.Of(a.Job, b).Load.Value,
-                needs = a.CircuitOf(b.Id)?.Needs[b.Id].Select(n => new { kind = n.Kind, citation = n.Citation, reason = n.Reason }),
+                needs = a.NeedsOf(b.Id).Select(n => new { kind = n.Kind, citation = n.Citation, reason = n.Reason }),
             }),
             circuits = a.Circuits.Select(c => new
             {

@@ -73,14 +73,15 @@ public class BoxPaperTests
 
     // By hand. The island of 6 x 3 ft is 18 sq ft: two in 2020, one in 2017, a provision in 2023. Both wall receptacles of
     // the kitchen stand on its south wall, over 10 ft from the sink. Charger and water heater are hardwired in the garage.
-    // Range and microwave stand within 6 ft of the sink, so 2020 asks for them too; 2017 stops at 125 V, so not for the
-    // range, the dryer or the heat pump outdoors. Through doorways a cord reaches from two receptacles of the dining room to
+    // The plug of the microwave, in the cabinet beside it, is 6.3 ft from the sink (3.9 ft along, 4.9 ft out): only 2023
+    // names it. The range stands within 6 ft, so 2020 asks for it too; 2017 stops at 125 V, so not for the range, the dryer or the heat pump outdoors. Through doorways a cord reaches from two receptacles of the dining room to
     // the laundry sink (1.7 + 0.6 ft and 2.3 + 2.5 ft) and from one of bedroom 1 to the tub (2.2 + 3.7 ft): not in 2017.
     [Fact]
     public void What_the_editions_ask_for_in_the_demo_house()
     {
         Lines("us-2023", "us-2020").ShouldBe(
         [
+            "Kitchen: Built-in microwave: ground-fault protection, needed / none",
             "Kitchen: provisions for later, 1 / none",
             "Kitchen: provisions for later: ground-fault protection, needed / none",
             "Kitchen: receptacles on an island, none / 2",
@@ -108,21 +109,5 @@ public class BoxPaperTests
         ]);
 
         static IEnumerable<string> Lines(string one, string other) => EditionCompare.Of(JobFileTests.Demo("tamarack-row.json"), one, other).Select(d => $"{d.Where}: {d.What}, {d.InOne} / {d.InOther}");
-    }
-
-    [Fact]
-    public void A_proposal_of_the_demo_house_is_quick()
-    {
-        var job = JobFileTests.Demo("tamarack-row.json");
-        for (var i = 0; i < 20; i++) Core.BoxLayout.BoxProposal.Propose(job);
-        var took = Enumerable.Range(0, 15).Select(_ =>
-        {
-            var watch = System.Diagnostics.Stopwatch.StartNew();
-            Core.BoxLayout.BoxProposal.Propose(job);
-            return watch.Elapsed.TotalMilliseconds;
-        }).Order().ToList();
-
-        // The goal is 50 ms, see docs/performance.md; unoptimised code beside other tests gets more, and its best run counts.
-        took[0].ShouldBeLessThan(250);
     }
 }

@@ -9,7 +9,7 @@ public sealed class LoadSpreadsheetTests : IDisposable
 {
     private static readonly HashSet<string> CookingWords = ["range", "cooktop", "wall-oven"], Heats = ["air-handler", "baseboard"];
 
-    private static readonly HashSet<string> Motors = ["heat-pump", "cooling", "disposer", "well-pump", "sump-pump"];
+    private static readonly HashSet<string> Motors = ["heat-pump", "cooling", "disposer", "well-pump", "sump-pump", "jet-tub"];
 
     private readonly string folder = Directory.CreateTempSubdirectory("circuitum-loads-").FullName;
 
@@ -36,7 +36,7 @@ public sealed class LoadSpreadsheetTests : IDisposable
         var columnC = new[] { "0", "8", "11", "14" }[plates.Count];
         var average = $"(({string.Join("+", plates.Select(p => $"MAX(12,{p})").DefaultIfEmpty("12"))})/{Math.Max(1, plates.Count)})";
         var byC = $"1000*{columnC}*(1+0.05*INT({average}-11.5))";
-        var cooking = plates.Count switch { 0 => "0", 1 => $"IF({plates[0]}<8,{plates[0]}*800,{byC})", _ => h.Loads.Where(l => CookingWords.Contains(l.Word)).Any(l => l.Va > 8750) ? byC : throw new InvalidOperationException("No such house is tabled.") };
+        var cooking = plates.Count switch { 0 => "0", 1 => $"IF({plates[0]}<=8.75,{plates[0]}*800,{byC})", _ => h.Loads.Where(l => CookingWords.Contains(l.Word)).Any(l => l.Va > 8750) ? byC : throw new InvalidOperationException("No such house is tabled.") };
         var (pump, heat, cooling) = (Sum(w => w == "heat-pump"), Sum(Heats.Contains), Sum(w => w == "cooling"));
         var coolingRuns = h.Loads.Where(l => l.Word == "cooling").Sum(l => l.Va) >= h.Loads.Where(l => Heats.Contains(l.Word)).Sum(l => l.Va);
         var motor = string.Join(",", h.Loads.Where(l => Motors.Contains(l.Word) && (l.Word != "cooling" || coolingRuns)).Select(l => $"{l.Va}").DefaultIfEmpty("0"));

@@ -219,7 +219,8 @@ public sealed class BoxWebTests : WebHouse
         var page = Parse(await Web.GetStringAsync("/rules"));
         page.QuerySelectorAll("tbody tr").Length.ShouldBe(Circuitum.Core.Codes.CodeLibrary.Edition("us-2023").Rules.Count);
         page.GetElementById("protect.sump")!.TextContent.ShouldContain("not in force");
-        page.GetElementById("switch.neutral")!.TextContent.ShouldContain("left to the inspector");
+        page.GetElementById("service.surge")!.TextContent.ShouldContain("left to the inspector");
+        page.Body!.TextContent.ShouldNotContain("{");
         page.GetElementById("box.wall")!.TextContent.ShouldContain("checked");
     }
 }

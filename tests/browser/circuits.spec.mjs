@@ -4,12 +4,9 @@ import { edited } from './hand.mjs';
 
 const job = 'tamarack-row';
 
-async function plan(page, house) {
-  await page.goto(`${house.url}/jobs/${job}/boxes`);
-  await edited(page, () => page.getByRole('button', { name: 'Propose boxes for the house' }).click());
-  await page.goto(`${house.url}/jobs/${job}/circuits`);
-  await edited(page, () => page.getByRole('button', { name: 'Plan circuits' }).click());
-}
+test.use({ begin: 'circuits' });
+
+const plan = (page, house) => page.goto(`${house.url}/jobs/${job}/circuits`);
 
 const middle = async locator => {
   await locator.scrollIntoViewIfNeeded();

@@ -26,27 +26,3 @@ export async function edited(page, act) {
   await act();
   await expect.poll(async () => Number(await page.locator('#work').getAttribute('data-stamp'))).toBeGreaterThan(stamp);
 }
-
-// From pointer up to the next frame that shows the answer.
-export async function measure(page, moves) {
-  const times = [];
-  for (const [from, to] of moves) {
-    await page.evaluate(() => {
-      const stamp = document.getElementById('work').dataset.stamp;
-      window.took = new Promise((done, fail) => document.addEventListener('pointerup', () => {
-        setTimeout(() => fail(new Error(document.querySelector('[role=alert]')?.textContent ?? 'no answer')), 5000);
-        const began = performance.now();
-        const changed = new MutationObserver(() => {
-          if (document.getElementById('work')?.dataset.stamp === stamp) return;
-          changed.disconnect();
-          requestAnimationFrame(() => done(performance.now() - began));
-        });
-        changed.observe(document.body, { childList: true, subtree: true, attributes: true, attributeFilter: ['data-stamp'] });
-      }, { once: true }));
-    });
-    await dragTo(page, from, to);
-    times.push(await page.evaluate(() => window.took));
-  }
-  times.sort((a, b) => a - b);
-  return { median: times[times.length >> 1], most: times[Math.ceil(times.length * 0.95) - 1] };
-}

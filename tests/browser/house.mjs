@@ -1,7 +1,7 @@
 // Starts the published application on a port and a data directory of its own, and watches what the pages ask for.
 import { test as base, expect } from '@playwright/test';
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -9,14 +9,17 @@ export async function serve(port, data) {
   const child = spawn('dotnet', ['artifacts/web/Circuitum.Web.dll', '--port', String(port), '--data', data], { stdio: ['ignore', 'pipe', 'inherit'] });
   await new Promise((done, fail) => {
     child.stdout.on('data', text => String(text).includes('Circuitum is at') && done());
-    child.on('exit', code => fail(new Error(`The application ended with ${code}.`)));
+    child.once('exit', code => fail(new Error(`The application ended with ${code}.`)));
   });
   return child;
 }
 
 export const test = base.extend({
-  house: async ({}, use, info) => {
+  // How far the demo house is when the test begins: nothing (an empty data directory), rooms, boxes or circuits.
+  begin: ['rooms', { option: true }],
+  house: async ({ begin }, use, info) => {
     const data = mkdtempSync(join(tmpdir(), 'circuitum-'));
+    if (begin !== 'nothing') cpSync(join(process.env.CIRCUITUM_HOUSES, begin), data, { recursive: true });
     const port = 5600 + info.workerIndex * 50 + (Math.abs([...info.title].reduce((h, c) => (h * 31 + c.charCodeAt(0)) | 0, 7)) % 50);
     const house = { data, port, url: `http://127.0.0.1:${port}`, child: await serve(port, data) };
     await use(house);

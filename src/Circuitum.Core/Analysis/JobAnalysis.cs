@@ -118,6 +118,9 @@ public sealed record JobAnalysis
     /// <summary>The circuit that a box is on, or none.</summary>
     public CircuitAnalysis? CircuitOf(string boxId) => ByBox.GetValueOrDefault(boxId);
 
+    /// <summary>What a box must be protected against and why; nothing for one on no circuit, or a disconnect, which is only passed through.</summary>
+    public ImmutableArray<ProtectionNeed> NeedsOf(string boxId) => CircuitOf(boxId)?.Needs.GetValueOrDefault(boxId) is { IsDefault: false } needs ? needs : [];
+
     /// <summary>The circuit with a number, or none.</summary>
     public CircuitAnalysis? CircuitByNumber(int number) => Circuits.FirstOrDefault(c => c.Number == number);
 

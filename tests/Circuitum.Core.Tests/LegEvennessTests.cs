@@ -1,23 +1,15 @@
-using System.Diagnostics;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Panels;
 
 namespace Circuitum.Core.Tests;
 
-/// <summary>What measures times runs after everything else, by itself.</summary>
-[CollectionDefinition("Times", DisableParallelization = true)]
-public sealed class Times;
-
-/// <summary>Legs are even as exactly as quickly.</summary>
-[Collection("Times")]
-public class PanelTimesTests
+/// <summary>Legs are as even as can be, and the largest panels are filled.</summary>
+public class LegEvennessTests
 {
     [Fact]
-    public void Legs_are_as_even_as_any_division_on_500_panels_and_quickly()
+    public void Legs_are_as_even_as_any_division_on_500_panels()
     {
         var random = new Random(4711);
-        var watch = System.Diagnostics.Stopwatch.StartNew();
-        var times = new List<double>();
         for (var n = 0; n < 500; n++)
         {
             // Up to 42 spaces, some taken by two-pole breakers, some held by a person with what they carry.
@@ -25,17 +17,11 @@ public class PanelTimesTests
             var loads = Enumerable.Range(0, random.Next(1, Math.Min(spaces - 1, 40))).Select(_ => random.Next(0, 40) * 60).ToArray();
             var (a, b) = (spaces / 2, spaces / 2);
             var lead = random.Next(-2000, 2001);
-            watch.Restart();
             var split = LegBalance.Split(loads, a, b, lead);
-            times.Add(watch.Elapsed.TotalMilliseconds);
             (split.Count(x => x) <= a && split.Count(x => !x) <= b).ShouldBeTrue($"panel {n}");
             var got = Math.Abs(lead + loads.Select((va, i) => split[i] ? va : -va).Sum());
             got.ShouldBe(Least(loads, a, b, lead), $"panel {n}");
         }
-
-        // About a millisecond each.
-        Median(times).ShouldBeLessThan(10);
-        times.Order().ElementAt(475).ShouldBeLessThan(40);
     }
 
     // Every reachable difference with every count on leg A, one load after the other.
@@ -47,23 +33,16 @@ public class PanelTimesTests
     }
 
     [Fact]
-    public void The_largest_panels_with_tandems_are_laid_out_at_once()
+    public void The_largest_panels_with_tandems_are_filled()
     {
         var random = new Random(3);
-        var times = new List<double>();
         for (var n = 0; n < 40; n++)
         {
             var panel = new Panel { Id = "p", Spaces = 42, TandemSpaces = [.. Enumerable.Range(19, 24)] };
             List<BreakerNeed> needs = [.. Enumerable.Range(1, 58).Select(i => new BreakerNeed(i, 1, 20, random.Next(100, 1900), Protective: i <= 15))];
-            var clock = Stopwatch.StartNew();
             var placed = SpacePlan.Fill(panel, [], needs, PanelOrder.ByNumber);
-            times.Add(clock.Elapsed.TotalMilliseconds);
             placed.Length.ShouldBe(58);
             Math.Abs(placed.Sum(s => needs[s.Circuit - 1].Va * (SpacePlan.OnLegA(s.Space) ? 1 : -1))).ShouldBeLessThanOrEqualTo(1);
         }
-
-        Median(times).ShouldBeLessThan(100);
     }
-
-    private static double Median(List<double> times) => times.Order().ElementAt(times.Count / 2);
 }
