@@ -78,7 +78,7 @@ for (const [name, make, room] of [['the demo house', null, 'room:living'], ['60 
     // A wish in the middle of a room goes to and fro: each drop is checked, stored, analysed and drawn like any edit.
     const { x, y, width, height } = await page.locator(`.floor[data-pick="${room}"]`).evaluate(e => { const b = e.getBBox(); return { x: b.x, y: b.y, width: b.width, height: b.height }; });
     const [cx, cy] = [x + width / 2, y + height / 3];
-    await page.locator('#tool').selectOption('desk');
+    await page.locator('#tool').selectOption('wish:desk');
     await edited(page, () => clickAt(page, cx - 20, cy));
     await page.locator('body').press('v');
     const moves = Array.from({ length: 24 }, (_, i) => i % 2 ? [[cx + 20, cy], [cx - 20, cy]] : [[cx - 20, cy], [cx + 20, cy]]);

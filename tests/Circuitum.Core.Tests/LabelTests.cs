@@ -98,8 +98,8 @@ public class LabelTests
         }
 
         Label(0, 1, 2, 3).ShouldBe("Lights: Attic den, Bedroom 1, Bedroom 2 and Bedroom 3");
-        Label(0, 1, 2, 3, 4, 5, 6).ShouldBe("Lights: all of first floor");
-        Label(1, 2, 3, 4, 5).ShouldBe("Lights: first floor but Attic den and Sewing room");
+        Label(0, 1, 2, 3, 4, 5, 6).ShouldBe("Lights: Attic den, Bedroom 1, Bedroom 2, Bedroom 3, Hall bath, Sewing room and Upper hall");
+        Label(1, 2, 3, 4, 5).ShouldBe("Lights: Bedroom 1, Bedroom 2, Bedroom 3, Hall bath and Upper hall");
         LabelWriter.Unclear(Label(1, 2, 3, 4, 5)).ShouldBeNull();
     }
 }

@@ -131,7 +131,7 @@ test('a new job: rooms typed in, a door, a panel, and a plan', async ({ page, ho
   await expect(page.locator('.list')).toContainText("14'-6\" x 12'-0\"");
   await page.getByRole('link', { name: /^Studio/ }).click();
   await page.getByRole('link', { name: /^east 12/ }).click();
-  await page.getByLabel('Put').selectOption('hinged');
+  await page.getByLabel('Put').selectOption('opening:hinged');
   await page.getByLabel('From the corner').fill("3'");
   await page.getByLabel('Leads to').selectOption('bunk-room');
   await page.getByRole('button', { name: 'Put on the wall' }).click();
@@ -140,7 +140,7 @@ test('a new job: rooms typed in, a door, a panel, and a plan', async ({ page, ho
   await page.getByLabel('From the corner').fill("9'");
   await page.getByRole('button', { name: 'Put on the wall' }).click();
   await expect(page.locator('.panel-mark')).toHaveCount(1);
-  await page.getByLabel('Put').selectOption('window');
+  await page.getByLabel('Put').selectOption('opening:window');
   await page.getByLabel('From the corner').fill("40'");
   await page.getByRole('button', { name: 'Put on the wall' }).click();
   await expect(page.getByRole('alert')).toContainText('runs off its wall');
@@ -179,12 +179,14 @@ test('killing the program right after an answered edit loses nothing', async ({ 
 });
 
 test('two windows on one job: the later edit is told, nothing is lost', async ({ page, house, context }) => {
-  await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
+  await page.goto(`${house.url}/jobs/gull-cottage/rooms?pick=room:living`);
   const other = await context.newPage();
   await other.goto(`${house.url}/jobs/gull-cottage/boxes`);
   await other.getByRole('button', { name: 'Propose boxes for the house' }).click();
   await expect(other.locator('.mark').first()).toBeVisible();
-  await page.getByRole('button', { name: 'Propose boxes for the house' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Parlour');
+  await page.getByRole('button', { name: 'Save' }).first().click();
   await expect(page.getByRole('alert')).toContainText('changed meanwhile');
+  await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
   await expect(page.locator('.mark').first()).toBeVisible();
 });

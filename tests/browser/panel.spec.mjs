@@ -72,7 +72,7 @@ test('a second car charger takes spaces, raises the service load and is found to
   const before = await load();
   await page.goto(`${house.url}/jobs/${job}/rooms?pick=wall:garage:1`);
   const put = page.locator('form', { has: page.locator('select[name=what]') }).first();
-  await put.locator('select[name=what]').selectOption('ev-charger');
+  await put.locator('select[name=what]').selectOption('appliance:ev-charger');
   await put.locator('input[name=from]').fill("4'");
   await put.locator('input[name=width]').fill("1'");
   await edited(page, () => put.getByRole('button', { name: 'Put on the wall' }).click());

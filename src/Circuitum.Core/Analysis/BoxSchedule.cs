@@ -54,7 +54,8 @@ public static class BoxSchedule
     {
         var room = house[box.Room];
         if (box.Wall is { } wall) return $"{LabelWriter.Facing(room, wall)} wall{(box.Outside ? ", outer face" : "")}, {LengthText.Show(FromLeft(room, box, wall))} from the left corner";
-        return string.Join(", ", FromWalls(room, Places.Of(house, box)).Select(w => $"{LengthText.Show(w.Away.RoundTo(Length.Inches(0.5)))} from the {LabelWriter.Facing(room, w.Wall)} wall"));
+        var over = box.Kind is not (BoxKind.Light or BoxKind.SmokeAlarm) && box.Height >= Length.Feet(7) ? "on the ceiling, " : "";
+        return over + string.Join(", ", FromWalls(room, Places.Of(house, box)).Select(w => $"{LengthText.Show(w.Away.RoundTo(Length.Inches(0.5)))} from the {LabelWriter.Facing(room, w.Wall)} wall"));
     }
 
     // The nearest wall and the nearest one that stands square to it: two tapes cross at one place.

@@ -38,7 +38,7 @@ public static partial class LabelWriter
 
     private static string Text(HouseShape house, Circuit circuit, List<Box> boxes)
     {
-        if (boxes.Count == 0) return "Empty circuit";
+        if (boxes.Count == 0) return "Nothing on it yet";
         var job = house.Job;
         var rooms = Rooms(house, boxes.Where(b => b.Kind != BoxKind.Switch));
         switch (circuit.Purpose)
@@ -53,14 +53,30 @@ public static partial class LabelWriter
                 var more = Rooms(house, boxes.Except(counter));
                 return $"{Rooms(house, counter)} counter receptacles, {string.Join(" and ", sides)} wall{(more.Length > 0 ? $"; {more} walls" : "")}";
             case CircuitPurpose.Lighting:
-                return $"Lights: {rooms}{(boxes.Any(b => b.Kind == BoxKind.SmokeAlarm) ? "; smoke alarms" : "")}";
+                return Lights(house, boxes);
             case CircuitPurpose.Mixed:
-                return $"Lights and receptacles: {rooms}";
+                return $"Lights and receptacles: {Rooms(house, boxes.Where(b => b.Kind is not (BoxKind.Switch or BoxKind.SmokeAlarm)))}{(boxes.Any(b => b.Kind == BoxKind.SmokeAlarm) ? "; smoke alarms" : "")}";
             case CircuitPurpose.Outdoor:
                 return $"Outdoor receptacles: {rooms}";
             default:
                 return $"{rooms} receptacles";
         }
+    }
+
+    // Each by what it is: a room with an alarm only has no light here.
+    private static string Lights(HouseShape house, List<Box> boxes)
+    {
+        var lights = boxes.Where(b => b.Kind == BoxKind.Light).ToList();
+        var lit = lights.Select(b => b.Room).ToHashSet();
+        var fans = boxes.Where(b => b.Kind is BoxKind.Appliance && !lit.Contains(b.Room)).ToList();
+        var plugs = boxes.Where(b => b.Kind is BoxKind.Receptacle or BoxKind.Provision).ToList();
+        return string.Join("; ", new[]
+        {
+            lights.Count > 0 ? $"Lights: {Rooms(house, lights)}" : "",
+            fans.Count > 0 ? $"{string.Join(" and ", fans.Select(b => house.Job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(a => ApplianceFacts.Of(a).Name).Distinct())}, {Rooms(house, fans)}" : "",
+            plugs.Count > 0 ? $"receptacles: {Rooms(house, plugs)}" : "",
+            boxes.Any(b => b.Kind == BoxKind.SmokeAlarm) ? lights.Count + fans.Count + plugs.Count > 0 ? "smoke alarms" : $"Smoke alarms: {Rooms(house, boxes)}" : "",
+        }.Where(t => t.Length > 0));
     }
 
     private static string Sides(HouseShape house, IEnumerable<Box> boxes)
@@ -69,7 +85,7 @@ public static partial class LabelWriter
         return walls.Count is 0 or 4 ? "" : $"{Join(walls)} wall{(walls.Count > 1 ? "s" : "")}";
     }
 
-    private const int FewNames = 4, FewMissing = 3, LongestRooms = 200;
+    private const int FewNames = 4, LongestRooms = 200;
 
     private static readonly HashSet<string> Vague = new(StringComparer.OrdinalIgnoreCase) { "lights", "light", "lighting", "plugs", "plug", "outlets", "outlet", "receptacles", "general", "misc", "miscellaneous", "other", "various", "house", "upstairs", "downstairs", "main", "spare", "unknown", "bedroom", "bedrooms", "room", "rooms", "kitchen", "bath", "garage", "basement" };
 
@@ -101,22 +117,26 @@ public static partial class LabelWriter
         var names = rooms.Select(r => r.Name).ToList();
         if (names.Count <= FewNames) return Join(names);
 
-        // Many rooms are told by their storey and what of it is elsewhere; "and six more" tells a stranger nothing.
-        var parts = rooms.GroupBy(r => r.Storey).OrderBy(g => house.Job.Storeys.IndexOf(house.Job.StoreyById(g.Key)!)).Select(g => OnStorey(house, of, [.. g])).ToList();
-        var text = parts.Count == 1 || parts.All(p => p.Count == 1) ? Join([.. parts.SelectMany(p => p)]) : string.Join("; ", parts.Select(Join));
+        // Named one by one; a storey stands for its rooms only where they would fill the card and none of them is elsewhere.
+        var storeys = rooms.GroupBy(r => r.Storey).OrderBy(g => house.Job.Storeys.IndexOf(house.Job.StoreyById(g.Key)!)).ToList();
+        var text = Told(whole: false);
+        if (text.Length > LongestRooms) text = Told(whole: true);
         return text.Length <= LongestRooms ? text : $"{string.Join(", ", names.Take(FewNames))} and {names.Count - FewNames} more";
+
+        string Told(bool whole)
+        {
+            var parts = storeys.Select(g => OnStorey(house, of, [.. g], whole)).ToList();
+            return parts.Count == 1 || parts.All(p => p.Count == 1) ? Join([.. parts.SelectMany(p => p)]) : string.Join("; ", parts.Select(Join));
+        }
     }
 
-    // A storey's rooms by their names, or as all of it but a few.
-    private static List<string> OnStorey(HouseShape house, List<Box> boxes, List<Room> rooms)
+    // A storey's rooms by their names, or as all of it.
+    private static List<string> OnStorey(HouseShape house, List<Box> boxes, List<Room> rooms, bool whole)
     {
-        var kinds = boxes.Select(b => b.Kind).Where(k => k != BoxKind.SmokeAlarm).ToHashSet();
-        var all = house.Job.Decisions.Boxes.Where(b => kinds.Contains(b.Kind) && house.Job.RoomById(b.Room)!.Storey == rooms[0].Storey).Select(b => b.Room).Distinct().ToList();
-        var missing = all.Where(id => rooms.All(r => r.Id != id)).Select(id => house[id].Room.Name).Order(StringComparer.OrdinalIgnoreCase).ToList();
-        var names = rooms.Select(r => r.Name).Order(StringComparer.OrdinalIgnoreCase).ToList();
-        if (missing.Count > FewMissing || names.Count <= missing.Count + 1) return names;
-        var storey = house.Job.StoreyById(rooms[0].Storey)!.Name;
-        return [missing.Count == 0 ? $"all of {Lower(storey)}" : $"{Lower(storey)} but {Join(missing)}"];
+        var kinds = boxes.Select(b => b.Kind).ToHashSet();
+        var all = house.Job.Decisions.Boxes.Where(b => kinds.Contains(b.Kind) && house.Job.RoomById(b.Room)!.Storey == rooms[0].Storey).Select(b => b.Room);
+        if (whole && all.All(id => rooms.Any(r => r.Id == id))) return [$"all of {Lower(house.Job.StoreyById(rooms[0].Storey)!.Name)}"];
+        return [.. rooms.Select(r => r.Name).Order(StringComparer.OrdinalIgnoreCase)];
     }
 
     private static string Lower(string name) => name.Length > 1 && char.IsLower(name[1]) ? char.ToLowerInvariant(name[0]) + name[1..] : name;

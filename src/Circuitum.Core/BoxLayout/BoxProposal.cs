@@ -46,7 +46,12 @@ public static class BoxProposal
         });
         var circuits = decisions.Circuits.Select(c => c.Boxes.All(m => there.Contains(m.Box)) ? c : c with { Boxes = [.. c.Boxes.Where(m => there.Contains(m.Box))] })
             .Select(c => c.First is { } first && !there.Contains(first) ? c with { First = null } : c);
-        return decisions with { Boxes = SwitchRules.Recounted(boxes), Circuits = [.. circuits], Pulled = [.. decisions.Pulled.Where(p => there.Contains(p.To))] };
+        // A circuit that has lost all it fed is no circuit, unless a person made it or gave it a name.
+        var before = decisions.Circuits.ToDictionary(c => c.Number, c => c.Boxes.Length);
+        var kept = circuits.Where(c => c.Boxes.Length > 0 || before[c.Number] == 0 || c.Locked || c.Label is not null || c.By == Maker.Person).ToList();
+        var gone = decisions.Circuits.Select(c => c.Number).Except(kept.Select(c => c.Number)).ToHashSet();
+        if (gone.Count > 0) decisions = (decisions with { Circuits = [.. kept], Spaces = [.. decisions.Spaces.Where(s => !gone.Contains(s.Circuit))] }).WithoutLostPairs();
+        return decisions with { Boxes = SwitchRules.Recounted(boxes), Circuits = [.. kept], Pulled = [.. decisions.Pulled.Where(p => there.Contains(p.To))] };
     }
 }
 

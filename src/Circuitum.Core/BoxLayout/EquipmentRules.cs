@@ -54,14 +54,14 @@ internal static class EquipmentRules
         {
             // Over the counter beside the sink.
             var sink = draft.Job.Fixtures.FirstOrDefault(f => f.Room == appliance.Room && f.Kind == FixtureKind.Sink && f.Spot.Wall is not null)?.Spot ?? appliance.Spot;
-            return sink.Wall is { } wall ? Free(draft, box with { Wall = wall, Along = sink.From + sink.Width + Length.Inches(6), Height = draft.Job.Preferences.CounterCentre }) : null;
+            return sink.Wall is { } wall ? Free(draft, box with { Wall = wall, Along = (sink.From + sink.Width + Length.Inches(6)).RoundTo(Length.Inches(1)), Height = draft.Job.Preferences.CounterCentre }) : null;
         }
 
         if (facts.Cutoff == Cutoff.Control)
         {
             if (SwitchReach.Entries(draft.House, shape).FirstOrDefault() is not { } door) return null;
             var (wall, along) = SwitchRules.LatchSide(shape, door);
-            return Free(draft, box with { Wall = wall, Along = along, Height = draft.Job.Preferences.SwitchCentre });
+            return Free(draft, box with { Wall = wall, Along = along.RoundTo(Length.Inches(1)), Height = draft.Job.Preferences.SwitchCentre });
         }
 
         var at = Places.Of(shape, appliance.Spot);

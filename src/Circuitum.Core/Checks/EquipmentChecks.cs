@@ -1,6 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -16,11 +17,12 @@ internal sealed class EquipmentChecks : ICheck
             foreach (var found in Of(a, appliance)) yield return found;
         }
 
+        var near = a.Job.Decisions.Boxes.Select(b => b.Room).Distinct().ToDictionary(room => room, room => Near(a, room));
         foreach (var box in a.Job.Decisions.Boxes)
         {
-            if (BoxBody.WhyNot(a.House, box, a.Job.Decisions.Boxes) is { } why)
+            if (BoxBody.WhyNot(a.House, box, near[box.Room]) is { } why)
             {
-                var there = BoxBody.Settle(a.House, box, a.Job.Decisions.Boxes, 36);
+                var there = BoxBody.Settle(a.House, box, near[box.Room], 36);
                 yield return CheckList.Make(a, "box.body", $"{a.House[box.Room].Room.Name}: {box.Id} {why}.", $"box:{box.Id}") with
                 {
                     Fix = there.Along == box.Along ? null : new("Move it to where it can stand", "move-box", [("box", box.Id), ("wall", $"{box.Wall}"), ("along", LengthText.Print(there.Along))]),
@@ -34,6 +36,16 @@ internal sealed class EquipmentChecks : ICheck
         }
 
         foreach (var found in Frame(a)) yield return found;
+    }
+
+    // The boxes of a room and of the rooms around it, which alone can be in its way.
+    private static List<Box> Near(JobAnalysis a, string id)
+    {
+        var room = a.House[id];
+        const double Wall = HouseShape.ThickestWallInches;
+        bool Beside(RoomShape o) => o.Room.Storey == room.Room.Storey && (o.MinX - room.MaxX).InInches <= Wall && (room.MinX - o.MaxX).InInches <= Wall && (o.MinY - room.MaxY).InInches <= Wall && (room.MinY - o.MaxY).InInches <= Wall;
+        var beside = a.House.Rooms.Where(Beside).Select(r => r.Room.Id).ToHashSet();
+        return [.. a.Job.Decisions.Boxes.Where(b => beside.Contains(b.Room))];
     }
 
     private static IEnumerable<Finding> Of(JobAnalysis a, Appliance appliance)

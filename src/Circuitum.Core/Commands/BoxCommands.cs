@@ -27,6 +27,9 @@ internal static class BoxEdit
 /// <param name="At">Place on the plan; a box on a wall slides to the nearest wall.</param>
 public sealed record MoveBox(string Box, int? Wall, Length? Along, Point? At) : JobCommand("move box")
 {
+    /// <summary>Whether <c>Along</c> is measured from the corner at the left hand of a person who faces the wall, as schedules and tickets tell it.</summary>
+    public bool FromLeft { get; init; }
+
     /// <inheritdoc/>
     public override string Nudges => $"box:{Box}";
 
@@ -38,6 +41,8 @@ public sealed record MoveBox(string Box, int? Wall, Length? Along, Point? At) : 
         if (box.Wall is not null)
         {
             var (wall, along) = (Wall ?? box.Wall.Value, Along ?? box.Along);
+            var stands = new RoomShape(job.RoomById(box.Room)!);
+            if (FromLeft && Along is not null && wall >= 0 && wall < stands.Walls.Length) along = Analysis.BoxSchedule.FromLeft(stands, box with { Along = along }, wall);
             if (At is { } p)
             {
                 // A box on an outer face stays on its face: behind another wall there may be a room.
@@ -62,6 +67,9 @@ public sealed record MoveBox(string Box, int? Wall, Length? Along, Point? At) : 
 /// <param name="At">Place in the ceiling.</param>
 public sealed record AddBox(BoxKind Kind, string Room, int? Wall, Length Along, Point? At) : JobCommand("add box")
 {
+    /// <summary>A receptacle without a wall hangs from the ceiling, as for a door operator; otherwise it stands in the floor.</summary>
+    public bool Overhead { get; init; }
+
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
@@ -76,7 +84,7 @@ public sealed record AddBox(BoxKind Kind, string Room, int? Wall, Length Along, 
         var height = Kind switch
         {
             BoxKind.Switch => p.SwitchCentre,
-            BoxKind.Receptacle when Wall is null => Length.Zero,
+            BoxKind.Receptacle when Wall is null => Overhead ? room.CeilingHeight : Length.Zero,
             BoxKind.Receptacle => counter || room.Kind == RoomKind.Bathroom ? p.CounterCentre : p.ReceptacleBottom + Length.Inches(2),
             BoxKind.Light when Wall is not null => Length.Inches(78),
             _ => Wall is null ? room.CeilingHeight : Length.Inches(18),
@@ -98,6 +106,12 @@ public sealed record AddBox(BoxKind Kind, string Room, int? Wall, Length Along, 
 /// <param name="At">The place.</param>
 public sealed record AddBoxHere(BoxKind Kind, string Storey, Point At) : JobCommand("add box")
 {
+    // A hand that points at a wall is nearer than this, in inches.
+    private const double FarFromWalls = 36;
+
+    // How far along its wall a box is moved out of an opening or away from another box, in inches.
+    private const int MostAside = 120;
+
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
@@ -109,7 +123,13 @@ public sealed record AddBoxHere(BoxKind Kind, string Storey, Point At) : JobComm
         if (!shape.Contains(At) && shape.InchesToWall(At) > 12) return CommandResult.Refuse("There is no room at that place.");
         if (Kind is not (BoxKind.Receptacle or BoxKind.Switch)) return new AddBox(Kind, shape.Room.Id, null, Length.Zero, new(At.X.RoundTo(Length.Inches(1)), At.Y.RoundTo(Length.Inches(1)))).Apply(job);
         var (wall, along, _) = shape.Nearest(At);
-        return new AddBox(Kind, shape.Room.Id, wall, along.RoundTo(Length.Inches(1)), null).Apply(job);
+        // Out on the floor of a garage or the like, a receptacle is meant for the ceiling: nobody has a wall in mind there.
+        if (Kind == BoxKind.Receptacle && shape.Contains(At) && shape.InchesToWall(At) > FarFromWalls && shape.Room.Kind is RoomKind.Garage or RoomKind.UnfinishedBasement or RoomKind.AccessoryBuilding or RoomKind.Utility)
+            return new AddBox(Kind, shape.Room.Id, null, Length.Zero, new(At.X.RoundTo(Length.Inches(1)), At.Y.RoundTo(Length.Inches(1)))) { Overhead = true }.Apply(job);
+        var house = HouseShape.Of(job);
+        var wanted = new Box { Id = "", Kind = Kind, Room = shape.Room.Id, Wall = wall, Along = along.RoundTo(Length.Inches(1)), Height = Kind == BoxKind.Switch ? job.Preferences.SwitchCentre : job.Preferences.ReceptacleBottom };
+        var settled = BoxBody.Settle(house, wanted, job.Decisions.Boxes, MostAside, clear: true);
+        return new AddBox(Kind, shape.Room.Id, wall, settled.Along, null).Apply(job);
     }
 }
 

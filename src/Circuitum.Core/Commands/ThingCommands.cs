@@ -26,11 +26,25 @@ internal static class Pointing
         return Length.Max(Length.Zero, Length.Min((middle - (width / 2)).RoundTo(Length.Inches(0.5)), most));
     }
 
-    /// <summary>The room behind a stretch of wall, or the open air.</summary>
-    internal static string Beyond(Job job, RoomShape shape, int wall, Length from, Length width)
+    /// <summary>The sort of thing and its word, such as <c>appliance:range</c>; an empty sort when the word stands alone.</summary>
+    internal static (string Sort, string Word) Sort(string what) => what.Split(':', 2) is [var sort, var word] ? (sort, word) : ("", what);
+
+    /// <summary>
+    /// Where an opening goes and what it leads to: the room behind its middle, or the open air. One that would reach past the end of
+    /// that room is moved along until it leads there in its whole width.
+    /// </summary>
+    internal static (Length From, string To) Beyond(Job job, RoomShape shape, int wall, Length from, Length width)
     {
         var house = HouseShape.Of(job with { Openings = [] });
-        return house.Facing(house[shape.Room.Id], wall).FirstOrDefault(f => f.From <= from + Length.Inches(1) && f.To >= from + width - Length.Inches(1))?.Room.Room.Id ?? Opening.Outside;
+        var middle = from + (width / 2);
+        var facing = house.Facing(house[shape.Room.Id], wall);
+        // Over the end of a partition that comes in from the other side, the nearer of its two rooms is meant.
+        var between = facing.Any(f => f.To < middle) && facing.Any(f => f.From > middle);
+        Length Off(FacingWall f) => Length.Max(Length.Zero, Length.Max(f.From - middle, middle - f.To));
+        if (facing.OrderBy(Off).FirstOrDefault(f => Off(f) <= (between ? Length.Inches(HouseShape.ThickestWallInches) : Length.Zero)) is not { } behind) return (from, Opening.Outside);
+        return Fits(behind) is { } fitting ? (fitting, behind.Room.Room.Id) : (from, Opening.Outside);
+
+        Length? Fits(FacingWall f) => f.To - f.From < width ? null : Length.Max(f.From, Length.Min(from, f.To - width));
     }
 }
 
@@ -62,6 +76,8 @@ public sealed record PlaceHere(string What, string Storey, Point At) : JobComman
         ["panel"] = 0,
     };
 
+    private const double ApplianceWidth = 30;
+
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
@@ -69,18 +85,21 @@ public sealed record PlaceHere(string What, string Storey, Point At) : JobComman
         var (shape, wall, along) = there;
         var room = shape.Room.Id;
         var place = new Point(At.X.RoundTo(Length.Inches(1)), At.Y.RoundTo(Length.Inches(1)));
-        if (Enum.TryParse<WishKind>(What, true, out var wish) && !int.TryParse(What, out _))
-            return CommandResult.Checked(job with { Wishes = job.Wishes.Add(new Wish { Id = Names.Free(What, job.Wishes.Select(w => w.Id)), Kind = wish, Room = room, At = place }) });
-        if (What == "island")
+        var (sort, what) = Pointing.Sort(What);
+        if (sort is "" or "wish" && Enum.TryParse<WishKind>(what.Replace("-", "", StringComparison.Ordinal), true, out var wish) && !int.TryParse(what, out _))
+            return CommandResult.Checked(job with { Wishes = job.Wishes.Add(new Wish { Id = Names.Free(what, job.Wishes.Select(w => w.Id)), Kind = wish, Room = room, At = place }) });
+        if (what == "island")
         {
             var spot = new Spot { At = new(place.X - Length.Feet(3), place.Y - Length.Inches(18)), Width = Length.Feet(6), Depth = Length.Feet(3) };
             return CommandResult.Checked(job with { Counters = job.Counters.Add(new Counter { Id = Names.Free("island", job.Counters.Select(c => c.Id)), Room = room, Spot = spot }) });
         }
 
-        var width = Length.Min(Length.Inches(Widths.GetValueOrDefault(What, 30)), shape.Walls[wall].Length);
+        var width = Length.Min(Length.Inches(sort == "appliance" ? ApplianceWidth : Widths.GetValueOrDefault(what, ApplianceWidth)), shape.Walls[wall].Length);
         var from = Pointing.From(shape, wall, along, width);
         var hinge = along > shape.Walls[wall].Length / 2;
-        return new PutOnWall(What, room, wall, from, width, Pointing.Beyond(job, shape, wall, from, width), hinge).Apply(job);
+        var to = Opening.Outside;
+        if (sort is "" or "opening") (from, to) = Pointing.Beyond(job, shape, wall, from, width);
+        return new PutOnWall(What, room, wall, from, width, to, hinge).Apply(job);
     }
 }
 
@@ -102,17 +121,18 @@ public sealed record MoveThing(string Thing, Point At) : JobCommand("move")
                 // A door goes along the walls of the room that it is given on, and from there to whatever is behind.
                 var (shape, wall, along) = Pointing.Wall(job, "", At, opening.Room) ?? Pointing.Wall(job, job.RoomById(opening.Room)!.Storey, At, opening.Room)!.Value;
                 var from = Pointing.From(shape, wall, along, opening.Width);
-                return CommandResult.Checked(job with { Openings = job.Openings.Replace(opening, opening with { Wall = wall, From = from, To = Pointing.Beyond(job, shape, wall, from, opening.Width) }) });
+                (from, var to) = Pointing.Beyond(job, shape, wall, from, opening.Width);
+                return CommandResult.Checked(job with { Openings = job.Openings.Replace(opening, opening with { Wall = wall, From = from, To = to }) });
             case "panel" when job.Panels.FirstOrDefault(p => p.Id == id) is { } panel && Pointing.Wall(job, job.RoomById(panel.Room)!.Storey, At) is { } there:
                 return CommandResult.Checked(job with { Panels = job.Panels.Replace(panel, panel with { Room = there.Shape.Room.Id, Wall = there.Wall, Along = there.Along.RoundTo(Length.Inches(0.5)) }) });
             case "wish" when job.Wishes.FirstOrDefault(w => w.Id == id) is { } wish && Pointing.Wall(job, job.RoomById(wish.Room)!.Storey, At) is { } there:
                 return CommandResult.Checked(job with { Wishes = job.Wishes.Replace(wish, wish with { Room = there.Shape.Room.Id, At = new(At.X.RoundTo(Length.Inches(1)), At.Y.RoundTo(Length.Inches(1))) }) });
-            case "counter" when job.Counters.FirstOrDefault(c => c.Id == id) is { } c && Moved(job, c.Room, c.Spot) is { } to:
-                return CommandResult.Checked(job with { Counters = job.Counters.Replace(c, c with { Room = to.Room, Spot = to.Spot }) });
-            case "fixture" when job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f && Moved(job, f.Room, f.Spot) is { } to:
-                return CommandResult.Checked(job with { Fixtures = job.Fixtures.Replace(f, f with { Room = to.Room, Spot = to.Spot }) });
-            case "appliance" when job.ApplianceById(id) is { } x && Moved(job, x.Room, x.Spot) is { } to:
-                return CommandResult.Checked(job with { Appliances = job.Appliances.Replace(x, x with { Room = to.Room, Spot = to.Spot }) });
+            case "counter" when job.Counters.FirstOrDefault(c => c.Id == id) is { } c && Moved(job, c.Room, c.Spot) is { } spot:
+                return CommandResult.Checked(job with { Counters = job.Counters.Replace(c, c with { Room = spot.Room, Spot = spot.Spot }) });
+            case "fixture" when job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f && Moved(job, f.Room, f.Spot) is { } spot:
+                return CommandResult.Checked(job with { Fixtures = job.Fixtures.Replace(f, f with { Room = spot.Room, Spot = spot.Spot }) });
+            case "appliance" when job.ApplianceById(id) is { } x && Moved(job, x.Room, x.Spot) is { } spot:
+                return CommandResult.Checked(job with { Appliances = job.Appliances.Replace(x, x with { Room = spot.Room, Spot = spot.Spot }) });
             default:
                 return CommandResult.Refuse("That is not there any more, or there is no room at that place.");
         }
@@ -141,7 +161,14 @@ public sealed record EditOpening(string Id, OpeningKind Kind, Length From, Lengt
     {
         if (job.Openings.FirstOrDefault(o => o.Id == Id) is not { } opening) return CommandResult.Refuse(PlanEdit.Gone("opening"));
         var shape = new RoomShape(job.RoomById(opening.Room)!);
-        var to = From + Width <= shape.Walls[opening.Wall].Length ? Pointing.Beyond(job, shape, opening.Wall, From, Width) : opening.To;
+        var to = opening.To;
+        if (From + Width <= shape.Walls[opening.Wall].Length)
+        {
+            (var from, to) = Pointing.Beyond(job, shape, opening.Wall, From, Width);
+            // What is typed stands as it is typed, or not at all.
+            if (from != From) return CommandResult.Refuse($"There it would reach past the end of {job.RoomById(to)!.Name}, behind the wall. It leads there in its whole width at {LengthText.Show(from)}.");
+        }
+
         return CommandResult.Checked(job with { Openings = job.Openings.Replace(opening, opening with { Kind = Kind, From = From, Width = Width, Hinge = Hinge, SwingsIn = SwingsIn, Sill = Sill, To = to }) });
     }
 }

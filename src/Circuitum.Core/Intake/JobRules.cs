@@ -13,19 +13,19 @@ namespace Circuitum.Core.Intake;
 public static partial class JobRules
 {
     /// <summary>Most rooms in a job.</summary>
-    public const int MostRooms = 500;
+    public const int MostRooms = 150;
 
     /// <summary>Most storeys in a job.</summary>
     public const int MostStoreys = 12;
 
     /// <summary>Most openings in a job.</summary>
-    public const int MostOpenings = 2000;
+    public const int MostOpenings = 800;
 
     /// <summary>Most boxes in a job.</summary>
-    public const int MostBoxes = 5000;
+    public const int MostBoxes = 1200;
 
     /// <summary>Most circuits in a job.</summary>
-    public const int MostCircuits = 400;
+    public const int MostCircuits = 150;
 
     /// <summary>Most appliances, counters or fixtures in a job, each.</summary>
     public const int MostThings = 1000;
@@ -34,6 +34,12 @@ public static partial class JobRules
     public const int LongestName = 120;
 
     // No panel's label names more.
+    /// <summary>Farthest from end to end of one building; sheds stand as far off as <see cref="Farthest"/> lets them.</summary>
+    public static readonly Length LongestBuilding = Length.Feet(300);
+
+    // All buildings together, each as the rectangle around it.
+    private const double MostSqFt = 150_000;
+
     private const int MostFamilies = 12;
 
     /// <summary>Farthest a corner may lie from the origin.</summary>
@@ -50,6 +56,8 @@ public static partial class JobRules
         if (problems.Count > 0) return problems;
         CheckIds(job, problems);
         CheckRooms(job, problems);
+        if (problems.Count > 0) return Cut(problems);
+        CheckExtents(job, problems);
         if (problems.Count > 0) return Cut(problems);
         var shapes = job.Rooms.ToDictionary(r => r.Id, r => new RoomShape(r));
         CheckOpenings(job, shapes, problems);
@@ -139,6 +147,27 @@ public static partial class JobRules
             if (room.ReceptacleReach is { } reach) Range($"{field}.receptacleReach", reach, Length.Feet(1), Length.Feet(6), problems);
             CheckOutline(field, room, problems);
         }
+    }
+
+    // The frame of each building is searched in stud by stud, so its size is the work that a file can ask for.
+    private static void CheckExtents(Job job, List<Problem> problems)
+    {
+        var house = HouseShape.Of(job with { Openings = [] });
+        var seen = new HashSet<string>();
+        var covered = 0.0;
+        for (var i = 0; i < job.Rooms.Length; i++)
+        {
+            if (seen.Contains(job.Rooms[i].Id)) continue;
+            var building = house.BuildingOf(job.Rooms[i].Id);
+            seen.UnionWith(building);
+            var rooms = building.Select(id => house[id]).ToList();
+            var (wide, deep) = (rooms.Max(r => r.MaxX) - rooms.Min(r => r.MinX), rooms.Max(r => r.MaxY) - rooms.Min(r => r.MinY));
+            if (Length.Max(wide, deep) > LongestBuilding)
+                problems.Add(new($"rooms[{i}].outline", $"The building that {Short(job.Rooms[i].Name)} belongs to is over {LongestBuilding.InFeet:0} ft from end to end."));
+            covered += wide.InFeet * deep.InFeet;
+        }
+
+        if (problems.Count == 0 && covered > MostSqFt) problems.Add(new("rooms", $"The buildings cover {covered:#,0} sq ft together; a job holds {MostSqFt:#,0} at most."));
     }
 
     private static void CheckOutline(string field, Room room, List<Problem> problems)

@@ -77,8 +77,11 @@ public sealed partial class EditForm
         CeilingShape? shape = Text("shape") is { Length: > 0 } ? Word<CeilingShape>("shape", "Ceiling") : null;
         JoistRun? joists = Text("joists") is { Length: > 0 } ? Word<JoistRun>("joists", "Joists") : null;
         AccessKind? access = Text("access") is { Length: > 0 } ? Word<AccessKind>("access", "Way in") : null;
+        Under? under = Text("under") is { Length: > 0 } ? Word<Under>("under", "Under its floor") : null;
+        bool? adaptable = Text("adaptable") switch { "yes" => true, "no" => false, _ => null };
         var (depth, shelf, risers) = (OptionalLength("joistDepth", "Joist depth"), OptionalLength("shelf", "Shelf depth"), Number("risers", "Risers"));
-        return new(job => job with { Rooms = [.. job.Rooms.Select(r => r.Id == id ? r with { Ceiling = shape, Joists = joists, JoistDepth = depth, ShelfDepth = shelf, Risers = risers, Access = access } : r)] }, "edit ceiling");
+        Room Say(Room r) => r with { Ceiling = shape, Joists = joists, JoistDepth = depth, ShelfDepth = shelf, Risers = risers, Access = access, Under = under, Adaptable = adaptable };
+        return new(job => job with { Rooms = [.. job.Rooms.Select(r => r.Id == id ? Say(r) : r)] }, "edit ceiling");
     }
 
     private EditUnderlay EditUnder()

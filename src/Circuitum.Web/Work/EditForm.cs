@@ -34,8 +34,8 @@ public sealed partial class EditForm(IFormCollection form)
         "lay-out-panel" => new LayOutPanel(),
         "move-box" => Text("x").Length > 0
             ? new MoveBox(Text("box"), null, null, new Point(Inches("x"), Inches("y")))
-            : new MoveBox(Text("box"), Number("wall", "Wall"), Length("along", "Distance"), null),
-        "add-box" => new AddBox(Word<BoxKind>("kind", "Kind"), Text("room"), Number("wall", "Wall"), Text("along").Length > 0 ? Length("along", "Distance") : Core.Measure.Length.Zero, null),
+            : new MoveBox(Text("box"), Number("wall", "Wall"), Length("along", "Distance"), null) { FromLeft = Text("from") == "left" },
+        "add-box" => new AddBox(Word<BoxKind>("kind", "Kind"), Text("room"), Number("wall", "Wall"), Text("along").Length > 0 ? Length("along", "Distance") : Core.Measure.Length.Zero, null) { Overhead = Text("wall") == "ceiling" },
         "add-box-here" => new AddBoxHere(Word<BoxKind>("kind", "Kind"), Text("storey"), new Point(Inches("x"), Inches("y"))),
         "remove-box" => new RemoveBox(Text("box")),
         "accept-box" => new AcceptBox(Text("box")),
@@ -77,7 +77,7 @@ public sealed partial class EditForm(IFormCollection form)
         "edit-room" => new EditRoom(Text("room"), Text("name"), Word<RoomKind>("kind", "Kind"), Length("ceiling", "Ceiling")),
         "remove-room" => new RemoveRoom(Text("room")),
         "add-storey" => new AddStorey(Text("name"), Signed("floor", "Floor height")),
-        "put" => new PutOnWall(Text("what"), Text("room"), Number("wall", "Wall") ?? 0, Length("from", "From"), Text("what") == "panel" ? Core.Measure.Length.Zero : Length("width", "Width"), Text("to").Length == 0 ? Opening.Outside : Text("to"), Text("hinge") == "finish"),
+        "put" => new PutOnWall(Text("what"), Text("room"), Number("wall", "Wall") ?? 0, Length("from", "From"), Text("what") == "panel" ? Core.Measure.Length.Zero : Length("width", "Width"), Text("to"), Text("hinge") == "finish"),
         "remove-thing" => new RemoveThing(Text("thing")),
         "nameplate" => new SetNameplate(Text("appliance"), new Nameplate { Volts = Number("volts", "Volts"), VoltAmperes = Decimal("va", "Load"), Amperes = Decimal("amps", "Rated current"), Continuous = YesNo("continuous"), OwnCircuit = YesNo("own"), MinimumCircuitAmpacity = Decimal("mca", "Minimum circuit ampacity"), MaximumBreaker = Number("most", "Maximum breaker"), Hardwired = YesNo("hardwired"), Confirmed = Text("confirmed") == "on" }, Text("name")),
         "edit-job" => EditJob(),

@@ -6,6 +6,9 @@ namespace Circuitum.Web.Work;
 /// <summary>Words for enumerations, as they are said.</summary>
 public static class Words
 {
+    /// <summary>From which corner of a wall its things are measured, seen from the room.</summary>
+    public static string FromCorner(Circuitum.Core.Geometry.RoomShape room, int wall) => room.RightIsAlong(wall) ? "From the left corner" : "From the right corner";
+
     /// <summary>What an opening is called.</summary>
     public static string Name(OpeningKind kind) => kind switch
     {

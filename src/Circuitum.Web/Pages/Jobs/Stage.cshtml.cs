@@ -212,7 +212,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
             var (command, problem) = act == "company-preferences" ? (await FromCompany(cancel), "") : form.Read();
 
             // After a drawing edit the new thing is picked, so what was there before is looked at first.
-            var drawing = act is "draw-room" or "place";
+            var drawing = act is "draw-room" or "place" or "add-box" or "add-box-here";
             if (drawing && !await Load(cancel)) return NotFound();
             var before = drawing ? Known() : [];
             Refusal = command is null ? problem : await desk.EditAsync(Id, stamp, command, cancel, Repeats());
@@ -238,6 +238,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     [
         .. Job.Rooms.Select(r => $"room:{r.Id}"), .. Job.Openings.Select(o => $"opening:{o.Id}"), .. Job.Counters.Select(c => $"counter:{c.Id}"),
         .. Job.Fixtures.Select(f => $"fixture:{f.Id}"), .. Job.Appliances.Select(x => $"appliance:{x.Id}"), .. Job.Wishes.Select(w => $"wish:{w.Id}"),
+        .. Job.Decisions.Boxes.Select(b => $"box:{b.Id}"),
     ];
 
     private IActionResult Show()

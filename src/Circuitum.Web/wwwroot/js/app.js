@@ -1,5 +1,5 @@
 // Keys, derivations, findings, and what happens after each answer.
-import { address, memory, send, visit, work } from './desk.js';
+import { address, fetched, memory, send, tell, visit, work } from './desk.js';
 import { circuitField } from './circuits.js';
 import { drawingKey, nudgePlan, setTool } from './draft.js';
 import './patch.js';
@@ -8,7 +8,7 @@ import { forgetFrame, settleView, zoom } from './view.js';
 
 async function why(key) {
   const { job, stage } = work().dataset;
-  const answer = await fetch(`/jobs/${job}/${stage}?handler=why&key=${encodeURIComponent(key)}`);
+  const answer = await fetched(`/jobs/${job}/${stage}?handler=why&key=${encodeURIComponent(key)}`);
   const dialog = document.getElementById('why');
   dialog.querySelector('.body').innerHTML = answer.ok ? await answer.text() : 'Nothing is known about this number.';
   dialog.showModal();
@@ -33,7 +33,7 @@ function walk(step, selector) {
 let finding = -1;
 async function nextFinding(step) {
   const { job } = work().dataset;
-  const page = new DOMParser().parseFromString(await (await fetch(`/jobs/${job}/findings`)).text(), 'text/html');
+  const page = new DOMParser().parseFromString(await (await fetched(`/jobs/${job}/findings`)).text(), 'text/html');
   const links = [...page.querySelectorAll('.findings a')];
   if (links.length === 0) return;
   finding = (finding + step + links.length) % links.length;
@@ -53,7 +53,7 @@ document.addEventListener('keydown', e => {
     n: () => nextFinding(1), p: () => nextFinding(-1), j: () => walk(1, '[data-list] a'), k: () => walk(-1, '[data-list] a'),
     a: () => press('accept-box'), c: () => { circuitField()?.focus(); circuitField()?.select(); }, u: () => press('undo'), U: () => press('redo'), z: () => e.ctrlKey && press('undo'),
     r: () => { press('propose-boxes'); press('plan-circuits'); }, '+': () => zoom(1.25), '=': () => zoom(1.25), '-': () => zoom(0.8), 0: () => zoom(0),
-    v: () => tool(''), w: () => tool('room'), d: () => tool('hinged'), o: () => tool('window'), Escape: () => setTool(''),
+    v: () => tool(''), w: () => tool('room'), d: () => tool('opening:hinged'), o: () => tool('opening:window'), Escape: () => memory.tool ? setTool('') : pick && visit(''),
     Delete: () => { press('remove-box'); press('remove-thing'); }, '?': () => document.getElementById('keys').showModal(),
     ArrowLeft: () => arrow(-1, 0), ArrowRight: () => arrow(1, 0), ArrowUp: () => arrow(0, -1), ArrowDown: () => arrow(0, 1),
   };
@@ -67,7 +67,7 @@ document.addEventListener('keydown', e => {
     const parts = input?.defaultValue.match(/^(-?\d+)'(\d+)(?: (\d+)\/(\d+))?$/);
     if (!parts || !pick.startsWith('box:')) return;
     const at = Number(parts[1]) * 12 + Number(parts[2]) + (parts[3] ? parts[3] / parts[4] : 0) + by;
-    send({ do: 'move-box', box: pick.slice(4), along: `${Math.max(0, at)} in` });
+    send({ do: 'move-box', box: pick.slice(4), from: 'left', along: `${Math.max(0, at)} in` });
   }
 });
 
@@ -88,10 +88,20 @@ function settle() {
 document.addEventListener('htmx:afterSwap', settle);
 document.addEventListener('circuitum:patched', settle);
 window.addEventListener('resize', () => { forgetFrame(); settle(); });
-document.addEventListener('htmx:responseError', e => {
-  const box = Object.assign(document.createElement('div'), { className: 'notice stop', role: 'alert', textContent: e.detail.xhr.status === 0 ? 'The program does not answer. The last edit was not made.' : 'That edit was not made. Load the page again and repeat it.' });
-  work()?.querySelector('.strip')?.after(box);
-});
+// What was done stays in its form: nothing has to be typed or dragged again when the program is back. An edit that did
+// arrive, its answer lost, is known by its form and not made twice.
+function unanswered(e, sentence) {
+  for (const mark of document.querySelectorAll('.dragged')) {
+    mark.classList.remove('dragged');
+    mark.style.translate = '';
+  }
+  const form = e.detail.requestConfig?.verb === 'post' ? e.detail.elt?.closest('form') : null;
+  tell(sentence, form ? () => form.requestSubmit() : null);
+}
+document.addEventListener('htmx:responseError', e => unanswered(e, 'That was not done. Send it again, or load the page again and repeat it.'));
+for (const lost of ['htmx:sendError', 'htmx:timeout']) {
+  document.addEventListener(lost, e => unanswered(e, 'The program does not answer. Whether the last edit was made is not known; nothing else is lost.'));
+}
 settle();
 // Keys work from here on.
 document.documentElement.dataset.ready = '';

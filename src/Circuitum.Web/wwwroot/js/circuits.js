@@ -1,6 +1,6 @@
 // The hand in Circuits: boxes, a lassoed lot or a whole room go to another circuit, and every circuit shows meanwhile what
 // it would become. The program works it out; nothing is changed until the hand lets go.
-import { memory, plan, send, tell, visit, work } from './desk.js';
+import { fetched, memory, plan, send, tell, visit, work } from './desk.js';
 import { perPixel, place } from './view.js';
 
 const here = () => work()?.dataset.stage === 'circuits';
@@ -27,7 +27,7 @@ function query(load) {
 // Every circuit as it would be, written into its row; the figures of the page are put back afterwards.
 async function showEverywhere(load) {
   const { at, what } = query(load);
-  const answer = await fetch(`${at}&handler=moves&${what}`);
+  const answer = await fetched(`${at}&handler=moves&${what}`);
   if (!answer.ok || drag?.load !== load) return;
   for (const c of await answer.json()) {
     const row = document.querySelector(`[data-circuit="${c.number}"]`);
@@ -80,7 +80,7 @@ async function hover(e) {
   }
   const { load } = drag;
   const { at, what } = query(load);
-  const answer = await fetch(`${at}&handler=move&circuit=${to}&${what}`);
+  const answer = await fetched(`${at}&handler=move&circuit=${to}&${what}`);
   const text = await answer.text();
   if (drag?.load !== load || drag.to !== to) return;
   if (answer.ok) card.innerHTML = text;
@@ -206,7 +206,7 @@ document.addEventListener('input', async e => {
   const to = e.target.value.trim(), box = e.target.form.querySelector('.preview');
   if (!/^(\d{1,3}|new)$/.test(to)) return box.replaceChildren();
   const { at, what } = query({ boxes: [...chosen] });
-  const answer = await fetch(`${at}&handler=move&circuit=${encodeURIComponent(to)}&${what}`);
+  const answer = await fetched(`${at}&handler=move&circuit=${encodeURIComponent(to)}&${what}`);
   const text = await answer.text();
   if (e.target.value.trim() !== to) return;
   if (answer.ok) box.innerHTML = text;

@@ -28,7 +28,7 @@ export function visit(pick, stage) {
 // The hand that draws types lengths; what a length is, the program decides in one place.
 export async function inches(text) {
   const { job, stage } = work().dataset;
-  const answer = await fetch(`/jobs/${job}/${stage}?handler=length&text=${encodeURIComponent(text)}`);
+  const answer = await fetched(`/jobs/${job}/${stage}?handler=length&text=${encodeURIComponent(text)}`);
   if (!answer.ok) {
     tell(await answer.text());
     return null;
@@ -36,8 +36,19 @@ export async function inches(text) {
   return Number(await answer.text());
 }
 
-export function tell(sentence) {
-  work()?.querySelector('.notice.told')?.remove();
+// A question without an edit; when the program cannot be reached, it is answered like one that failed.
+export const fetched = url => fetch(url).catch(() => new Response('The program does not answer.', { status: 503 }));
+
+export function tell(sentence, again) {
+  const here = work() ?? document.querySelector('main');
+  here?.querySelector('.notice.told')?.remove();
   const box = Object.assign(document.createElement('div'), { className: 'notice stop told', role: 'alert', textContent: sentence });
-  work()?.querySelector('.strip')?.after(box);
+  if (again) {
+    const button = Object.assign(document.createElement('button'), { type: 'button', textContent: 'Send it again' });
+    button.addEventListener('click', () => { box.remove(); again(); });
+    box.append(' ', button);
+  }
+  const strip = here?.querySelector('.strip');
+  if (strip) strip.after(box);
+  else here?.prepend(box);
 }

@@ -1,5 +1,5 @@
 // The hand on the plan: picking, dragging, drawing rooms, typing over dimensions, scaling a traced picture.
-import { address, inches, memory, plan, send, tell, visit, work } from './desk.js';
+import { address, fetched, inches, memory, plan, send, tell, visit, work } from './desk.js';
 import { pan, perPixel, place, rest } from './view.js';
 
 const svgNs = 'http://www.w3.org/2000/svg';
@@ -204,7 +204,7 @@ async function showReach(box, at) {
     const [x, y] = wanted;
     wanted = null;
     const { job, storey } = work().dataset;
-    const answer = await fetch(`/jobs/${job}/boxes?handler=reach&storey=${encodeURIComponent(storey)}&box=${encodeURIComponent(box)}&x=${x.toFixed(2)}&y=${y.toFixed(2)}`);
+    const answer = await fetched(`/jobs/${job}/boxes?handler=reach&storey=${encodeURIComponent(storey)}&box=${encodeURIComponent(box)}&x=${x.toFixed(2)}&y=${y.toFixed(2)}`);
     if (!drag) break;
     if (!answer.ok) continue;
     const drawn = new DOMParser().parseFromString(await answer.text(), 'image/svg+xml').getElementById('part-reach');
@@ -235,12 +235,14 @@ document.addEventListener('pointerup', e => {
 });
 
 function press(e, d) {
+  // A tool in the hand comes first: where it is put down may lie under a dimension.
+  if (d.svg === plan() && memory.tool) return useTool(d.at);
   const dim = e.target.closest?.('[data-dim]');
   if (dim) return askDimension(dim, e);
-  if (d.svg === plan() && memory.tool) return useTool(d.at);
   if (e.target.closest?.('[data-why]')) return;
   const pick = e.target.closest?.('[data-pick], [data-drag]');
   if (pick) visit(pick.dataset.pick ?? pick.dataset.drag);
+  else if (d.svg === plan() && work().dataset.pick) visit('');
 }
 
 function useTool([x, y]) {

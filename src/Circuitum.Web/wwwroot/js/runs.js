@@ -1,6 +1,6 @@
 // The hand in Runs: a cable is taken by its line and led over another place. The program finds the way and its length;
 // nothing is changed until the hand lets go.
-import { plan, send, visit, work } from './desk.js';
+import { fetched, plan, send, visit, work } from './desk.js';
 import { place } from './view.js';
 
 const here = () => work()?.dataset.stage === 'runs';
@@ -39,7 +39,7 @@ async function ask(d) {
     d.asked = d.at;
     const { job, storey } = work().dataset;
     const [x, y] = d.place;
-    const answer = await fetch(`/jobs/${job}/runs?handler=lead&storey=${encodeURIComponent(storey)}&from=${encodeURIComponent(d.line.dataset.from ?? '')}&to=${encodeURIComponent(d.line.dataset.run)}&x=${x}&y=${y}`);
+    const answer = await fetched(`/jobs/${job}/runs?handler=lead&storey=${encodeURIComponent(storey)}&from=${encodeURIComponent(d.line.dataset.from ?? '')}&to=${encodeURIComponent(d.line.dataset.run)}&x=${x}&y=${y}`);
     if (d !== drag) break;
     if (answer.ok) {
       const { way, feet, longer } = await answer.json();
