@@ -56,4 +56,23 @@ if (parsed.Errors.Count > 0)
     return 2;
 }
 
-return await parsed.InvokeAsync();
+// 1 means a must finding and nothing else; whatever breaks ends with 2 and a sentence.
+try
+{
+    return await parsed.InvokeAsync(new InvocationConfiguration { EnableDefaultExceptionHandler = false });
+}
+catch (Circuitum.Storage.StoreException e)
+{
+    await Console.Error.WriteLineAsync(e.Message);
+    return 2;
+}
+catch (OperationCanceledException)
+{
+    await Console.Error.WriteLineAsync("Stopped before it was done.");
+    return 2;
+}
+catch (Exception e)
+{
+    await Console.Error.WriteLineAsync($"The program failed: {e.Message} Nothing was written.");
+    return 2;
+}

@@ -1,3 +1,4 @@
+using System.Buffers.Binary;
 using System.Security.Cryptography;
 using SkiaSharp;
 
@@ -16,7 +17,7 @@ public sealed record PictureFile(string MediaType, int Width, int Height, string
     /// <summary>Most pixels along a side; a browser would not draw more.</summary>
     public const int MostPixels = 12_000;
 
-    /// <summary>Looks at a file that is not trusted. Only its head is decoded.</summary>
+    /// <summary>Looks at a file that is not trusted: its head, and whether it goes on to its end. No more than a line of it is decoded at a time.</summary>
     /// <returns>The picture, or a sentence when it is none or too large.</returns>
     public static (PictureFile? Picture, string Problem) Look(byte[] bytes)
     {
@@ -27,6 +28,35 @@ public sealed record PictureFile(string MediaType, int Width, int Height, string
         var (width, height) = (codec.Info.Width, codec.Info.Height);
         if (width > MostPixels || height > MostPixels) return (null, $"The picture is {width:#,0} by {height:#,0} pixels; the most is {MostPixels:#,0} either way. Save it smaller.");
         if (width < 16 || height < 16) return (null, $"The picture is only {width} by {height} pixels.");
+        if (!(codec.EncodedFormat == SKEncodedImageFormat.Png ? WholePng(bytes) : WholeJpeg(codec))) return (null, "The picture breaks off before its end. Save or send it again.");
         return (new(codec.EncodedFormat == SKEncodedImageFormat.Png ? "image/png" : "image/jpeg", width, height, Convert.ToHexStringLower(SHA256.HashData(bytes))), "");
+    }
+
+    // Chunk after chunk, each told by its length, up to the one that ends it.
+    private static bool WholePng(ReadOnlySpan<byte> bytes)
+    {
+        const int Head = 8, Around = 12;
+        for (long at = Head; at + Around <= bytes.Length;)
+        {
+            var length = BinaryPrimitives.ReadUInt32BigEndian(bytes[(int)at..]);
+            var ends = bytes.Slice((int)at + 4, 4).SequenceEqual("IEND"u8);
+            at += Around + length;
+            if (ends) return at <= bytes.Length;
+        }
+
+        return false;
+    }
+
+    private static bool WholeJpeg(SKCodec codec)
+    {
+        var info = new SKImageInfo(codec.Info.Width, codec.Info.Height, SKColorType.Rgba8888, SKAlphaType.Opaque);
+        using var line = new SKBitmap(info.WithSize(info.Width, 1));
+        if (codec.StartScanlineDecode(info) != SKCodecResult.Success) return false;
+        for (var y = 0; y < info.Height; y++)
+        {
+            if (codec.GetScanlines(line.GetPixels(), 1, line.RowBytes) != 1) return false;
+        }
+
+        return true;
     }
 }

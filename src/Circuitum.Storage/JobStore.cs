@@ -5,39 +5,11 @@ using Microsoft.EntityFrameworkCore;
 
 namespace Circuitum.Storage;
 
-/// <summary>A job as it stands in the store.</summary>
-/// <param name="Id">Its id.</param>
-/// <param name="Job">The document.</param>
-/// <param name="Stamp">Which change it is; an edit carries the one it was made against.</param>
-/// <param name="Undo">What undo would take back, or none.</param>
-/// <param name="Redo">What redo would do again, or none.</param>
-public sealed record StoredJob(string Id, Job Job, int Stamp, string? Undo, string? Redo)
-{
-    /// <summary>The revision that it is.</summary>
-    public int Revision { get; init; }
-
-    /// <summary>What a person has to know about it: that its last state could not be read. Empty else.</summary>
-    public string Notice { get; init; } = "";
-}
-
-/// <summary>A line of the list of jobs.</summary>
-/// <param name="Id">Its id.</param>
-/// <param name="Name">Its name.</param>
-/// <param name="Changed">Last change, UTC.</param>
-public sealed record JobListing(string Id, string Name, DateTime Changed);
-
-/// <summary>A set of papers that was issued.</summary>
-/// <param name="Number">Rising from 1.</param>
-/// <param name="Name">What it was issued for.</param>
-/// <param name="Stamp">The change number on its papers.</param>
-/// <param name="Issued">When, UTC.</param>
-public sealed record IssuedSet(int Number, string Name, int Stamp, DateTime Issued);
-
 /// <summary>
 /// Keeps jobs and their revisions in one SQLite file. A change is on disk once the call has returned: each is one
 /// transaction with full synchronisation.
 /// </summary>
-public sealed class JobStore : IAsyncDisposable
+public sealed partial class JobStore : IAsyncDisposable
 {
     private readonly JobDatabase db;
 
@@ -231,143 +203,10 @@ public sealed class JobStore : IAsyncDisposable
     public async Task<string?> DocumentAsync(string id, CancellationToken cancel = default) =>
         await db.Jobs.AsNoTracking().Where(j => j.Id == id).Join(db.Revisions, j => new { j.Id, Number = j.Head }, r => new { Id = r.JobId, r.Number }, (_, r) => r.Document).FirstOrDefaultAsync(cancel).ConfigureAwait(false);
 
-    /// <summary>States of a job that are kept for undo beside those that were issued.</summary>
-    public const int MostRevisions = 500;
-
-    // Nudges of one thing that follow each other within this are one state: a key that is held down, not a second thought.
-    private static readonly TimeSpan OneNudge = TimeSpan.FromSeconds(3);
-
-    /// <summary>Saves a changed job.</summary>
-    /// <param name="id">The job.</param>
-    /// <param name="stamp">The change that the edit was made against.</param>
-    /// <param name="job">The job with the edit.</param>
-    /// <param name="title">What was done.</param>
-    /// <param name="nudge">What was nudged, when the next nudge of the same thing is to take this one's place; none else.</param>
-    /// <param name="from">The revision that the edit was made from, where that is not the job's last one.</param>
-    /// <param name="cancel">Gives up.</param>
-    /// <returns>Whether it was saved; not when someone else changed the job since <paramref name="stamp"/>.</returns>
-    /// <exception cref="StoreException">The disk is full or cannot be written.</exception>
-    public Task<bool> SaveAsync(string id, int stamp, Job job, string title, string? nudge = null, int? from = null, CancellationToken cancel = default) => ChangeAsync(id, stamp, async row =>
-    {
-        var last = await db.Revisions.Where(r => r.JobId == id).MaxAsync(r => r.Number, cancel).ConfigureAwait(false);
-        row.Name = job.Name;
-        var now = DateTime.UtcNow;
-        if (nudge is { Length: <= 120 } && from is null && row.Head == last && await Nudged(id, last, nudge, now, cancel).ConfigureAwait(false) is { } same)
-        {
-            (same.Document, same.Made) = (JobFile.Write(job), now);
-            return true;
-        }
-
-        db.Revisions.Add(new RevisionRow { JobId = id, Number = last + 1, Parent = from ?? row.Head, Document = JobFile.Write(job), Title = title, Made = now, Nudge = nudge is { Length: <= 120 } ? nudge : null });
-        row.Head = last + 1;
-        if (last >= MostRevisions && last % 50 == 0) await Forget(id, last - MostRevisions, cancel).ConfigureAwait(false);
-        return true;
-    }, cancel);
-
-    // The head, when it is a nudge of the same thing a moment ago that no paper shows.
-    private async Task<RevisionRow?> Nudged(string id, int head, string nudge, DateTime now, CancellationToken cancel)
-    {
-        var row = await db.Revisions.FirstOrDefaultAsync(r => r.JobId == id && r.Number == head, cancel).ConfigureAwait(false);
-        if (row?.Nudge != nudge || now - row.Made > OneNudge) return null;
-        return await db.Issues.AnyAsync(i => i.JobId == id && i.Revision == head, cancel).ConfigureAwait(false) ? null : row;
-    }
-
-    // Old states go, those on issued papers stay.
-    private async Task Forget(string id, int upTo, CancellationToken cancel)
-    {
-        var issued = await db.Issues.Where(i => i.JobId == id).Select(i => i.Revision).ToListAsync(cancel).ConfigureAwait(false);
-        await db.Revisions.Where(r => r.JobId == id && r.Number <= upTo && !issued.Contains(r.Number)).ExecuteDeleteAsync(cancel).ConfigureAwait(false);
-    }
-
-    /// <summary>Goes back to the revision before.</summary>
-    public Task<bool> UndoAsync(string id, int stamp, CancellationToken cancel = default) => ChangeAsync(id, stamp, async row =>
-    {
-        var head = await db.Revisions.AsNoTracking().FirstAsync(r => r.JobId == id && r.Number == row.Head, cancel).ConfigureAwait(false);
-        if (head.Parent == 0 || !await db.Revisions.AnyAsync(r => r.JobId == id && r.Number == head.Parent, cancel).ConfigureAwait(false)) return false;
-        row.Head = head.Parent;
-        return true;
-    }, cancel);
-
-    /// <summary>Goes forward to the last revision made from the present one.</summary>
-    public Task<bool> RedoAsync(string id, int stamp, CancellationToken cancel = default) => ChangeAsync(id, stamp, async row =>
-    {
-        if (await RedoOf(id, row.Head, cancel).ConfigureAwait(false) is not { } next) return false;
-        row.Head = next.Number;
-        return true;
-    }, cancel);
-
-    /// <summary>Most sets that one job issues.</summary>
-    public const int MostIssues = 200;
-
-    /// <summary>Issues the job as it stands as a set of papers with a name.</summary>
-    /// <returns>Whether it was done: not when someone else changed the job since <paramref name="stamp"/>, or when it has its most sets.</returns>
-    public async Task<bool> IssueAsync(string id, int stamp, string name, CancellationToken cancel = default)
-    {
-        if (await db.Jobs.AsNoTracking().FirstOrDefaultAsync(j => j.Id == id, cancel).ConfigureAwait(false) is not { } row || row.Stamp != stamp) return false;
-        var last = await db.Issues.Where(i => i.JobId == id).MaxAsync(i => (int?)i.Number, cancel).ConfigureAwait(false) ?? 0;
-        if (last >= MostIssues) return false;
-
-        // The same set of the same state, said twice, is one.
-        if (await db.Issues.AnyAsync(i => i.JobId == id && i.Number == last && i.Name == name && i.Stamp == stamp, cancel).ConfigureAwait(false)) return true;
-        db.Issues.Add(new IssueRow { JobId = id, Number = last + 1, Name = name, Revision = row.Head, Stamp = stamp, Issued = DateTime.UtcNow });
-        return await SavedAsync(cancel).ConfigureAwait(false);
-    }
-
-    /// <summary>The sets of a job, last first.</summary>
-    public async Task<IReadOnlyList<IssuedSet>> IssuedAsync(string id, CancellationToken cancel = default) =>
-        await db.Issues.AsNoTracking().Where(i => i.JobId == id).OrderByDescending(i => i.Number).Select(i => new IssuedSet(i.Number, i.Name, i.Stamp, i.Issued)).ToListAsync(cancel).ConfigureAwait(false);
-
-    /// <summary>The job as it stood when a set was issued, or none.</summary>
-    public async Task<Job?> IssuedJobAsync(string id, int number, CancellationToken cancel = default)
-    {
-        if (await db.Issues.AsNoTracking().FirstOrDefaultAsync(i => i.JobId == id && i.Number == number, cancel).ConfigureAwait(false) is not { } issue) return null;
-        var revision = await db.Revisions.AsNoTracking().FirstAsync(r => r.JobId == id && r.Number == issue.Revision, cancel).ConfigureAwait(false);
-        return JobFile.Read(revision.Document).Job;
-    }
-
-    /// <summary>Most pictures that one job keeps; the oldest use of the space is a mistake of the hand, not of the store.</summary>
-    public const int MostPictures = 24;
-
-    /// <summary>Stores a picture with a job. Storing the same one again does nothing.</summary>
-    /// <returns>Whether it is stored: not when there is no such job or it has its most pictures.</returns>
-    public async Task<bool> AddPictureAsync(string id, string hash, string mediaType, byte[] bytes, CancellationToken cancel = default)
-    {
-        if (await db.Pictures.AnyAsync(p => p.JobId == id && p.Hash == hash, cancel).ConfigureAwait(false)) return true;
-        if (!await db.Jobs.AnyAsync(j => j.Id == id, cancel).ConfigureAwait(false) || await db.Pictures.CountAsync(p => p.JobId == id, cancel).ConfigureAwait(false) >= MostPictures) return false;
-        db.Pictures.Add(new PictureRow { JobId = id, Hash = hash, MediaType = mediaType, Bytes = bytes });
-        await SavedAsync(cancel).ConfigureAwait(false);
-        return true;
-    }
-
-    /// <summary>Takes a picture away again that was stored for an edit which was not made.</summary>
-    public Task DropPictureAsync(string id, string hash, CancellationToken cancel = default) => Written(() => db.Pictures.Where(p => p.JobId == id && p.Hash == hash).ExecuteDeleteAsync(cancel));
-
-    /// <summary>A stored picture, or none.</summary>
-    public async Task<PictureRow?> PictureAsync(string id, string hash, CancellationToken cancel = default) =>
-        await db.Pictures.AsNoTracking().FirstOrDefaultAsync(p => p.JobId == id && p.Hash == hash, cancel).ConfigureAwait(false);
-
-    /// <summary>The names of a job's pictures.</summary>
-    public async Task<IReadOnlySet<string>> PicturesAsync(string id, CancellationToken cancel = default) =>
-        (await db.Pictures.AsNoTracking().Where(p => p.JobId == id).Select(p => p.Hash).ToListAsync(cancel).ConfigureAwait(false)).ToHashSet();
-
     /// <summary>Deletes a job with its revisions.</summary>
     public async Task DeleteAsync(string id, CancellationToken cancel = default) =>
         await db.Jobs.Where(j => j.Id == id).ExecuteDeleteAsync(cancel).ConfigureAwait(false);
 
     /// <inheritdoc/>
     public ValueTask DisposeAsync() => db.DisposeAsync();
-
-    private async Task<RevisionRow?> RedoOf(string id, int head, CancellationToken cancel) =>
-        await db.Revisions.AsNoTracking().Where(r => r.JobId == id && r.Parent == head).OrderByDescending(r => r.Number).FirstOrDefaultAsync(cancel).ConfigureAwait(false);
-
-    private async Task<bool> ChangeAsync(string id, int stamp, Func<JobRow, Task<bool>> change, CancellationToken cancel)
-    {
-        db.ChangeTracker.Clear();
-        if (await db.Jobs.FirstOrDefaultAsync(j => j.Id == id, cancel).ConfigureAwait(false) is not { } row || row.Stamp != stamp) return false;
-        if (!await change(row).ConfigureAwait(false)) return false;
-        row.Stamp++;
-        row.Changed = DateTime.UtcNow;
-        // Another edit may have got in between: the stamp or the revision number was taken.
-        return await SavedAsync(cancel).ConfigureAwait(false);
-    }
 }

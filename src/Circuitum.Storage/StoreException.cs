@@ -14,7 +14,7 @@ public sealed class StoreException(string sentence, Exception? inner = null) : I
 
     /// <summary>What is wrong with the store, in words.</summary>
     /// <param name="problem">What the database says.</param>
-    internal static StoreException Of(Exception problem)
+    public static StoreException Of(Exception problem)
     {
         var code = (problem as SqliteException ?? problem.InnerException as SqliteException)?.SqliteErrorCode ?? 0;
         return new(code switch

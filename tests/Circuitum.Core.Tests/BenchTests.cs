@@ -149,4 +149,33 @@ public class BenchTests
 
         return best;
     }
+
+    // Whatever is typed, the answer is a number or a sentence that names the field.
+    [Fact]
+    public void Nothing_that_is_typed_breaks_a_question()
+    {
+        string[] odd = [",", " , ", ":", ",:,", "0", "-1", "1e308", "1e-308", "NaN", "Infinity", "0x10", "12,", ",12", "a:b", "1:2:3", ":5", "5:", "\u0000", "999999999999999999999", "1.5.5", "yes", "14:0", "range:", "\u0661", new('9', 400), new('x', 401)];
+        foreach (var question in BenchDesk.Questions)
+        {
+            List<(string, string)> usual = [.. question.Fields.Where(f => f.Needed).Select(f => (f.Name, f.Example))];
+            foreach (var field in question.Fields)
+            {
+                foreach (var text in odd)
+                {
+                    try
+                    {
+                        BenchDesk.Ask(question, [.. usual.Where(u => u.Item1 != field.Name), (field.Name, text)]);
+                    }
+                    catch (BenchException e)
+                    {
+                        e.Message.ShouldNotBeEmpty();
+                    }
+                    catch (Exception e)
+                    {
+                        throw new InvalidOperationException($"{question.Name} --{field.Name} '{text}': {e.Message}", e);
+                    }
+                }
+            }
+        }
+    }
 }

@@ -37,6 +37,17 @@ public class PullTests
     }
 
     [Fact]
+    public void A_measure_far_from_the_plan_is_asked_about()
+    {
+        var circuit = A.Circuits.First(c => c.Run.Hops[0].Cut > Length.Feet(30));
+        var planned = circuit.Run.Hops[0].Cut;
+        IEnumerable<string> Asked(Length took) => Analyzer.Analyze(new MarkPulled(circuit.Number, true, took).Apply(Planned).Job!).Findings.Where(f => f.RuleId == "circuit.measured").Select(f => f.Sentence);
+        Asked(planned - Length.Feet(20)).Single().ShouldContain($"took {(planned - Length.Feet(20)).InFeet:0} ft off the reel where the plan has {planned.InFeet:0}");
+        Asked(planned + Length.Feet(40)).Count().ShouldBe(1);
+        Asked(planned + Length.Feet(3)).ShouldBeEmpty();
+    }
+
+    [Fact]
     public void A_ticked_run_keeps_its_first_box_and_counts_what_it_took()
     {
         var circuit = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 2);

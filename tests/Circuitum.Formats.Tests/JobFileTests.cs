@@ -269,6 +269,12 @@ public class JobFileTests
     {
         var png = File.ReadAllBytes(Path.Combine(Root(), "docs", "screenshots", "rooms.png"));
         PictureFile.Look(png).Picture.ShouldNotBeNull().ShouldSatisfyAllConditions(p => p.MediaType.ShouldBe("image/png"), p => p.Width.ShouldBe(1280), p => p.Hash.Length.ShouldBe(64));
+        PictureFile.Look(png[..^40]).Problem.ShouldContain("breaks off");
+        using var drawn = SkiaSharp.SKBitmap.Decode(png);
+        using var encoded = drawn.Encode(SkiaSharp.SKEncodedImageFormat.Jpeg, 80);
+        var jpeg = encoded.ToArray();
+        PictureFile.Look(jpeg).Picture.ShouldNotBeNull().MediaType.ShouldBe("image/jpeg");
+        foreach (var part in new[] { 0.3, 0.7, 0.95 }) PictureFile.Look(jpeg[..(int)(jpeg.Length * part)]).Problem.ShouldContain("breaks off");
         PictureFile.Look([1, 2, 3]).Problem.ShouldContain("not a PNG or JPEG");
         PictureFile.Look(new byte[PictureFile.MostBytes + 1]).Problem.ShouldContain("larger than");
         var wide = (byte[])png.Clone();

@@ -14,12 +14,12 @@ public sealed class BenchInput
 
     /// <summary>Takes what was told for a question.</summary>
     /// <param name="question">The question.</param>
-    /// <param name="told">Names and values as they came; empty values are left out.</param>
+    /// <param name="told">Names and values as they came; values with nothing but commas in them are left out.</param>
     /// <exception cref="BenchException">A field is not known, comes too often or is too long.</exception>
     public BenchInput(BenchQuestion question, IEnumerable<(string Name, string Value)> told)
     {
         this.question = question;
-        foreach (var (name, value) in told.Take(MostValues + 1).Where(t => t.Value.Trim().Length > 0))
+        foreach (var (name, value) in told.Take(MostValues + 1).Where(t => t.Value.Trim(',', ' ', '\t').Trim().Length > 0))
         {
             if (question.Fields.FirstOrDefault(f => f.Name == name) is not { } field) throw new BenchException(name.Length > 30 ? name[..30] : name, $"{question.Name} does not ask for it. It asks for: {string.Join(", ", question.Fields.Select(f => f.Name))}.");
             if (value.Length > LongestText) throw new BenchException(name, $"{LongestText} characters at most.");

@@ -162,9 +162,9 @@ public static partial class LengthText
         return true;
     }
 
-    [GeneratedRegex("""^(?<ft>\d{1,6}(\.\d{1,6})?)\s*(?:'|ft)\s*-?\s*(?:(?<in>\d{1,3}(\.\d{1,6})?)(?:[\s-]+(?<n>\d{1,2})/(?<d>\d{1,2}))?|(?<n>\d{1,2})/(?<d>\d{1,2}))\s*(?:"|in)?$|^(?<ft>\d{1,6})-(?<in>\d{1,3}(\.\d{1,6})?)(?:\s+(?<n>\d{1,2})/(?<d>\d{1,2}))?\s*(?:"|in)?$""", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex("""^(?<ft>[0-9]{1,6}(\.[0-9]{1,6})?)\s*(?:'|ft)\s*-?\s*(?:(?<in>[0-9]{1,3}(\.[0-9]{1,6})?)(?:[\s-]+(?<n>[0-9]{1,2})/(?<d>[0-9]{1,2}))?|(?<n>[0-9]{1,2})/(?<d>[0-9]{1,2}))\s*(?:"|in)?$|^(?<ft>[0-9]{1,6})-(?<in>[0-9]{1,3}(\.[0-9]{1,6})?)(?:\s+(?<n>[0-9]{1,2})/(?<d>[0-9]{1,2}))?\s*(?:"|in)?$""", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex FeetInches();
 
-    [GeneratedRegex("""^(?<num>\d{1,9}(\.\d{1,6})?)(?:\s+(?<n>\d{1,2})/(?<d>\d{1,2}))?\s*(?<unit>'|ft|feet|foot|"|in|inch|inches|mm|cm|m)?$|^(?<num>\d{1,6})-(?<n>\d{1,2})/(?<d>\d{1,2})\s*(?<unit>'|ft|feet|foot|"|in|inch|inches|mm|cm|m)$""", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    [GeneratedRegex("""^(?<num>[0-9]{1,9}(\.[0-9]{1,6})?)(?:\s+(?<n>[0-9]{1,2})/(?<d>[0-9]{1,2}))?\s*(?<unit>'|ft|feet|foot|"|in|inch|inches|mm|cm|m)?$|^(?<num>[0-9]{1,6})-(?<n>[0-9]{1,2})/(?<d>[0-9]{1,2})\s*(?<unit>'|ft|feet|foot|"|in|inch|inches|mm|cm|m)$""", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
     private static partial Regex WithUnit();
 }
