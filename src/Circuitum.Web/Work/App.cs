@@ -4,6 +4,7 @@ using System.Xml.Linq;
 using Circuitum.Formats.Dxf;
 using Circuitum.Storage;
 using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Diagnostics.HealthChecks;
 using Microsoft.AspNetCore.Http.Features;
 using Microsoft.Extensions.Diagnostics.HealthChecks;
@@ -128,6 +129,13 @@ public static class App
     // Only what the pages use, and nothing larger than is read.
     private static Task Lawful(HttpContext context, RequestDelegate next)
     {
+        // The page that tells of a refusal is asked for by itself, without what was refused.
+        if (context.Features.Get<IStatusCodeReExecuteFeature>() is not null)
+        {
+            (context.Request.Method, context.Request.ContentLength, context.Request.ContentType) = (HttpMethods.Get, null, null);
+            return next(context);
+        }
+
         var method = context.Request.Method;
         if (!HttpMethods.IsGet(method) && !HttpMethods.IsHead(method) && !HttpMethods.IsPost(method)) context.Response.StatusCode = StatusCodes.Status405MethodNotAllowed;
         else if (context.Request.ContentLength > MostRequestBytes) context.Response.StatusCode = StatusCodes.Status413PayloadTooLarge;

@@ -30,7 +30,7 @@ public sealed class JobDesk(string directory)
     public async Task PrepareAsync()
     {
         await using var store = await JobStore.OpenAsync(directory);
-        if ((await store.ListAsync()).Count > 0) return;
+        if ((await store.ListAsync()).Count > 0 || (await store.DeletedAsync()).Count > 0) return;
         foreach (var file in Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "demo"), "*.json").OrderDescending(StringComparer.Ordinal))
         {
             await using var stream = File.OpenRead(file);
