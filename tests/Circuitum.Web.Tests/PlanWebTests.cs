@@ -130,7 +130,7 @@ public sealed class PlanWebTests : WebHouse
     [Fact]
     public async Task A_picture_is_kept_with_its_job_and_given_to_nobody_else()
     {
-        var png = Convert.FromBase64String("iVBORw0KGgoAAAANSUhEUgAAABAAAAAQCAIAAACQkWg2AAAAFklEQVR42mP8z8BQz0AEYBxVSF+FABJADveWkH6oAAAAAElFTkSuQmCC");
+        var png = Convert.FromBase64String("iVBORw0KGgoAAAANSUhEUgAAABAAAAAQCAIAAACQkWg2AAAAFklEQVR42mP438BAEmIY1TCqYfhqAACcdX8QL4dRqgAAAABJRU5ErkJggg==");
         var page = await (await Send("/jobs/gull-cottage/pictures", "x.png", png, ("storey", "ground"))).Content.ReadAsStringAsync();
         var image = Parse(page).QuerySelector(".under").ShouldNotBeNull();
         var source = image.GetAttribute("href")!;
