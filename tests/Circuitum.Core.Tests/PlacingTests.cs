@@ -53,6 +53,16 @@ public class PlacingTests
         new EditOpening(door.Id, door.Kind, Length.Feet(8.9), Length.Feet(1.4), End.Start, true, null).Apply(job).Problem.ShouldContain("behind the wall");
     }
 
+    // Twenty inches of the closet stand behind the wall: no door goes there, and none that leads outdoors is made of it.
+    [Fact]
+    public void Where_too_little_of_a_room_is_behind_a_wall_no_door_is_put()
+    {
+        var job = Sample.House(Sample.Rect("living", RoomKind.Living, 0, 10, 20, 12), Sample.Rect("closet", RoomKind.Closet, 18.33, 1, 8, 8.6));
+        var put = new PlaceHere("opening:hinged", "first", Sample.P(19.2, 10.2)).Apply(job);
+        put.Job.ShouldBeNull();
+        put.Problem.ShouldNotBeEmpty();
+    }
+
     [Fact]
     public void A_box_pointed_at_stands_where_one_can_stand()
     {

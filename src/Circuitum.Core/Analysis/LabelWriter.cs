@@ -58,6 +58,9 @@ public static partial class LabelWriter
                 return $"Lights and receptacles: {Rooms(house, boxes.Where(b => b.Kind is not (BoxKind.Switch or BoxKind.SmokeAlarm)))}{(boxes.Any(b => b.Kind == BoxKind.SmokeAlarm) ? "; smoke alarms" : "")}";
             case CircuitPurpose.Outdoor:
                 return $"Outdoor receptacles: {rooms}";
+            // A laundry area is a place where a washer stands, whatever its room is called.
+            case CircuitPurpose.Laundry when !rooms.Contains("laundry", StringComparison.OrdinalIgnoreCase):
+                return $"Laundry receptacles: {rooms}";
             default:
                 return $"{rooms} receptacles";
         }

@@ -100,7 +100,7 @@ public sealed record AddStorey(string Name, Length Floor) : JobCommand("add stor
 /// <param name="Width">Width; for a panel its main breaker is set on the panel's ticket.</param>
 /// <param name="To">For an opening, the room beyond or <c>outside</c>; empty for whatever is behind it.</param>
 /// <param name="HingeAtFinish">The hinge, or a sliding panel, at the far jamb.</param>
-public sealed record PutOnWall(string What, string Room, int Wall, Length From, Length Width, string To, bool HingeAtFinish) : JobCommand($"put {What} on wall")
+public sealed record PutOnWall(string What, string Room, int Wall, Length From, Length Width, string To, bool HingeAtFinish) : JobCommand($"put {Pointing.Sort(What).Word.Replace('-', ' ')} on wall")
 {
     /// <summary>Usual depth of things against a wall.</summary>
     private static readonly Dictionary<string, double> Depths = new() { ["counter"] = 25, ["sink"] = 22, ["basin"] = 18, ["tub"] = 30, ["shower"] = 36, ["toilet"] = 28, ["cabinet"] = 24, ["fireplace"] = 24 };

@@ -42,7 +42,11 @@ internal static class Pointing
         var between = facing.Any(f => f.To < middle) && facing.Any(f => f.From > middle);
         Length Off(FacingWall f) => Length.Max(Length.Zero, Length.Max(f.From - middle, middle - f.To));
         if (facing.OrderBy(Off).FirstOrDefault(f => Off(f) <= (between ? Length.Inches(HouseShape.ThickestWallInches) : Length.Zero)) is not { } behind) return (from, Opening.Outside);
-        return Fits(behind) is { } fitting ? (fitting, behind.Room.Room.Id) : (from, Opening.Outside);
+        if (Fits(behind) is { } fitting) return (fitting, behind.Room.Room.Id);
+
+        // Too little of that room is behind the wall: the nearest one that has room for it, no farther off than its own width.
+        var (at, room) = facing.Select(f => (At: Fits(f), f.Room)).Where(f => f.At is { } a && (a - from).Abs() <= width).OrderBy(f => (f.At!.Value - from).Abs()).FirstOrDefault();
+        return at is { } there ? (there, room.Room.Id) : (from, behind.Room.Room.Id);
 
         Length? Fits(FacingWall f) => f.To - f.From < width ? null : Length.Max(f.From, Length.Min(from, f.To - width));
     }
@@ -52,7 +56,7 @@ internal static class Pointing
 /// <param name="What">As for <see cref="PutOnWall"/>, or <c>island</c>, or a kind of wish.</param>
 /// <param name="Storey">The storey.</param>
 /// <param name="At">The place.</param>
-public sealed record PlaceHere(string What, string Storey, Point At) : JobCommand($"place {What}")
+public sealed record PlaceHere(string What, string Storey, Point At) : JobCommand($"place {Pointing.Sort(What).Word.Replace('-', ' ')}")
 {
     private static readonly Dictionary<string, double> Widths = new()
     {

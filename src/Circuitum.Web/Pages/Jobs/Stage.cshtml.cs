@@ -238,7 +238,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     [
         .. Job.Rooms.Select(r => $"room:{r.Id}"), .. Job.Openings.Select(o => $"opening:{o.Id}"), .. Job.Counters.Select(c => $"counter:{c.Id}"),
         .. Job.Fixtures.Select(f => $"fixture:{f.Id}"), .. Job.Appliances.Select(x => $"appliance:{x.Id}"), .. Job.Wishes.Select(w => $"wish:{w.Id}"),
-        .. Job.Decisions.Boxes.Select(b => $"box:{b.Id}"),
+        .. Job.Decisions.Boxes.Select(b => $"box:{b.Id}"), .. Job.Panels.Select(p => $"panel:{p.Id}"),
     ];
 
     private IActionResult Show()
