@@ -63,7 +63,7 @@ test('three storeys: one by mouse, one by keyboard, one from a drawing that come
   const choose = async (what, from) => {
     await put.locator('select[name=what]').focus();
     await page.keyboard.type(what);
-    await put.getByLabel('From the corner').focus();
+    await put.getByLabel('From the left corner').focus();
     await page.keyboard.press('Control+A');
     await page.keyboard.type(from);
   };

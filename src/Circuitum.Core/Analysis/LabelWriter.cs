@@ -50,8 +50,7 @@ public static partial class LabelWriter
                 var counter = boxes.Where(b => b.Kind == BoxKind.Receptacle && b.Height >= Measure.Length.Inches(36)).ToList();
                 if (counter.Count == 0) return $"{rooms} wall receptacles";
                 var sides = counter.Where(b => b.Wall is not null).Select(b => Facing(house[b.Room], b.Wall!.Value)).Distinct().ToList();
-                var more = Rooms(house, boxes.Except(counter));
-                return $"{Rooms(house, counter)} counter receptacles, {string.Join(" and ", sides)} wall{(more.Length > 0 ? $"; {more} walls" : "")}";
+                return $"{Rooms(house, counter)} counter receptacles, {string.Join(" and ", sides)} wall{(sides.Count > 1 ? "s" : "")}{Walls(house, boxes.Except(counter).Where(b => b.Kind == BoxKind.Receptacle))}";
             case CircuitPurpose.Lighting:
                 return Lights(house, boxes);
             case CircuitPurpose.Mixed:
@@ -65,6 +64,10 @@ public static partial class LabelWriter
                 return $"{rooms} receptacles";
         }
     }
+
+    // Receptacles of a small-appliance circuit that are not at a counter, by room and wall, so that two such circuits differ.
+    private static string Walls(HouseShape house, IEnumerable<Box> boxes) => string.Concat(boxes.GroupBy(b => b.Room).Select(g =>
+        $"; {house[g.Key].Room.Name} wall receptacles{(Sides(house, g) is { Length: > 0 } sides ? $", {sides}" : "")}"));
 
     // Each by what it is: a room with an alarm only has no light here.
     private static string Lights(HouseShape house, List<Box> boxes)
