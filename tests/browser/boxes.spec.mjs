@@ -46,9 +46,18 @@ test('boxes are proposed, one is moved to break the rule, it is seen, the fix is
 
   // The person's box stays where it is when the room is proposed again.
   const moved = await place(page, 'living.r1');
-  await page.keyboard.press('Escape');
   await edited(page, () => page.locator('.ticket').getByRole('button', { name: 'Propose boxes for Living room' }).click());
   expect(await place(page, 'living.r1')).toEqual(moved);
+
+  // Escape lets go of the room, from a field of its ticket as well; so does a click on empty paper.
+  await page.locator('.ticket input:not([type=hidden])').first().focus();
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.ticket')).toHaveCount(0);
+  await page.locator('h2 a', { hasText: 'Living room' }).click();
+  await expect(page.locator('.ticket h2')).toHaveText('Living room');
+  const canvas = await page.locator('.canvas').boundingBox();
+  await page.mouse.click(canvas.x + canvas.width - 12, canvas.y + canvas.height - 12);
+  await expect(page.locator('.ticket')).toHaveCount(0);
 });
 
 test('a box is changed, held, listed and scheduled on paper; the edition is changed and compared', async ({ page, house }) => {

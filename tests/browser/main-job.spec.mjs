@@ -191,3 +191,17 @@ test('two windows on one job: the later edit is told, nothing is lost', async ({
   await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
   await expect(page.locator('.mark').first()).toBeVisible();
 });
+
+test('with the program gone an edit says so, is kept, and is sent again when it is back', async ({ page, house }) => {
+  await page.goto(`${house.url}/jobs/gull-cottage/rooms?pick=room:living`);
+  const ticket = page.locator('.ticket');
+  await ticket.getByLabel('Name', { exact: true }).fill('Parlour');
+  house.lost = true;
+  await page.route('**/rooms*', route => route.abort());
+  await ticket.getByRole('button', { name: 'Save' }).first().click();
+  await expect(page.getByRole('alert')).toContainText('does not answer');
+  await expect(ticket.getByLabel('Name', { exact: true })).toHaveValue('Parlour');
+  await page.unroute('**/rooms*');
+  await page.getByRole('button', { name: 'Send it again' }).click();
+  await expect(page.locator('.ticket h2')).toHaveText('Parlour');
+});

@@ -44,16 +44,21 @@ const press = name => document.querySelector(`button[data-do="${name}"]:not(:dis
 
 document.addEventListener('keydown', e => {
   if (!work() || e.ctrlKey && e.key !== 'z' || e.metaKey || e.altKey || document.querySelector('dialog[open]')) return;
-  if (e.target.closest('input, select, textarea')) return;
-  if (drawingKey(e)) return e.preventDefault();
   const { pick, stage } = work().dataset;
+  const letGo = () => memory.tool ? setTool('') : pick && visit('');
+  if (e.target.closest('input, select, textarea')) {
+    // In a field Escape gives up what was typed and lets go, as everywhere.
+    if (e.key === 'Escape') { e.target.blur(); letGo(); }
+    return;
+  }
+  if (drawingKey(e)) return e.preventDefault();
   const arrow = (dx, dy) => stage === 'rooms' ? nudgePlan(dx, dy, e.shiftKey) : nudge(4 * (dx + dy));
   const tool = name => stage === 'rooms' && setTool(name);
   const keys = {
     n: () => nextFinding(1), p: () => nextFinding(-1), j: () => walk(1, '[data-list] a'), k: () => walk(-1, '[data-list] a'),
     a: () => press('accept-box'), c: () => { circuitField()?.focus(); circuitField()?.select(); }, u: () => press('undo'), U: () => press('redo'), z: () => e.ctrlKey && press('undo'),
     r: () => { press('propose-boxes'); press('plan-circuits'); }, '+': () => zoom(1.25), '=': () => zoom(1.25), '-': () => zoom(0.8), 0: () => zoom(0),
-    v: () => tool(''), w: () => tool('room'), d: () => tool('opening:hinged'), o: () => tool('opening:window'), Escape: () => memory.tool ? setTool('') : pick && visit(''),
+    v: () => tool(''), w: () => tool('room'), d: () => tool('opening:hinged'), o: () => tool('opening:window'), Escape: letGo,
     Delete: () => { press('remove-box'); press('remove-thing'); }, '?': () => document.getElementById('keys').showModal(),
     ArrowLeft: () => arrow(-1, 0), ArrowRight: () => arrow(1, 0), ArrowUp: () => arrow(0, -1), ArrowDown: () => arrow(0, 1),
   };

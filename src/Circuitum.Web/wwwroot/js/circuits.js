@@ -183,11 +183,12 @@ document.addEventListener('click', e => {
 }, true);
 document.addEventListener('keydown', e => {
   if (e.key !== 'Escape' || !here() || !(drag || chosen.size)) return;
+  e.stopPropagation();
   drag = lasso = null;
   clear();
   chosen.clear();
   mark();
-});
+}, true);
 document.addEventListener('pointercancel', () => {
   drag = lasso = null;
   clear();

@@ -292,10 +292,20 @@ function drop(e, d) {
   }
 }
 
-document.addEventListener('pointercancel', () => {
-  if (drag?.mark) drag.mark.style.translate = '';
+function letBe() {
+  if (drag?.mark) {
+    drag.mark.style.translate = '';
+    drag.mark.classList.remove('dragged');
+  }
   drag = null;
-});
+  sketch();
+}
+document.addEventListener('pointercancel', letBe);
+document.addEventListener('keydown', e => {
+  if (e.key !== 'Escape' || !drag?.moved || drawing) return;
+  e.stopPropagation();
+  letBe();
+}, true);
 document.addEventListener('dblclick', () => drawing && finishRoom());
 document.addEventListener('change', e => e.target.id === 'tool' && setTool(e.target.value));
 

@@ -87,6 +87,8 @@ document.addEventListener('pointercancel', () => {
 });
 document.addEventListener('keydown', e => {
   if (e.key !== 'Escape' || !drag) return;
+  // It ends the drag and nothing else.
+  e.stopPropagation();
   drag = null;
   clear();
-});
+}, true);
