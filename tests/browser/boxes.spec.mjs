@@ -46,6 +46,7 @@ test('boxes are proposed, one is moved to break the rule, it is seen, the fix is
 
   // The person's box stays where it is when the room is proposed again.
   const moved = await place(page, 'living.r1');
+  await page.goto(`${house.url}/jobs/${job}/boxes?pick=room:living`);
   await edited(page, () => page.locator('.ticket').getByRole('button', { name: 'Propose boxes for Living room' }).click());
   expect(await place(page, 'living.r1')).toEqual(moved);
 

@@ -2,6 +2,7 @@
 import { test as base, expect } from '@playwright/test';
 import { spawn } from 'node:child_process';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -14,13 +15,20 @@ export async function serve(port, data) {
   return child;
 }
 
+const freePort = () => new Promise(done => {
+  const held = createServer().listen(0, '127.0.0.1', () => {
+    const { port } = held.address();
+    held.close(() => done(port));
+  });
+});
+
 export const test = base.extend({
   // How far the demo house is when the test begins: nothing (an empty data directory), rooms, boxes or circuits.
   begin: ['rooms', { option: true }],
-  house: async ({ begin }, use, info) => {
+  house: async ({ begin }, use) => {
     const data = mkdtempSync(join(tmpdir(), 'circuitum-'));
     if (begin !== 'nothing') cpSync(join(process.env.CIRCUITUM_HOUSES, begin), data, { recursive: true });
-    const port = 5600 + info.workerIndex * 50 + (Math.abs([...info.title].reduce((h, c) => (h * 31 + c.charCodeAt(0)) | 0, 7)) % 50);
+    const port = await freePort();
     const house = { data, port, url: `http://127.0.0.1:${port}`, child: await serve(port, data) };
     await use(house);
     house.child.kill('SIGKILL');

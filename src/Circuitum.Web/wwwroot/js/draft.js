@@ -241,9 +241,13 @@ function press(e, d) {
   if (dim) return askDimension(dim, e);
   if (e.target.closest?.('[data-why]')) return;
   const pick = e.target.closest?.('[data-pick], [data-drag]');
-  if (pick) visit(pick.dataset.pick ?? pick.dataset.drag);
+  // What is around the drawing tells what is picked too, and is no thing of the plan.
+  if (pick && d.svg.contains(pick)) visit(pick.dataset.pick ?? pick.dataset.drag);
   else if (d.svg === plan() && work().dataset.pick) visit('');
 }
+
+// Around the drawing is empty paper too.
+document.addEventListener('click', e => e.target.matches?.('.canvas') && !memory.tool && work().dataset.pick && visit(''));
 
 function useTool([x, y]) {
   const { storey } = work().dataset;
