@@ -25,12 +25,5 @@ public class ExtentTests
         JobRules.Check(many).Single().ShouldSatisfyAllConditions(p => p.Field.ShouldBe("rooms"), p => p.Sentence.ShouldContain("sq ft together"));
     }
 
-    private static Room Square(string id, double x, double y, double side) => new()
-    {
-        Id = id,
-        Name = id,
-        Storey = "first",
-        Kind = RoomKind.Living,
-        Outline = [new(Length.Feet(x), Length.Feet(y)), new(Length.Feet(x + side), Length.Feet(y)), new(Length.Feet(x + side), Length.Feet(y + side)), new(Length.Feet(x), Length.Feet(y + side))],
-    };
+    private static Room Square(string id, double x, double y, double side) => Sample.Rect(id, RoomKind.Living, x, y, side, side);
 }

@@ -1,5 +1,5 @@
 // The hand on the plan: picking, dragging, drawing rooms, typing over dimensions, scaling a traced picture.
-import { address, fetched, inches, memory, plan, send, tell, visit, work } from './desk.js';
+import { fetched, inches, memory, plan, send, visit, work } from './desk.js';
 import { pan, perPixel, place, rest } from './view.js';
 
 const svgNs = 'http://www.w3.org/2000/svg';
@@ -349,5 +349,3 @@ export function nudgePlan(dx, dy, far) {
   const [cx, cy] = m ? mark.getAttribute('transform').match(/-?[\d.]+/g).map(Number) : [box.x + box.width / 2, box.y + box.height / 2];
   send({ do: 'move-thing', thing: pick, x: cx + dx * step, y: cy + dy * step });
 }
-
-export { address, tell };
