@@ -14,6 +14,19 @@ public class PairTests
 
     private static readonly JobAnalysis A = Analyzer.Analyze(Long);
 
+    [Fact]
+    public void No_way_from_box_to_box_is_shorter_than_along_the_axes_of_the_frame()
+    {
+        // Pairs that begin too far apart are passed over by this measure.
+        foreach (var (seed, a) in HouseSet.All.Take(60))
+        {
+            var runs = new Routing.Runs(a.House);
+            var first = a.Circuits.Select(c => c.Run.First).OfType<string>().ToList();
+            foreach (var (from, to) in first.SelectMany(f => first.Where(t => t != f).Select(t => (f, t))))
+                runs.Between(from, to).ShouldBeGreaterThanOrEqualTo(runs.AtLeast(from, to), $"house {seed}: {from} to {to}");
+        }
+    }
+
     private static PairOffer Offer => HomeRunPairing.Offers(A, PairKind.TwoNeutrals)[0];
 
     private static Job Pair(PairKind kind) => new PairCircuits(Offer.First, Offer.Second, kind).Apply(Long).Job!;

@@ -58,6 +58,18 @@ public class PapersTests
     }
 
     [Fact]
+    public void Home_runs_are_followed_by_what_is_drilled_with_bushings_where_studs_are_of_metal()
+    {
+        var walls = Planned.Rooms.SelectMany(r => Enumerable.Range(0, r.Outline.Length).Select(w => new WallFact { Room = r.Id, Wall = w, Build = WallBuild.MetalStud }));
+        string Said(Job job) => string.Join('\n', Papers.Text(Analyzer.Analyze(job), "home-runs", 7));
+        Said(Planned).ShouldContain("nail plates");
+        Said(Planned).ShouldNotContain("bushings");
+        var steel = Said(Planned with { Walls = [.. walls] });
+        steel.ShouldContain(" bushings in metal studs");
+        steel.ShouldContain("bushings in the holes");
+    }
+
+    [Fact]
     public void The_one_line_drawing_shows_service_meter_panels_feeder_and_electrode()
     {
         var svg = System.Xml.Linq.XDocument.Parse(OneLine.Svg(A)).Root!;

@@ -118,9 +118,9 @@ internal static class GeneratedHouse
     private static Opening Door(string id, string room, int wall, double from, string to) => new() { Id = id, Room = room, Wall = wall, From = Length.Feet(Math.Round(from * 4) / 4), Width = Length.Feet(2.5), To = to };
 
     /// <summary>The hard rules of dividing into circuits, written down here once more: what a planned house breaks of them.</summary>
-    internal static IEnumerable<string> Broken(Job job, bool byHand = false)
+    internal static IEnumerable<string> Broken(JobAnalysis a, bool byHand = false)
     {
-        var a = Analyzer.Analyze(job);
+        var job = a.Job;
         var on = job.Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (b.Box, Circuit: c))).ToLookup(x => x.Box, x => x.Circuit);
         foreach (var box in job.Decisions.Boxes.Where(b => b.Serves is null && on[b.Id].Count() != 1)) yield return $"{box.Id} is on {on[box.Id].Count()} circuits";
         foreach (var c in a.Circuits.Where(c => c.Boxes.Length > 0))
@@ -179,10 +179,15 @@ internal static class GeneratedHouse
     /// <summary>Plans a house, then again with a person's hand in it, and says what was broken: the rules, or what the person decided.</summary>
     internal static IEnumerable<string> Try(int seed)
     {
-        var job = Make(seed);
+        var job = MakeWithShed(seed);
         foreach (var p in Intake.JobRules.Check(job)) yield return $"made wrong: {p}";
         var planned = Planner.PlanAll(job, seed % 10 == 0 ? Circuits.PlanEffort.Full : Circuits.PlanEffort.First);
-        foreach (var b in Broken(planned)) yield return b;
+        foreach (var b in Broken(Analyzer.Analyze(planned)).Concat(TryByHand(planned, seed))) yield return b;
+    }
+
+    /// <summary>Plans a planned house again with a person's hand in it, and says what was broken.</summary>
+    internal static IEnumerable<string> TryByHand(Job planned, int seed)
+    {
         var random = new Random(seed + 1);
         var general = planned.Decisions.Circuits.Where(c => c.Purpose is CircuitPurpose.Receptacles or CircuitPurpose.Lighting or CircuitPurpose.Mixed).ToList();
         if (general.Count < 2) yield break;
@@ -198,6 +203,6 @@ internal static class GeneratedHouse
         if (again.Decisions.Circuits.Single(c => c.Holds(box)).Number != own) yield return $"{box} was taken from where a person put it";
         
         // A light that a person takes from its switch is found, and stays where the person put it.
-        foreach (var b in Broken(again, byHand: true)) yield return $"planned again: {b}";
+        foreach (var b in Broken(Analyzer.Analyze(again), byHand: true)) yield return $"planned again: {b}";
     }
 }

@@ -49,6 +49,23 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
     // Attics are run over or beside the joists, floors between storeys through them.
     private static readonly Length JoistSpacing = Length.Inches(16);
 
+    /// <summary>How many holes, plates, bushings, seals and staples, in sentences.</summary>
+    /// <param name="p">The job's preferences, which say how far apart staples are and how many cables share a hole.</param>
+    public string InWords(Preferences p)
+    {
+        var counts = string.Join(", ", new[]
+        {
+            $"{Holes} holes",
+            $"{Plates} nail plates",
+            Bushings > 0 ? $"{Bushings} bushings in metal studs" : "",
+            $"{Seals} holes to seal between storeys",
+            $"about {Staples} staples",
+        }.Where(c => c.Length > 0));
+        var unknown = JoistsUnknown.Length > 0 ? $" Which way the joists run is not stated over {string.Join(", ", JoistsUnknown)}: holes in them are not counted." : "";
+        return $"{counts}: the first {LengthText.Show(p.StapleFromBox)} from each box, then every {LengthText.Show(p.StapleEvery)}. "
+            + $"By the planned ways, {p.CablesPerHole} cables in a hole at most.{unknown}";
+    }
+
     /// <summary>The list of a house with its circuits.</summary>
     public static DrillList Of(JobAnalysis a)
     {
@@ -196,7 +213,7 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         {
             var n = double.Parse(stud[(stud.IndexOf(':', StringComparison.Ordinal) + 1)..], System.Globalization.CultureInfo.InvariantCulture) * JoistSpacing.InInches;
             var at = level ? new Point(Length.Inches(n), piece.From.Y) : new Point(piece.From.X, Length.Inches(n));
-            if (a.House.Rooms.FirstOrDefault(r => r.Room.Storey == below.Id && r.Contains(at)) is not { } room) continue;
+            if (a.House.RoomAt(below.Id, at) is not { } room) continue;
             if (room.Room.Joists is not { } run) unknown.Add(room.Room.Name);
             else if ((run == JoistRun.EastWest) != level) hole($"Joists over {room.Room.Name}{(room.Room.JoistDepth is { } d ? $", {LengthText.Show(d)} deep" : "")}", stud);
         }

@@ -48,15 +48,19 @@ public static class HomeRunPairing
         if (analysis.Panel is null || free.Count < 2) return [];
         var runs = new Runs(analysis.House);
         var makeUp = analysis.Job.Preferences.BoxMakeUp * 2;
+        var least = Length.Max(analysis.Job.Preferences.TwoCircuitSaving, Length.Inches(1));
         var all = new List<PairOffer>();
         foreach (var a in free)
         {
-            foreach (var b in free.Where(b => b.Number != a.Number && b.Panel == a.Panel && Wise(a, b, kind)))
+            // Most circuits begin too far from each other to save anything; the way itself is only looked for where it could.
+            foreach (var b in free.Where(b => b.Number != a.Number && b.Panel == a.Panel && Saving(b, runs.AtLeast(a.Run.First!, b.Run.First!)) >= least && Wise(a, b, kind)))
             {
-                var saving = b.Run.Hops[0].Cut - (runs.Between(a.Run.First!, b.Run.First!) + makeUp);
-                if (saving >= analysis.Job.Preferences.TwoCircuitSaving && saving > Length.Zero) all.Add(new(a.Number, b.Number, saving));
+                var saving = Saving(b, runs.Between(a.Run.First!, b.Run.First!));
+                if (saving >= least) all.Add(new(a.Number, b.Number, saving));
             }
         }
+
+        Length Saving(CircuitAnalysis b, Length between) => b.Run.Hops[0].Cut - (between + makeUp);
 
         var taken = new HashSet<int>();
         var offers = ImmutableArray.CreateBuilder<PairOffer>();

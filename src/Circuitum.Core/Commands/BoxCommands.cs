@@ -115,12 +115,8 @@ public sealed record AddBoxHere(BoxKind Kind, string Storey, Point At) : JobComm
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        var rooms = job.Rooms.Where(r => r.Storey == Storey).Select(r => new RoomShape(r)).ToList();
-        if (rooms.Count == 0) return CommandResult.Refuse("There is no room on this storey yet.");
-
-        // Just outside a wall's inside face still means that wall.
-        var shape = rooms.FirstOrDefault(r => r.Contains(At)) ?? rooms.MinBy(r => r.InchesToWall(At))!;
-        if (!shape.Contains(At) && shape.InchesToWall(At) > 12) return CommandResult.Refuse("There is no room at that place.");
+        if (job.Rooms.All(r => r.Storey != Storey)) return CommandResult.Refuse("There is no room on this storey yet.");
+        if (Pointing.Room(job, Storey, At) is not { } shape) return CommandResult.Refuse("There is no room at that place.");
         if (Kind is not (BoxKind.Receptacle or BoxKind.Switch)) return new AddBox(Kind, shape.Room.Id, null, Length.Zero, new(At.X.RoundTo(Length.Inches(1)), At.Y.RoundTo(Length.Inches(1)))).Apply(job);
         var (wall, along, _) = shape.Nearest(At);
         // Out on the floor of a garage or the like, a receptacle is meant for the ceiling: nobody has a wall in mind there.

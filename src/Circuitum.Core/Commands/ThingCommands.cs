@@ -9,12 +9,23 @@ namespace Circuitum.Core.Commands;
 /// <summary>Where a thing goes when a person points at the plan.</summary>
 internal static class Pointing
 {
+    // Just outside a wall's inside face still means that wall, in inches.
+    private const double Outside = 12;
+
+    /// <summary>The room that a hand means that points at a place of a storey: the one it lies in, or whose wall is within a foot.</summary>
+    internal static RoomShape? Room(Job job, string storey, Point at)
+    {
+        var house = HouseShape.Of(job);
+        if (house.RoomAt(storey, at) is { } inside) return inside;
+        var nearest = house.Rooms.Where(r => r.Room.Storey == storey).MinBy(r => r.InchesToWall(at));
+        return nearest?.InchesToWall(at) <= Outside ? nearest : null;
+    }
+
     /// <summary>The room's wall nearest to a place, within a foot outside or anywhere inside the room.</summary>
     internal static (RoomShape Shape, int Wall, Length Along)? Wall(Job job, string storey, Point at, string? only = null)
     {
-        var shapes = job.Rooms.Where(r => r.Storey == storey && (only is null || r.Id == only)).Select(r => new RoomShape(r)).ToList();
-        var shape = shapes.FirstOrDefault(s => s.Contains(at)) ?? shapes.MinBy(s => s.InchesToWall(at));
-        if (shape is null || (only is null && !shape.Contains(at) && shape.InchesToWall(at) > 12)) return null;
+        var shape = only is null ? Room(job, storey, at) : job.RoomById(only) is { } room && room.Storey == storey ? new RoomShape(room) : null;
+        if (shape is null) return null;
         var (wall, along, _) = shape.Nearest(at);
         return (shape, wall, along);
     }

@@ -15,6 +15,8 @@ public sealed class HouseShape
 
     private readonly ImmutableDictionary<string, RoomShape> rooms;
 
+    private ILookup<string, RoomShape>? byStorey;
+
     private HouseShape(Job job, ImmutableDictionary<string, RoomShape> rooms)
     {
         Job = job;
@@ -29,6 +31,20 @@ public sealed class HouseShape
 
     /// <summary>The shape of a room.</summary>
     public RoomShape this[string roomId] => rooms[roomId];
+
+    /// <summary>The room in which a place lies; none between the rooms and outside.</summary>
+    /// <param name="storey">The storey.</param>
+    /// <param name="at">The place.</param>
+    public RoomShape? RoomAt(string storey, Measure.Point at)
+    {
+        var shapes = byStorey ??= Rooms.ToLookup(r => r.Room.Storey);
+        foreach (var r in shapes[storey])
+        {
+            if (at.X >= r.MinX && at.X <= r.MaxX && at.Y >= r.MinY && at.Y <= r.MaxY && r.Contains(at)) return r;
+        }
+
+        return null;
+    }
 
     /// <summary>The ids of the rooms that stand in one building with a room, itself among them.</summary>
     /// <param name="roomId">The room.</param>

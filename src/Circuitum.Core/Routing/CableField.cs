@@ -143,21 +143,24 @@ internal sealed class CableField
     internal IEnumerable<(int I, int J)> NearestOfEach(double x, double y, double withinInches)
     {
         var at = CellOf(x, y);
-        var (found, all) = (new HashSet<int>(), parts.Value.Count);
-        for (var r = 0; r <= withinInches / Cell; r++)
+        var most = (int)(withinInches / Cell);
+        var best = new Dictionary<int, (int Away, int Aside, int I, int J)>();
+        for (var j = Math.Max(0, at.J - most); j <= Math.Min(rows - 1, at.J + most); j++)
         {
-            // The rim of a diamond: all cells at the same distance along the axes.
-            for (var k = 0; k <= r; k++)
+            // The end or the middle of each free stretch that is nearest; of several as near, the one straight ahead.
+            foreach (var (from, to, part) in parts.Value.Rows[j])
             {
-                foreach (var (di, dj) in new[] { (k, r - k), (-k, r - k), (k, k - r), (-k, k - r) })
-                {
-                    var cell = (I: at.I + di, J: at.J + dj);
-                    if (!IsFree(cell) || !found.Add(PartOf(cell))) continue;
-                    yield return cell;
-                    if (found.Count == all) yield break;
-                }
+                var i = Math.Clamp(at.I, from, to - 1);
+                var (away, aside) = (Math.Abs(i - at.I) + Math.Abs(j - at.J), Math.Abs(i - at.I));
+                if (away > most || (best.TryGetValue(part, out var b) && Compare(b, (away, aside, i, j)) <= 0)) continue;
+                best[part] = (away, aside, i, j);
             }
         }
+
+        return best.Values.Order(Comparer<(int, int, int I, int J)>.Create(Compare)).Select(b => (b.I, b.J));
+
+        static int Compare((int Away, int Aside, int I, int J) a, (int Away, int Aside, int I, int J) b) =>
+            a.Away != b.Away ? a.Away - b.Away : a.Aside != b.Aside ? a.Aside - b.Aside : a.J != b.J ? b.J - a.J : b.I - a.I;
     }
 
     // What hangs together has one number: stretches of free cells, row by row, joined with those that they touch in the row before.
@@ -193,8 +196,6 @@ internal sealed class CableField
             return n;
         }
     }
-
-    private int PartOf((int I, int J) cell) => parts.Value.Rows[cell.J].First(r => r.From <= cell.I && r.To > cell.I).Part;
 
     /// <summary>Where the one turn of a way between two cells lies: 0 first along, then down; 1 first down, then along; -1 when neither is free.</summary>
     internal int Turn((int I, int J) a, (int I, int J) b)

@@ -106,6 +106,9 @@ public sealed class Runs
         return InStuds(a, b) is { } along ? along.Way : ByField(from, to, a.At, a.Z, b.At, b.Z, Chains);
     }
 
+    /// <summary>What the way from box to box cannot be shorter than: cable goes along the axes of the frame.</summary>
+    internal Length AtLeast(string from, string to) => places[from].At.RectilinearTo(places[to].At);
+
     // Chains that go up and over keep out from under the floor.
     private RunBy Chains => job.Preferences.ChainBy == ChainBy.UpAndOver ? RunBy.Overhead : RunBy.Shorter;
 

@@ -187,6 +187,19 @@ public static class Papers
             s.Heading(group.Name, 11);
             s.Table([new("Label", 36), new("To", 13), new("Way", 30), new("ft", 6, true), new("Took", 8)], group.Lines.Select(l => new[] { l.Label, l.To, l.Way, $"{l.Cut.InFeet:0}", l.Pulled?.Measured is { } m ? $"{m.InFeet:0} ft" : l.Pulled is not null ? "pulled" : "" }), 8);
         }
+
+        Holes(s, a);
+    }
+
+    private static void Holes(PdfSheet s, JobAnalysis a)
+    {
+        var drill = DrillList.Of(a);
+        if (drill.Lines.Length == 0) return;
+        s.Heading("Drill and protect", 11);
+        s.Text(drill.InWords(a.Job.Preferences));
+        foreach (var mind in drill.Open) s.Text(mind);
+        Column[] columns = [new("Where", 36), new("Holes", 7, true), new("Cables", 7, true), new("In one", 7, true), new("Bit", 9), new("Mind", 34)];
+        s.Table(columns, drill.Lines.Select(l => new[] { l.Where, $"{l.Holes}", $"{l.Cables}", $"{l.Fullest}", l.Bit, l.Note }), 8);
     }
 
     private static void Feeders(PdfSheet s, JobAnalysis a)

@@ -33,7 +33,9 @@ function walk(step, selector) {
 let finding = -1;
 async function nextFinding(step) {
   const { job } = work().dataset;
-  const page = new DOMParser().parseFromString(await (await fetched(`/jobs/${job}/findings`)).text(), 'text/html');
+  const answer = await fetched(`/jobs/${job}/findings`);
+  if (!answer.ok) return tell('The findings did not come: the program does not answer.');
+  const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
   const links = [...page.querySelectorAll('.findings a')];
   if (links.length === 0) return;
   finding = (finding + step + links.length) % links.length;
