@@ -8,7 +8,10 @@ export default defineConfig({
   timeout: 150_000,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
-  use: { actionTimeout: 12_000,
+  // A busy machine is slow, not wrong.
+  expect: { timeout: 30_000 },
+  use: {
+    actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

@@ -52,7 +52,6 @@ internal static class PlannerCurve
             Standing = [.. room.Select(_ => -1)],
             MostSize = 13,
             MostLoad = 2400,
-            Rooms = 2,
             Weights = w,
         };
     }

@@ -29,12 +29,18 @@ public static class Planner
     /// <summary>Circuits for loose boxes, and spaces for new circuits.</summary>
     /// <param name="job">The job.</param>
     /// <param name="effort">How long the circuit planner looks.</param>
-    public static Job PlanCircuits(Job job, PlanEffort effort = PlanEffort.First) => PlanSpaces(PlanPairs(CircuitPlanning.Fill(job, new SearchCircuitPlanner(effort))));
+    public static Job PlanCircuits(Job job, PlanEffort effort = PlanEffort.First) => Laid(job, CircuitPlanning.Fill(job, new SearchCircuitPlanner(effort)));
 
     /// <summary>The planner's own circuits taken back and planned anew, with home runs and spaces for them.</summary>
     /// <param name="job">The job.</param>
     /// <param name="planner">Who divides; none takes the full search.</param>
-    public static Job PlanAfresh(Job job, ICircuitPlanner? planner = null) => PlanSpaces(PlanPairs(CircuitPlanning.Afresh(job, planner)));
+    public static Job PlanAfresh(Job job, ICircuitPlanner? planner = null) => Laid(CircuitPlanning.Kept(job), CircuitPlanning.Afresh(job, planner));
+
+    // Home runs and spaces for a plan; circuits that were not there before get their numbers from the spaces.
+    private static Job Laid(Job before, Job planned) => Numbered(before, PlanSpaces(PlanPairs(planned)));
+
+    /// <summary>Numbers for the circuits that were not there before.</summary>
+    internal static Job Numbered(Job before, Job placed) => CircuitNumbers.Settle(placed, before.Decisions.Circuits.Select(c => c.Number).ToHashSet());
 
     /// <summary>Home runs that two circuits share, where the job wants that; a person's stay as they are.</summary>
     public static Job PlanPairs(Job job)

@@ -27,8 +27,8 @@ public static class PlanChoices
     /// <summary>The job planned afresh for an aim; its own weights stay in the document.</summary>
     public static Job Plan(Job job, PlanWeights? weights)
     {
-        var planned = CircuitPlanning.Afresh(weights is null ? job : job with { Preferences = job.Preferences with { Weights = weights } });
-        return Planner.PlanSpaces(Planner.PlanPairs(planned with { Preferences = job.Preferences }));
+        var planned = Planner.PlanAfresh(weights is null ? job : job with { Preferences = job.Preferences with { Weights = weights } });
+        return planned with { Preferences = job.Preferences };
     }
 
     /// <summary>The plan that stands and one for each aim.</summary>

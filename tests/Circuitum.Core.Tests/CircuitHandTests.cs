@@ -70,14 +70,24 @@ public class CircuitHandTests
     [Fact]
     public void Renumbering_follows_the_panel_and_changes_nothing_else()
     {
-        var job = new RenumberCircuits().Apply(Planned).Job!;
-        var spaces = job.Decisions.Spaces.OrderBy(s => s.Space).Select(s => s.Circuit).ToList();
-        spaces.ShouldBe(spaces.Order());
-        foreach (var box in Planned.Decisions.Boxes)
+        new RenumberCircuits().Apply(Planned).Problem.ShouldContain("numbers of their spaces already");
+
+        // Two breakers change places; the numbers are on tags and stay until somebody asks.
+        var ones = A.Circuits.Where(c => c.Poles == 1).Select(c => c.Number).ToList();
+        SpaceDecision Swapped(SpaceDecision s) => s.Circuit == ones[0] ? s with { Circuit = ones[^1] } : s.Circuit == ones[^1] ? s with { Circuit = ones[0] } : s;
+        var swapped = Planned with { Decisions = Planned.Decisions with { Spaces = [.. Planned.Decisions.Spaces.Select(Swapped)] } };
+        foreach (var by in new[] { NumberBy.Space, NumberBy.Order })
         {
-            var (old, now) = (Planned.Decisions.Circuits.Single(c => c.Holds(box.Id)), job.Decisions.Circuits.Single(c => c.Holds(box.Id)));
-            now.Boxes.Select(b => b.Box).ShouldBe(old.Boxes.Select(b => b.Box));
-            job.Decisions.Spaces.Single(s => s.Circuit == now.Number).Space.ShouldBe(Planned.Decisions.Spaces.Single(s => s.Circuit == old.Number).Space);
+            var job = new RenumberCircuits().Apply(swapped with { Preferences = swapped.Preferences with { CircuitNumbers = by } }).Job!;
+            var spaces = job.Decisions.Spaces.OrderBy(s => s.Space).ToList();
+            if (by == NumberBy.Space) spaces.ShouldAllBe(s => s.Circuit == s.Space);
+            else spaces.Select(s => s.Circuit).ShouldBe(Enumerable.Range(1, spaces.Count));
+            foreach (var box in Planned.Decisions.Boxes)
+            {
+                var (old, now) = (swapped.Decisions.Circuits.Single(c => c.Holds(box.Id)), job.Decisions.Circuits.Single(c => c.Holds(box.Id)));
+                now.Boxes.Select(b => b.Box).ShouldBe(old.Boxes.Select(b => b.Box));
+                job.Decisions.Spaces.Single(s => s.Circuit == now.Number).Space.ShouldBe(swapped.Decisions.Spaces.Single(s => s.Circuit == old.Number).Space);
+            }
         }
     }
 

@@ -86,7 +86,7 @@ public class LabelTests
     }
 
     [Fact]
-    public void Many_rooms_are_told_by_their_storey_and_what_of_it_is_elsewhere()
+    public void Many_rooms_are_told_in_one_breath()
     {
         string[] names = ["Attic den", "Bedroom 1", "Bedroom 2", "Bedroom 3", "Hall bath", "Upper hall", "Sewing room"];
         var rooms = names.Select((n, i) => Sample.Rect($"r{i}", RoomKind.Bedroom, 15 * i, 0, 12, 12) with { Name = n }).ToArray();
@@ -98,8 +98,8 @@ public class LabelTests
         }
 
         Label(0, 1, 2, 3).ShouldBe("Lights: Attic den, Bedroom 1, Bedroom 2 and Bedroom 3");
-        Label(0, 1, 2, 3, 4, 5, 6).ShouldBe("Lights: Attic den, Bedroom 1, Bedroom 2, Bedroom 3, Hall bath, Sewing room and Upper hall");
-        Label(1, 2, 3, 4, 5).ShouldBe("Lights: Bedroom 1, Bedroom 2, Bedroom 3, Hall bath and Upper hall");
+        Label(0, 1, 2, 3, 4, 5, 6).ShouldBe("Lights: First floor");
+        Label(1, 2, 3, 4, 5).ShouldBe("Lights: Bedrooms 1, 2 and 3, Hall bath and Upper hall");
         LabelWriter.Unclear(Label(1, 2, 3, 4, 5)).ShouldBeNull();
     }
 }

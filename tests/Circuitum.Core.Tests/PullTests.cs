@@ -99,6 +99,9 @@ public class PullTests
         Analyzer.Analyze(new AssignBox(circuit.Run.First!, other).Apply(pulled).Job!).Findings.ShouldContain(f => f.RuleId == "circuit.pulled" && f.Sentence.Contains("not on it any more"));
     }
 
+    // By spaces they are numbered from the start; counted up they get other numbers.
+    private static Job Counted(Job job) => job with { Preferences = job.Preferences with { CircuitNumbers = NumberBy.Order } };
+
     [Fact]
     public void A_record_follows_the_home_run_through_renumbering_splitting_and_merging()
     {
@@ -106,7 +109,8 @@ public class PullTests
         var first = circuit.Run.First!;
         var pulled = new MarkPulled(circuit.Number, true, null).Apply(Planned).Job!;
         int On(Job job) => job.Decisions.Circuits.Single(c => c.Holds(first)).Number;
-        var renumbered = new RenumberCircuits().Apply(pulled).Job!;
+        var renumbered = new RenumberCircuits().Apply(Counted(pulled)).Job!;
+        On(renumbered).ShouldNotBe(circuit.Number);
         renumbered.Decisions.Pulled.ShouldHaveSingleItem().Circuit.ShouldBe(On(renumbered));
 
         // The first box goes to a circuit of its own, and its home run with it.
@@ -123,7 +127,7 @@ public class PullTests
     {
         var job = Planner.PlanAll(Sample.WithWorkshop());
         job.Decisions.Spaces.ShouldContain(s => s.Feeds == "shop");
-        var renumbered = new RenumberCircuits().Apply(job).Job!;
+        var renumbered = new RenumberCircuits().Apply(Counted(job)).Job!;
         renumbered.Decisions.Spaces.ShouldContain(s => s.Feeds == "shop" && s.Circuit == 0);
         Analyzer.Analyze(renumbered).Findings.ShouldNotContain(f => f.RuleId == "panel.spaces");
     }

@@ -210,7 +210,7 @@ public sealed class BoxWebTests : WebHouse
         Alert(Parse(await (await Post(Circuits, ("do", "lock-circuit"), ("circuit", $"{lights.Number}"), ("locked", "yes"))).Content.ReadAsStringAsync())).ShouldBe("");
         (await Stored()).Decisions.Circuits.Single(c => c.Number == lights.Number).Locked.ShouldBeTrue();
         Alert(Parse(await (await Post(Circuits, ("do", "merge-circuits"), ("circuit", $"{lights.Number}"), ("into", "1"))).Content.ReadAsStringAsync())).ShouldContain("locked");
-        (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=why&key=plan")).ShouldContain("No division is cheaper than");
+        (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=why&key=plan")).ShouldContain("No division that keeps rooms whole and zones together is cheaper");
     }
 
     [Fact]

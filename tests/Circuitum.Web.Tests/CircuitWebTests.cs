@@ -26,7 +26,6 @@ public sealed class CircuitWebTests : WebHouse
         { "assign-boxes", "box=living.r1&circuit=new", "Undo move to circuit" },
         { "assign-room", "room=living&circuit=new", "Undo move room to circuit" },
         { "split-circuit", "circuit={lights}", "Undo split circuit" },
-        { "renumber", "x=", "Undo renumber circuits" },
         { "lock-circuit", "circuit={lights}&locked=yes", "Undo lock circuit" },
         { "edit-circuit", "circuit={lights}&label=&breaker=&protection=&own.generalWire=twelve-throughout&own.ambientC=45", "Undo edit circuit" },
         { "force-first", "circuit={receptacles}&box=living.r1", "Undo make first" },

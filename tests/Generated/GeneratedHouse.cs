@@ -131,7 +131,7 @@ internal static class GeneratedHouse
             if (kinds.Contains(RoomKind.Bathroom) && !Only(RoomKind.Bathroom)) yield return $"circuit {c.Number} mixes bathrooms with others";
             if (kinds.Contains(RoomKind.Laundry) && !Only(RoomKind.Laundry)) yield return $"circuit {c.Number} mixes the laundry with others";
             if ((kinds.Contains(RoomKind.Kitchen) || kinds.Contains(RoomKind.Dining)) && !Only(RoomKind.Kitchen, RoomKind.Dining, RoomKind.Pantry)) yield return $"circuit {c.Number} mixes kitchen and dining walls with others";
-            if (kinds.Contains(RoomKind.Garage) && !Only(RoomKind.Garage, RoomKind.Porch, RoomKind.Outdoors)) yield return $"circuit {c.Number} mixes the garage with others";
+            if (kinds.Contains(RoomKind.Garage) && !Only(RoomKind.Garage, RoomKind.Porch, RoomKind.Deck, RoomKind.Outdoors)) yield return $"circuit {c.Number} mixes the garage with others";
             if (kinds.Overlaps([RoomKind.Bathroom, RoomKind.Laundry, RoomKind.Kitchen, RoomKind.Dining]) && c.Boxes.Any(b => b.Kind == BoxKind.Light)) yield return $"circuit {c.Number} has lights on a required circuit";
             if (c.Wire is not { } wire) yield return $"circuit {c.Number} has no wire";
             else

@@ -27,7 +27,7 @@ internal static class GroupInstances
             Standing = [.. room.Select(_ => -1)],
             MostSize = most,
             MostLoad = 2400,
-            Rooms = 2,
+
             Weights = w,
         };
     }

@@ -140,7 +140,7 @@ test('circuits: why a box is there, what goes dark, plans side by side, one is t
 
 test.describe('with circuits', () => {
   test.use({ begin: 'circuits' });
-  const pages = ['boxes?pick=room:living', 'boxes?pick=box:kitchen.s1', 'boxes?pick=wall:living:0', 'circuits?pick=circuit:19&dark=circuit:19', 'job', 'amendments'];
+  const pages = ['boxes?pick=room:living', 'boxes?pick=box:kitchen.s1', 'boxes?pick=wall:living:0', 'circuits?pick=circuit:23&dark=circuit:23', 'job', 'amendments'];
   const papers = ['box-schedule', 'plans', 'editions', 'pull', 'labels', 'make-up', 'stickers', 'load-sheet'];
   for (const [name, addresses] of [['stages', pages.map(a => `/jobs/${job}/${a}`)], ['papers and rules', [...papers.map(a => `/jobs/${job}/${a}`), `/rules?job=${job}`, '/company']]]) {
     test(`${name} read well for everyone`, async ({ page, house }) => {

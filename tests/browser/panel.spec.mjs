@@ -16,7 +16,7 @@ test('a breaker is dragged to a spare space and stays there; a panel with 30 and
   await plan(page, house);
   await panel(page, house);
   await page.setViewportSize({ width: 1280, height: 1400 });
-  const one = page.locator('.space[data-pick="circuit:13"]'), free = page.locator('.space:not([data-pick])').last();
+  const one = page.locator('.space[data-pick="circuit:16"]'), free = page.locator('.space:not([data-pick])').last();
   const to = await free.getAttribute('data-space');
   const from = await one.locator('.breaker').boundingBox(), b = await free.locator('.spare').boundingBox();
   await page.mouse.move(from.x + 8, from.y + from.height / 2);
@@ -24,10 +24,10 @@ test('a breaker is dragged to a spare space and stays there; a panel with 30 and
   await page.mouse.move(from.x + 28, from.y + from.height / 2 + 10, { steps: 2 });
   await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 4 });
   await edited(page, () => page.mouse.up());
-  expect(await spaceOf(page, 13)).toBe(to);
-  await expect(brought(page)).toContainText('In another space: circuit 13');
+  expect(await spaceOf(page, 16)).toBe(to);
+  await expect(brought(page)).toContainText('In another space: circuit 16');
   await edited(page, () => page.getByRole('button', { name: 'Lay out afresh' }).click());
-  expect(await spaceOf(page, 13)).toBe(to);
+  expect(await spaceOf(page, 16)).toBe(to);
 
   // Fewer spaces: what fits stays, what does not is told.
   const ticket = page.locator('.ticket');

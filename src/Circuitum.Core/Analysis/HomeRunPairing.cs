@@ -39,6 +39,10 @@ public static class HomeRunPairing
         && !a.Circuit.Locked && !b.Circuit.Locked
         && (kind == PairKind.TwoNeutrals || (a.Protection.Devices.All(d => d.Box is not null) && b.Protection.Devices.All(d => d.Box is not null)));
 
+    // Nothing inside is fed by way of a box in the open air.
+    private static bool BeginsOutside(JobAnalysis analysis, CircuitAnalysis c) =>
+        c.Boxes.FirstOrDefault(b => b.Id == c.Run.First) is { } first && (first.Outside || analysis.Job.KindAt(first).OpenAir());
+
     /// <summary>Pairs that are worth it, largest saving first, each circuit once at most and none that is in a pair already.</summary>
     /// <param name="analysis">The house with its circuits.</param>
     /// <param name="kind">How they would share.</param>
@@ -53,7 +57,8 @@ public static class HomeRunPairing
         foreach (var a in free)
         {
             // Most circuits begin too far from each other to save anything; the way itself is only looked for where it could.
-            foreach (var b in free.Where(b => b.Number != a.Number && b.Panel == a.Panel && Saving(b, runs.AtLeast(a.Run.First!, b.Run.First!)) >= least && Wise(a, b, kind)))
+            foreach (var b in free.Where(b => b.Number != a.Number && b.Panel == a.Panel && Saving(b, runs.AtLeast(a.Run.First!, b.Run.First!)) >= least && Wise(a, b, kind)
+                && (!BeginsOutside(analysis, a) || BeginsOutside(analysis, b))))
             {
                 var saving = Saving(b, runs.Between(a.Run.First!, b.Run.First!));
                 if (saving >= least) all.Add(new(a.Number, b.Number, saving));

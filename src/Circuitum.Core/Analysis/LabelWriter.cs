@@ -21,53 +21,85 @@ public static partial class LabelWriter
             var sides = same.ToDictionary(l => l.Key, l => Sides(house, job.Decisions.Circuits.First(c => c.Number == l.Key).Boxes.Select(m => boxes[m.Box])));
             if (sides.Values.All(s => s.Length > 0) && sides.Values.Distinct().Count() == sides.Count)
             {
-                foreach (var (number, text) in same.Where(l => job.Decisions.Circuits.First(c => c.Number == l.Key).Label is null)) labels[number] = $"{text}, {sides[number]}";
+                foreach (var (number, text) in same.Where(l => job.Decisions.Circuits.First(c => c.Number == l.Key).Label is null)) labels[number] = Fit(text, $", {sides[number]}");
                 continue;
             }
 
             var n = 1;
             foreach (var (number, text) in same.OrderBy(l => l.Key))
             {
-                if (job.Decisions.Circuits.First(c => c.Number == number).Label is null) labels[number] = $"{text}, {n} of {same.Count()}";
+                if (job.Decisions.Circuits.First(c => c.Number == number).Label is null) labels[number] = Fit(text, $", {n} of {same.Count()}");
                 n++;
             }
+        }
+
+        // Labels that had to be cut may have become alike; the number of the circuit is what is left.
+        var seen = new HashSet<string>(StringComparer.OrdinalIgnoreCase);
+        foreach (var c in job.Decisions.Circuits.OrderBy(c => c.Label is null))
+        {
+            if (!seen.Add(labels[c.Number]) && c.Label is null) labels[c.Number] = Fit(labels[c.Number], $" ({c.Number})");
         }
 
         return labels.ToImmutableDictionary();
     }
 
+    private static string Fit(string text, string after) => text.Length + after.Length <= Longest ? text + after : text[..(Longest - after.Length)].TrimEnd(' ', ',', ';') + after;
+
+    /// <summary>Most letters of a label that is written here, so that it can be said in one breath and stands on a tag.</summary>
+    public const int Longest = 60;
+
     private static string Text(HouseShape house, Circuit circuit, List<Box> boxes)
     {
         if (boxes.Count == 0) return "Nothing on it yet";
         var job = house.Job;
-        var rooms = Rooms(house, boxes.Where(b => b.Kind != BoxKind.Switch));
+        var fed = boxes.Where(b => b.Kind != BoxKind.Switch).ToList();
+        string In(string before, string after = "") => $"{before}{LabelRooms.Tell(house, fed, Longest - before.Length - after.Length)}{after}";
         switch (circuit.Purpose)
         {
             case CircuitPurpose.Appliance:
                 var names = boxes.Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(a => ApplianceFacts.Of(a).Name).ToList();
-                return names.Count == 0 ? $"Receptacles: {rooms}" : $"{string.Join(" and ", names)}, {rooms}";
+                return names.Count == 0 ? In("Receptacles: ") : string.Join(" and ", names) is var what && what.Length < Longest - 12 ? In($"{what}, ") : Cut(what);
             case CircuitPurpose.SmallAppliance:
-                var counter = boxes.Where(b => b.Kind == BoxKind.Receptacle && b.Height >= Measure.Length.Inches(36)).ToList();
-                if (counter.Count == 0) return $"{rooms} wall receptacles";
-                var sides = counter.Where(b => b.Wall is not null).Select(b => Facing(house[b.Room], b.Wall!.Value)).Distinct().ToList();
-                return $"{Rooms(house, counter)} counter receptacles, {string.Join(" and ", sides)} wall{(sides.Count > 1 ? "s" : "")}{Walls(house, boxes.Except(counter).Where(b => b.Kind == BoxKind.Receptacle))}";
+                return Counters(house, boxes);
             case CircuitPurpose.Lighting:
                 return Lights(house, boxes);
             case CircuitPurpose.Mixed:
-                return $"Lights and receptacles: {Rooms(house, boxes.Where(b => b.Kind is not (BoxKind.Switch or BoxKind.SmokeAlarm)))}{(boxes.Any(b => b.Kind == BoxKind.SmokeAlarm) ? "; smoke alarms" : "")}";
+                var alarms = boxes.Any(b => b.Kind == BoxKind.SmokeAlarm) ? "; smoke alarms" : "";
+                fed.RemoveAll(b => b.Kind == BoxKind.SmokeAlarm && fed.Any(o => o.Kind != BoxKind.SmokeAlarm));
+                return In("Lights, receptacles: ", alarms);
             case CircuitPurpose.Outdoor:
-                return $"Outdoor receptacles: {rooms}";
+                return In("Outdoor receptacles: ");
             // A laundry area is a place where a washer stands, whatever its room is called.
-            case CircuitPurpose.Laundry when !rooms.Contains("laundry", StringComparison.OrdinalIgnoreCase):
-                return $"Laundry receptacles: {rooms}";
+            case CircuitPurpose.Laundry when !In("").Contains("laundry", StringComparison.OrdinalIgnoreCase):
+                return In("Laundry receptacles: ");
             default:
-                return $"{rooms} receptacles";
+                return In("", " receptacles");
         }
     }
 
-    // Receptacles of a small-appliance circuit that are not at a counter, by room and wall, so that two such circuits differ.
-    private static string Walls(HouseShape house, IEnumerable<Box> boxes) => string.Concat(boxes.GroupBy(b => b.Room).Select(g =>
-        $"; {house[g.Key].Room.Name} wall receptacles{(Sides(house, g) is { Length: > 0 } sides ? $", {sides}" : "")}"));
+    private static string Counters(HouseShape house, List<Box> boxes)
+    {
+        var counter = boxes.Where(b => b.Kind == BoxKind.Receptacle && b.Height >= Measure.Length.Inches(36)).ToList();
+        var walls = boxes.Except(counter).Where(b => b.Kind is BoxKind.Receptacle or BoxKind.Appliance).GroupBy(b => b.Room).ToList();
+        if (counter.Count == 0) return $"{LabelRooms.Tell(house, boxes, Longest - 17)} wall receptacles";
+        var room = LabelRooms.Tell(house, counter, 20);
+        var sides = Join([.. counter.Where(b => b.Wall is not null).Select(b => Facing(house[b.Room], b.Wall!.Value)).Distinct()]);
+        var at = sides.Length == 0 ? "" : $", {sides} wall{(sides.Contains(" and ", StringComparison.Ordinal) ? "s" : "")}";
+        if (walls.Count == 0) return Cut($"{room} counter receptacles{at}");
+
+        // What hangs on the walls beside: in the same room by its sides, elsewhere by the room.
+        var rest = string.Join("; ", walls.Select(g => house[g.Key].Room.Name is var name && counter.Any(c => c.Room == g.Key) ? $"receptacles{(Compass(house, g) is { Length: > 0 } w ? $", {w}" : "")}" : $"{name} walls"));
+        var text = $"{room} counter{at}; {rest}";
+        return text.Length <= Longest ? text : Cut($"{room} counter{at}; other receptacles");
+    }
+
+    // At the end of a word, where somebody gave a room or an appliance a very long name.
+    private static string Cut(string text)
+    {
+        if (text.Length <= Longest) return text;
+        var at = text.LastIndexOf(' ', Longest - 1);
+        return text[..(at > Longest / 2 ? at : Longest)].TrimEnd(',', ';', ' ');
+    }
 
     // Each by what it is: a room with an alarm only has no light here.
     private static string Lights(HouseShape house, List<Box> boxes)
@@ -76,22 +108,26 @@ public static partial class LabelWriter
         var lit = lights.Select(b => b.Room).ToHashSet();
         var fans = boxes.Where(b => b.Kind is BoxKind.Appliance && !lit.Contains(b.Room)).ToList();
         var plugs = boxes.Where(b => b.Kind is BoxKind.Receptacle or BoxKind.Provision).ToList();
-        return string.Join("; ", new[]
-        {
-            lights.Count > 0 ? $"Lights: {Rooms(house, lights)}" : "",
-            fans.Count > 0 ? $"{string.Join(" and ", fans.Select(b => house.Job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(a => ApplianceFacts.Of(a).Name).Distinct())}, {Rooms(house, fans)}" : "",
-            plugs.Count > 0 ? $"receptacles: {Rooms(house, plugs)}" : "",
-            boxes.Any(b => b.Kind == BoxKind.SmokeAlarm) ? lights.Count + fans.Count + plugs.Count > 0 ? "smoke alarms" : $"Smoke alarms: {Rooms(house, boxes)}" : "",
-        }.Where(t => t.Length > 0));
+        var alarms = boxes.Where(b => b.Kind == BoxKind.SmokeAlarm).ToList();
+        if (lights.Count + fans.Count + plugs.Count == 0) return $"Smoke alarms: {LabelRooms.Tell(house, alarms, Longest - 14)}";
+
+        // The rest is short; the rooms of the lights get what letters are left.
+        List<string> rest = [];
+        if (fans.Count > 0) rest.Add($"{string.Join(" and ", fans.Select(b => house.Job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(a => ApplianceFacts.Of(a).Name).Distinct())}, {LabelRooms.Tell(house, fans, 16)}");
+        if (plugs.Count > 0) rest.Add($"receptacles: {LabelRooms.Tell(house, plugs, 16)}");
+        if (alarms.Count > 0) rest.Add("smoke alarms");
+        var after = string.Concat(rest.Select(r => $"; {r}"));
+        return Cut(lights.Count > 0 ? $"Lights: {LabelRooms.Tell(house, lights, Math.Max(12, Longest - 8 - after.Length))}{after}" : string.Join("; ", rest));
     }
+
+    private static string Compass(HouseShape house, IEnumerable<Box> boxes) =>
+        Join([.. boxes.Where(b => b.Wall is not null).Select(b => Facing(house[b.Room], b.Wall!.Value)).Distinct().Order(StringComparer.Ordinal)]);
 
     private static string Sides(HouseShape house, IEnumerable<Box> boxes)
     {
         var walls = boxes.Where(b => b.Wall is not null && b.Kind is BoxKind.Receptacle or BoxKind.Appliance).Select(b => Facing(house[b.Room], b.Wall!.Value)).Distinct().Order(StringComparer.Ordinal).ToList();
         return walls.Count is 0 or 4 ? "" : $"{Join(walls)} wall{(walls.Count > 1 ? "s" : "")}";
     }
-
-    private const int FewNames = 4, LongestRooms = 200;
 
     private static readonly HashSet<string> Vague = new(StringComparer.OrdinalIgnoreCase) { "lights", "light", "lighting", "plugs", "plug", "outlets", "outlet", "receptacles", "general", "misc", "miscellaneous", "other", "various", "house", "upstairs", "downstairs", "main", "spare", "unknown", "bedroom", "bedrooms", "room", "rooms", "kitchen", "bath", "garage", "basement" };
 
@@ -116,38 +152,7 @@ public static partial class LabelWriter
     [GeneratedRegex(@"\b\p{Lu}\p{Ll}+(?:['\u2019]s|s['\u2019])\s")]
     private static partial Regex Possessive();
 
-    private static string Rooms(HouseShape house, IEnumerable<Box> boxes)
-    {
-        var of = boxes.ToList();
-        var rooms = of.GroupBy(b => b.Room).OrderByDescending(g => g.Count()).ThenBy(g => g.Key, StringComparer.Ordinal).Select(g => house[g.Key].Room).ToList();
-        var names = rooms.Select(r => r.Name).ToList();
-        if (names.Count <= FewNames) return Join(names);
-
-        // Named one by one; a storey stands for its rooms only where they would fill the card and none of them is elsewhere.
-        var storeys = rooms.GroupBy(r => r.Storey).OrderBy(g => house.Job.Storeys.IndexOf(house.Job.StoreyById(g.Key)!)).ToList();
-        var text = Told(whole: false);
-        if (text.Length > LongestRooms) text = Told(whole: true);
-        return text.Length <= LongestRooms ? text : $"{string.Join(", ", names.Take(FewNames))} and {names.Count - FewNames} more";
-
-        string Told(bool whole)
-        {
-            var parts = storeys.Select(g => OnStorey(house, of, [.. g], whole)).ToList();
-            return parts.Count == 1 || parts.All(p => p.Count == 1) ? Join([.. parts.SelectMany(p => p)]) : string.Join("; ", parts.Select(Join));
-        }
-    }
-
-    // A storey's rooms by their names, or as all of it.
-    private static List<string> OnStorey(HouseShape house, List<Box> boxes, List<Room> rooms, bool whole)
-    {
-        var kinds = boxes.Select(b => b.Kind).ToHashSet();
-        var all = house.Job.Decisions.Boxes.Where(b => kinds.Contains(b.Kind) && house.Job.RoomById(b.Room)!.Storey == rooms[0].Storey).Select(b => b.Room);
-        if (whole && all.All(id => rooms.Any(r => r.Id == id))) return [$"all of {Lower(house.Job.StoreyById(rooms[0].Storey)!.Name)}"];
-        return [.. rooms.Select(r => r.Name).Order(StringComparer.OrdinalIgnoreCase)];
-    }
-
-    private static string Lower(string name) => name.Length > 1 && char.IsLower(name[1]) ? char.ToLowerInvariant(name[0]) + name[1..] : name;
-
-    private static string Join(List<string> names) => names.Count < 2 ? string.Concat(names) : $"{string.Join(", ", names.SkipLast(1))} and {names[^1]}";
+    internal static string Join(IReadOnlyList<string> names) => names.Count < 2 ? string.Concat(names) : $"{string.Join(", ", names.SkipLast(1))} and {names[^1]}";
 
     /// <summary>The compass side of its room on which a wall stands.</summary>
     public static string Facing(RoomShape shape, int wall)

@@ -38,13 +38,24 @@ public static class CircuitPlanning
     }
 
     /// <summary>Takes back the planner's own assignments and plans afresh; a person's circuits, assignments and locks stay.</summary>
-    public static Job Afresh(Job job, ICircuitPlanner? planner = null)
+    public static Job Afresh(Job job, ICircuitPlanner? planner = null) => Fill(Kept(job), planner ?? new SearchCircuitPlanner(PlanEffort.Full));
+
+    /// <summary>A job with a person's circuits, assignments and locks alone.</summary>
+    internal static Job Kept(Job job)
     {
         var kept = job.Decisions.Circuits
             .Select(c => c.Locked ? c : c with { Boxes = [.. c.Boxes.Where(b => b.By == Maker.Person)] })
             .Where(c => c.Boxes.Length > 0 || c.By == Maker.Person).ToImmutableArray();
         var numbers = kept.Select(c => c.Number).ToHashSet();
-        return Fill(job with { Decisions = job.Decisions with { Circuits = kept, Spaces = [.. job.Decisions.Spaces.Where(s => numbers.Contains(s.Circuit))], Pairs = [.. job.Decisions.Pairs.Where(p => p.By == Maker.Person)] } }, planner ?? new SearchCircuitPlanner(PlanEffort.Full));
+        return job with
+        {
+            Decisions = job.Decisions with
+            {
+                Circuits = kept,
+                Spaces = [.. job.Decisions.Spaces.Where(s => numbers.Contains(s.Circuit))],
+                Pairs = [.. job.Decisions.Pairs.Where(p => p.By == Maker.Person)],
+            },
+        };
     }
 
     /// <summary>The breaker rating that the preferences give a general circuit.</summary>
@@ -76,20 +87,28 @@ public sealed class SearchCircuitPlanner(PlanEffort effort) : ICircuitPlanner
         work.Bathrooms();
         Outbuildings.Fill(work);
         work.Simple(CircuitPurpose.Garage, work.Loose(CircuitPurpose.Garage), 10);
-        work.Simple(CircuitPurpose.Outdoor, work.Loose(CircuitPurpose.Outdoor), 8);
         var runs = new Runs(house);
+        var outside = OutdoorGroups.Near(work, runs);
         foreach (var groups in GeneralGroups.Of(work, runs).ToList())
         {
             var problem = groups.Problem;
             if (problem.Count == 0) continue;
-            var search = new GroupSearch(problem);
-            var plan = search.First();
-            var standing = problem.Standing.Any(s => s >= 0);
-            if (effort == PlanEffort.Full) plan = search.Improve(plan, standing ? RoundsWhenStanding : GroupSearch.Rounds(problem.Count));
-            groups.Take(plan);
+            groups.Take(Divide(problem));
         }
 
+        OutdoorGroups.FromInside(work, runs, outside);
         GeneralGroups.Alarms(work);
         return work.Result();
+    }
+
+    // What nobody has placed yet is divided exactly where all circuits that may be can be written down; else, and where something
+    // stands that had better stay, by search.
+    private GroupPlan Divide(GroupProblem problem)
+    {
+        var standing = Enumerable.Range(0, problem.Count).Any(t => problem.Standing[t] >= 0 && problem.Fixed[t] < 0);
+        if (!standing && ZonePartition.Solve(problem) is { } exact) return exact.Plan();
+        var search = new GroupSearch(problem);
+        var plan = search.First();
+        return effort == PlanEffort.Full ? search.Improve(plan, standing ? RoundsWhenStanding : GroupSearch.Rounds(problem.Count)) : plan;
     }
 }

@@ -52,25 +52,35 @@ internal sealed class GeneralGroups
         var numbers = work.Existing(purpose).ToImmutableArray();
         var index = numbers.Select((n, i) => (n, i)).ToDictionary(x => x.n, x => x.i);
 
-        // What sits on a circuit of another purpose was put there by somebody and stays out of this.
+        // What sits on a circuit of another purpose was put there by somebody and stays out of this; what is of another purpose and
+        // sits on one of these, such as a receptacle outside, counts with them.
         var boxes = work.Job.Decisions.Boxes
-            .Where(b => b.Serves is null && own.Contains(BoxPurpose.Of(work.Job, work.Edition, b)) && b.Kind != BoxKind.SmokeAlarm && work.BuildingOf(b.Room).Length == 0 && (work.Member(b.Id) is not { } m || index.ContainsKey(m.Number))).ToList();
-        ImmutableArray<ImmutableArray<Box>> things = [.. Clusters(boxes)];
+            .Where(b => b.Serves is null && b.Kind != BoxKind.SmokeAlarm && work.BuildingOf(b.Room).Length == 0)
+            .Where(b => work.Member(b.Id) is { } m ? index.ContainsKey(m.Number) : own.Contains(BoxPurpose.Of(work.Job, work.Edition, b))).ToList();
         var lighting = purpose == CircuitPurpose.Lighting;
-        var p = work.Job.Preferences;
+        ImmutableArray<ImmutableArray<Box>> things = [.. purpose == CircuitPurpose.Receptacles ? Clusters(boxes) : ByRoom(work.Job, Clusters(boxes), purpose, b => work.Member(b.Id) is { } m && (m.By == Maker.Person || m.Locked))];
+        var job = work.Job;
+        var p = job.Preferences;
         var rating = CircuitPlanning.GeneralRating(p, purpose);
-        var weights = lighting ? p.Weights with { Room = 0, RoomTooMany = 0 } : p.Weights;
-        var rooms = work.Job.Rooms.Select((r, i) => (r.Id, i)).ToDictionary(r => r.Id, r => r.i);
-        var storeys = work.Job.Storeys.Select((s, i) => (s.Id, i)).ToDictionary(s => s.Id, s => s.i);
+        var weights = lighting ? p.Weights with { Room = 0 } : p.Weights;
+        var rooms = job.Rooms.Select((r, i) => (r.Id, i)).ToDictionary(r => r.Id, r => r.i);
+        var storeys = job.Storeys.Select((s, i) => (s.Id, i)).ToDictionary(s => s.Id, s => s.i);
         var members = things.Select(t => t.Select(b => work.Member(b.Id)).OfType<(int Number, Maker By, bool Locked)>().ToList()).ToList();
+        var counts = boxes.Where(b => b.Kind == BoxKind.Receptacle).GroupBy(b => b.Room).ToDictionary(g => g.Key, g => g.Count());
+        var lit = RoomSet.Of(boxes.Where(b => b.Kind == BoxKind.Light).Select(b => rooms[b.Room]));
+        var wire = new CircuitWire(job, runs, things, weights);
         return new(work, purpose, things, numbers, new GroupProblem
         {
-            Between = Between(work, runs, things, weights),
-            Home = [.. things.Select(t => (int)((t.Min(b => runs.FromPanel(b.Id)) + p.PanelMakeUp + p.BoxMakeUp).InFeet * weights.CableFoot))],
-            Load = [.. things.Select(t => (int)t.Sum(b => BoxLoad.Of(work.Job, b).Load.Value))],
+            Between = wire.Between,
+            Home = wire.Home,
+            Routed = wire.Routed,
+            Load = [.. things.Select(t => (int)t.Sum(b => BoxLoad.Of(job, b).Load.Value))],
             Size = [.. things.Select(t => Math.Max(lighting ? 1 : 0, t.Count(b => lighting ? b.Kind == BoxKind.Light : b.Kind == BoxKind.Receptacle)))],
-            Room = [.. things.Select(t => Counts(work.House[t[0].Room].Room, things) ? rooms[t[0].Room] : -1 - rooms[t[0].Room])],
-            Storey = [.. things.Select(t => storeys[work.House[t[0].Room].Room.Storey])],
+            Room = [.. things.Select(t => !Outdoors(job, t[0]) && Counts(work.House[t[0].Room].Room, things) ? rooms[t[0].Room] : -1 - rooms[t[0].Room])],
+            Places = [.. things.Select(t => RoomSet.Of(t.Where(b => lighting || !Outdoors(job, b)).Select(b => rooms[b.Room])))],
+            Around = [.. things.Select(t => work.House[t[0].Room] is var shape && t[0].Wall is { } wall ? (int)shape.ToPerimeter(wall, t[0].Along).InInches : 0)],
+            Zones = lighting ? HouseZones.Lights(work.House, lit) : purpose == CircuitPurpose.Receptacles ? HouseZones.Receptacles(work.House, counts) : HouseZones.Mixed(work.House, lit, counts),
+            Storey = [.. things.Select(t => work.House[t[0].Room].Room is { Kind: not RoomKind.Stairs } room ? storeys[room.Storey] : -1)],
             Fixed = [.. members.Select(m => m.Where(x => x.By == Maker.Person || x.Locked).Select(x => index[x.Number]).FirstOrDefault(-1))],
             Standing = [.. members.Select(m => m.Select(x => index[x.Number]).FirstOrDefault(-1))],
             Existing = numbers.Length,
@@ -78,11 +88,49 @@ internal sealed class GeneralGroups
             Heavy = things.Any(t => t.Any(Heavy)) ? [.. things.Select(t => t.Any(Heavy))] : [],
             MostSize = lighting ? MostLights : MostReceptacles(p, work.Edition, rating),
             MostLoad = (lighting ? (int)(rating * 120 * 0.8) : rating * 120) - Alarms(work, purpose),
-            Rooms = p.RoomsPerCircuit,
-            Dark = lighting || purpose == CircuitPurpose.Mixed,
             Weights = weights,
         });
     }
+
+    // What lights a room stays whole: its lights, switches and fans, with its closets, its own bath and the porch that is switched
+    // from it, as long as one circuit holds them. What a person put somewhere is left there by itself.
+    private static IEnumerable<ImmutableArray<Box>> ByRoom(Job job, IEnumerable<ImmutableArray<Box>> clusters, CircuitPurpose purpose, Func<Box, bool> held)
+    {
+        var all = clusters.ToList();
+        var free = all.Where(c => !c.Any(held) && (purpose != CircuitPurpose.Mixed || c.All(b => b.Kind is not (BoxKind.Receptacle or BoxKind.Provision)))).ToList();
+        var root = Enumerable.Range(0, free.Count).ToArray();
+        foreach (var room in free.SelectMany((c, i) => c.Select(b => (b.Room, i))).GroupBy(x => x.Room, x => x.i))
+        {
+            foreach (var i in room) root[Find(i)] = Find(room.First());
+        }
+
+        foreach (var (room, host) in HouseZones.Hosts(job))
+        {
+            var (part, whole) = (free.FindIndex(c => c.Any(b => b.Room == room)), free.FindIndex(c => c.Any(b => b.Room == host)));
+            if (part < 0 || whole < 0 || Find(part) == Find(whole)) continue;
+            var lights = free.Where((_, i) => Find(i) == Find(part) || Find(i) == Find(whole)).Sum(c => c.Count(b => b.Kind == BoxKind.Light));
+            if (lights <= MostLights) root[Find(part)] = Find(whole);
+        }
+
+        var rooms = free.Select((c, i) => (c, Root: Find(i))).GroupBy(x => x.Root, x => x.c).Select(g => g.SelectMany(c => c));
+        return all.Except(free).Concat(rooms.Select(Sorted)).OrderBy(t => t[0].Id, StringComparer.Ordinal);
+
+        int Find(int i)
+        {
+            while (root[i] != i) i = root[i];
+            return i;
+        }
+    }
+
+    // A light first, and of the lights one of the room that has most.
+    private static ImmutableArray<Box> Sorted(IEnumerable<Box> boxes)
+    {
+        var all = boxes.ToList();
+        var lights = all.Where(b => b.Kind == BoxKind.Light).GroupBy(b => b.Room).ToDictionary(g => g.Key, g => g.Count());
+        return [.. all.OrderBy(b => b.Kind == BoxKind.Light ? 0 : 1).ThenByDescending(b => lights.GetValueOrDefault(b.Room)).ThenBy(b => b.Id, StringComparer.Ordinal)];
+    }
+
+    private static bool Outdoors(Job job, Box box) => box.Kind == BoxKind.Receptacle && (box.Outside || job.KindAt(box).OpenAir());
 
     // All alarms come onto one of these circuits in the end; whichever it is has to have room for them.
     private static int Alarms(CircuitDraft work, CircuitPurpose purpose) =>
@@ -99,22 +147,6 @@ internal sealed class GeneralGroups
     {
         var most = rating <= 15 ? preferences.ReceptaclesPer15 : preferences.ReceptaclesPer20;
         return edition.InForce("circuit.mostReceptacles") ? Math.Min(most, (int)edition.Number("receptaclesOnCircuitMost")) : most;
-    }
-
-    private static int[][] Between(CircuitDraft work, Runs runs, ImmutableArray<ImmutableArray<Box>> things, PlanWeights weights)
-    {
-        var makeUp = work.Job.Preferences.BoxMakeUp * 2;
-        var all = things.Select(_ => new int[things.Length]).ToArray();
-        for (var i = 0; i < things.Length; i++)
-        {
-            for (var j = i + 1; j < things.Length; j++)
-            {
-                var way = things[i].SelectMany(a => things[j].Select(b => runs.Between(a.Id, b.Id))).Min();
-                all[i][j] = all[j][i] = (int)((way + makeUp).InFeet * weights.CableFoot);
-            }
-        }
-
-        return all;
     }
 
     /// <summary>The division as the job has it now; what is loose is on none.</summary>
@@ -145,7 +177,7 @@ internal sealed class GeneralGroups
         foreach (var box in group.Order().SelectMany(t => things[t])) work.Move(box, number);
     }
 
-    /// <summary>Alarms interconnect on one circuit, that of a bedroom's lights, where people notice when it is dead.</summary>
+    /// <summary>Alarms interconnect on one circuit, that of a bedroom's or a hall's lights, where people notice when it is dead.</summary>
     internal static void Alarms(CircuitDraft work)
     {
         var purpose = work.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Mixed ? CircuitPurpose.Mixed : CircuitPurpose.Lighting;
@@ -153,9 +185,9 @@ internal sealed class GeneralGroups
         {
             var circuits = work.Existing(purpose).Where(n => !work.Locked(n)).ToList();
             var withAlarms = circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.SmokeAlarm));
-            var bedroom = circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.Light && work.House[b.Room].Room.Kind == RoomKind.Bedroom));
-            var any = circuits.FirstOrDefault();
-            work.Put(withAlarms > 0 ? withAlarms : bedroom > 0 ? bedroom : any > 0 ? any : work.New(purpose, []), alarm);
+            int Lighting(RoomKind kind) => circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.Light && work.House[b.Room].Room.Kind == kind));
+            int[] wanted = [withAlarms, Lighting(RoomKind.Bedroom), Lighting(RoomKind.Hallway), circuits.FirstOrDefault()];
+            work.Put(wanted.FirstOrDefault(n => n > 0) is var number and > 0 ? number : work.New(purpose, []), alarm);
         }
     }
 
@@ -175,7 +207,7 @@ internal sealed class GeneralGroups
             foreach (var box in group.Skip(1).Where(b => b.Kind != BoxKind.Switch)) root[Find(box.Id)] = Find(first);
         }
 
-        return boxes.GroupBy(b => Find(b.Id)).Select(g => g.OrderBy(b => b.Kind == BoxKind.Light ? 0 : 1).ThenBy(b => b.Id, StringComparer.Ordinal).ToImmutableArray()).OrderBy(g => g[0].Id, StringComparer.Ordinal);
+        return boxes.GroupBy(b => Find(b.Id)).Select(Sorted).OrderBy(g => g[0].Id, StringComparer.Ordinal);
 
         string Find(string id)
         {

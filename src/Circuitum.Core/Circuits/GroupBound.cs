@@ -33,7 +33,7 @@ internal static class GroupBound
 
     // However rooms are shared out, all circuits together take in each room at least once; what passes four fifths is spread at best.
     private static long Rooms(GroupProblem p, int rooms, int circuits) =>
-        ((long)p.Weights.Room * Math.Max(0, rooms - circuits)) + ((long)p.Weights.RoomTooMany * Math.Max(0, rooms - (circuits * p.Rooms)))
+        ((long)p.Weights.Room * Math.Max(0, rooms - circuits))
         + ((long)p.Weights.Margin * Math.Max(0, p.Size.Sum() - (circuits * (p.MostSize * 4 / 5))));
 
     private static long Cable(GroupProblem p, int degree)

@@ -39,37 +39,16 @@ internal sealed class GroupPlan
     /// <summary>The circuit of a thing, or -1.</summary>
     internal int Of(int thing) => on[thing];
 
-    /// <summary>Everything it costs: circuits, moves, dark storeys.</summary>
+    /// <summary>About what it costs: circuits and moves.</summary>
     internal long Cost()
     {
         long sum = Moves;
         foreach (var c in costs) sum += c;
-        return sum + DarkCost();
+        return sum;
     }
 
-    internal long DarkCost()
-    {
-        if (!problem.Dark) return 0;
-        long cost = 0;
-        Span<int> first = stackalloc int[64], count = stackalloc int[64];
-        Span<bool> several = stackalloc bool[64];
-        first.Fill(-1);
-        for (var t = 0; t < problem.Count; t++)
-        {
-            if (on[t] < 0) continue;
-            var s = problem.Storey[t] & 63;
-            count[s] += problem.Size[t];
-            if (first[s] < 0) first[s] = on[t];
-            else if (first[s] != on[t]) several[s] = true;
-        }
-
-        for (var s = 0; s < 64; s++)
-        {
-            if (count[s] >= GroupProblem.DarkFrom && !several[s]) cost += problem.Weights.Dark;
-        }
-
-        return cost;
-    }
+    /// <summary>Everything it costs with its cables as they will be pulled.</summary>
+    internal long Priced() => Moves + circuits.Sum(c => (long)problem.Priced([.. c]));
 
     internal int Open()
     {

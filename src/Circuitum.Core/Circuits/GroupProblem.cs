@@ -26,7 +26,7 @@ internal sealed record GroupProblem
     /// <summary>Room of each; below zero for a room that does not count, such as a hall with one receptacle.</summary>
     public required int[] Room { get; init; }
 
-    /// <summary>Storey of each.</summary>
+    /// <summary>Storey of each; below zero for stairs, which belong to two.</summary>
     public required int[] Storey { get; init; }
 
     /// <summary>The circuit that each must stay on, or -1.</summary>
@@ -50,22 +50,36 @@ internal sealed record GroupProblem
     /// <summary>Most load on a circuit in volt-amperes.</summary>
     public required int MostLoad { get; init; }
 
-    /// <summary>How many rooms a circuit may take in before it costs much.</summary>
-    public required int Rooms { get; init; }
+    /// <summary>All rooms in which each has a box; empty where zones do not count.</summary>
+    public RoomSet[] Places { get; init; } = [];
 
-    /// <summary>Whether all things of a storey on one circuit make it dark.</summary>
-    public bool Dark { get; init; }
+    /// <summary>Which rooms may be on one circuit; none where zones do not count.</summary>
+    public ZoneRules? Zones { get; init; }
+
+    /// <summary>How far round its room each lies, so that a large room is cut into stretches of wall; empty where that does not matter.</summary>
+    public int[] Around { get; init; } = [];
+
+    /// <summary>What the cable of some things costs as it will be pulled, in cents; none takes the tree of shortest pieces.</summary>
+    public Func<int[], int>? Routed { get; init; }
 
     /// <summary>The weights.</summary>
     public required Jobs.PlanWeights Weights { get; init; }
 
-    /// <summary>Cost of the things of a storey all hanging on one circuit counts from this many on.</summary>
-    public const int DarkFrom = 5;
-
     // A box with three cables is full enough, as in the run that is drawn later.
     private const int MostCables = 3;
 
-    /// <summary>What one circuit costs, its moved outlets apart.</summary>
+    /// <summary>All rooms of some things.</summary>
+    public RoomSet PlacesOf(IEnumerable<int> things)
+    {
+        var rooms = new RoomSet();
+        foreach (var t in things) rooms.Add(Places[t]);
+        return rooms;
+    }
+
+    /// <summary>What one circuit costs with its cable as it will be pulled, moved outlets apart.</summary>
+    public int Priced(int[] things) => things.Length == 0 ? 0 : Weights.Circuit + (Routed?.Invoke(things) ?? Tree(things)) + Mixed(things);
+
+    /// <summary>About what one circuit costs, its moved outlets apart: its cable as a tree of shortest pieces.</summary>
     public int Cost(ReadOnlySpan<int> things)
     {
         if (things.Length == 0) return 0;
@@ -93,18 +107,21 @@ internal sealed record GroupProblem
         int size = 0, load = 0;
         Span<int> seen = stackalloc int[Math.Min(things.Length, 64)];
         var distinct = 0;
+        var places = new RoomSet();
         foreach (var t in things)
         {
             size += Size[t];
             load += Load[t];
-            storeys |= 1UL << (Storey[t] & 63);
+            if (Storey[t] >= 0) storeys |= 1UL << (Storey[t] & 63);
+            if (Zones is not null) places.Add(Places[t]);
             if (Room[t] < 0) continue;
             if (Room[t] < 64) rooms |= 1UL << Room[t];
             else if (distinct < seen.Length && !seen[..distinct].Contains(Room[t])) seen[distinct++] = Room[t];
         }
 
         var count = System.Numerics.BitOperations.PopCount(rooms) + distinct;
-        var cost = (Math.Max(0, count - 1) * Weights.Room) + (Math.Max(0, count - Rooms) * Weights.RoomTooMany) + ((System.Numerics.BitOperations.PopCount(storeys) - 1) * Weights.Storey);
+        var cost = (Math.Max(0, count - 1) * Weights.Room) + (Math.Max(0, System.Numerics.BitOperations.PopCount(storeys) - 1) * Weights.Storey);
+        if (Zones is not null) cost += Zones.Price(places, Weights);
         var over = Math.Max(size - (MostSize * 4 / 5), 0) + (Math.Max(0, load - (MostLoad * 4 / 5)) / 180);
         return cost + (over * Weights.Margin) + HeavyCost(things, count);
     }

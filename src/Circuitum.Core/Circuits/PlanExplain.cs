@@ -19,20 +19,35 @@ public static class PlanExplain
         foreach (var g in groups.Where(g => g.Problem.Count > 0))
         {
             var plan = g.Now();
-            var (cost, bound) = (plan.Cost(), GroupBound.Cost(g.Problem));
+            var cost = plan.Priced();
             total += cost;
             var circuits = plan.Circuits.Select((c, i) => (Things: c.ToArray(), Number: i < g.Numbers.Length ? g.Numbers[i] : 0)).Where(c => c.Things.Length > 0).ToList();
             var mixed = circuits.Sum(c => (long)g.Problem.Mixed(c.Things));
             var fixedPart = (long)circuits.Count * g.Problem.Weights.Circuit;
             steps.Add(new(g.Purpose == CircuitPurpose.Lighting ? "Lights" : g.Purpose == CircuitPurpose.Mixed ? "Lights and receptacles" : "Receptacles", Money(cost))
             {
-                Formula = $"{circuits.Count} circuits {Money(fixedPart)} + cable {Money(cost - fixedPart - mixed - plan.DarkCost())} + rooms, storeys and spare {Money(mixed)} + dark storeys {Money(plan.DarkCost())}",
-                Because = $"No division is cheaper than {Money(bound)}, so this one is at most {(bound > 0 ? 100.0 * (cost - bound) / bound : 0):0.0} percent over the best; the least number of circuits is {GroupBound.LeastCircuits(g.Problem)}.",
-                Steps = [.. circuits.OrderBy(c => c.Number).Select(c => Derivation.Fact($"Circuit {c.Number}", Money(g.Problem.Cost(c.Things))))],
+                Formula = $"{circuits.Count} circuits {Money(fixedPart)} + cable {Money(cost - fixedPart - mixed - plan.Moves)} + rooms, zones and spare {Money(mixed)}",
+                Because = Bound(g.Problem, cost),
+                Steps = [.. circuits.OrderBy(c => c.Number).Select(c => OfCircuit(g.Problem, c.Number, c.Things))],
             });
         }
 
         return new("Cost of the general circuits, as the planner weighs it", Money(total)) { Because = "Cents of labour and material by the job's weights: an estimate to compare plans with, not a price.", Citation = "practice", Steps = steps.ToImmutable() };
+    }
+
+    // One sentence on how far this division is from the best one.
+    private static string Bound(GroupProblem problem, long cost)
+    {
+        var exact = ZonePartition.Solve(problem);
+        var bound = exact?.Bound ?? GroupBound.Cost(problem);
+        var kept = exact is null ? "No division" : "No division that keeps rooms whole and zones together";
+        return cost <= bound ? $"{kept} is cheaper." : $"{kept} is cheaper than {Money(bound)}, so this one is at most {100.0 * (cost - bound) / Math.Max(1, bound):0.0} percent over the best.";
+    }
+
+    private static Derivation OfCircuit(GroupProblem problem, int number, int[] things)
+    {
+        var broken = problem.Zones?.WhyNot(problem.PlacesOf(things)).ToList() ?? [];
+        return Derivation.Fact($"Circuit {number}", Money(problem.Priced(things))) with { Because = broken.Count == 0 ? "" : $"Against the usual zones: {string.Join("; ", broken)}." };
     }
 
     /// <summary>Why a box is on its circuit: what every other circuit of its kind would cost more, or what forbids it. None for a box that is not divided by cost.</summary>
@@ -45,16 +60,16 @@ public static class PlanExplain
             var plan = g.Now();
             var home = plan.Of(thing);
             if (home < 0) return null;
-            var before = plan.Cost();
             var together = g.Things[thing].Length > 1 ? $" It goes together with {string.Join(", ", g.Things[thing].Where(b => b.Id != box).Select(b => b.Id).Take(8))}: lights and their switches share a circuit." : "";
+            var without = plan.Circuits[home].Where(t => t != thing).ToArray();
+            var here = g.Problem.Priced([.. without, thing]) - g.Problem.Priced(without);
             plan.Take(thing);
-            var without = plan.Cost();
             var steps = Enumerable.Range(0, g.Numbers.Length).Where(c => c != home && plan.Circuits[c].Count > 0)
-                .Select(c => (Number: g.Numbers[c], Extra: plan.Extra(thing, c), Reason: Reason(g.Problem, plan, thing, c)))
+                .Select(c => (Number: g.Numbers[c], Extra: Extra(g.Problem, plan, thing, c), Reason: Reason(g.Problem, plan, thing, c)))
                 .OrderBy(c => c.Extra ?? int.MaxValue).ThenBy(c => c.Number)
-                .Select(c => c.Extra is { } extra ? new Derivation($"On circuit {c.Number}", Signed(extra + without - before)) : new($"On circuit {c.Number}", "no") { Because = c.Reason })
-                .Prepend(new("On a circuit of its own", Signed(plan.Alone(thing) + without - before))).ToImmutableArray();
-            return new($"Why circuit {g.Numbers[home]}", Money(before - without))
+                .Select(c => c.Extra is { } extra ? new Derivation($"On circuit {c.Number}", Signed(extra - here)) { Because = c.Reason } : new($"On circuit {c.Number}", "no") { Because = c.Reason })
+                .Prepend(new("On a circuit of its own", Signed(g.Problem.Priced([thing]) - here))).ToImmutableArray();
+            return new($"Why circuit {g.Numbers[home]}", Money(here))
             {
                 Because = $"What it costs there, and what any other place would cost more or less.{together}",
                 Citation = "practice",
@@ -66,15 +81,25 @@ public static class PlanExplain
     }
 
     /// <summary>What the general circuits of a job cost as the planner weighs it, in cents.</summary>
-    public static long CostOf(HouseShape house) => Groups(house).Sum(g => g.Now().Cost());
+    public static long CostOf(HouseShape house) => Groups(house).Sum(g => g.Now().Priced());
 
     private static List<GeneralGroups> Groups(HouseShape house) => [.. GeneralGroups.Of(new CircuitDraft(house, CodeLibrary.EditionOf(house.Job)), new Runs(house))];
 
+    private static int? Extra(GroupProblem p, GroupPlan plan, int thing, int circuit)
+    {
+        int[] there = [.. plan.Circuits[circuit]], with = [.. there, thing];
+        return p.Closed.Contains(circuit) || !p.Fits(with) ? null : p.Priced(with) - p.Priced(there);
+    }
+
+    // What forbids a place, or which of the usual zones it would go against.
     private static string Reason(GroupProblem p, GroupPlan plan, int thing, int circuit)
     {
         if (p.Closed.Contains(circuit)) return "a person locked it";
-        var (size, load) = (plan.Circuits[circuit].Sum(t => p.Size[t]) + p.Size[thing], plan.Circuits[circuit].Sum(t => p.Load[t]) + p.Load[thing]);
-        return size > p.MostSize ? $"it would have {size} outlets, {p.MostSize} is the most that the job wants" : $"its load would be {load:#,0} VA, {p.MostLoad:#,0} is the most";
+        int[] with = [.. plan.Circuits[circuit], thing];
+        var (size, load) = (with.Sum(t => p.Size[t]), with.Sum(t => p.Load[t]));
+        if (size > p.MostSize) return $"it would have {size} outlets, {p.MostSize} is the most that the job wants";
+        if (load > p.MostLoad) return $"its load would be {load:#,0} VA, {p.MostLoad:#,0} is the most";
+        return string.Join("; ", p.Zones?.WhyNot(p.PlacesOf(with)) ?? []);
     }
 
     /// <summary>Cents as whole dollars.</summary>

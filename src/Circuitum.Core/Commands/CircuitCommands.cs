@@ -20,7 +20,7 @@ public sealed record AssignBoxes(ImmutableArray<string> Boxes, int? Circuit) : J
         if (Circuit is { } to && job.Decisions.Circuits.All(c => c.Number != to)) return CommandResult.Refuse($"There is no circuit {to}.");
         if (job.Decisions.Circuits.FirstOrDefault(c => c.Locked && (c.Number == Circuit || c.Boxes.Any(b => wanted.Contains(b.Box)))) is { } locked) return CommandResult.Refuse($"Circuit {locked.Number} is locked. Unlock it first.");
         var (moved, _) = CircuitMoves.Move(job, wanted, Circuit);
-        return CommandResult.Checked(Planner.PlanSpaces(moved));
+        return CommandResult.Checked(Planner.Numbered(job, Planner.PlanSpaces(moved)));
     }
 }
 
@@ -76,28 +76,18 @@ public sealed record SplitCircuit(int Number, string? From) : JobCommand("split 
         var beyond = From is { } at ? run.Through(at)
             : run.Hops.Skip(1).Select(h => run.Through(h.To)).OrderBy(t => Math.Abs((2 * t.Count) - run.Hops.Length)).ThenBy(t => t.Min(StringComparer.Ordinal), StringComparer.Ordinal).First();
         if (beyond.Count == run.Hops.Length) return CommandResult.Refuse($"{From} is the first box of circuit {Number}: nothing would stay on it.");
-        return CommandResult.Checked(Planner.PlanSpaces(CircuitMoves.Move(job, beyond, null, circuit.Purpose).Job));
+        return CommandResult.Checked(Planner.Numbered(job, Planner.PlanSpaces(CircuitMoves.Move(job, beyond, null, circuit.Purpose).Job)));
     }
 }
 
-/// <summary>Numbers the circuits anew in the order of the panel's spaces; only ever on request, because papers and labels may be out.</summary>
+/// <summary>Numbers the circuits anew by the panel's spaces, or in their order where the job counts up; only ever on request, because papers and labels may be out.</summary>
 public sealed record RenumberCircuits() : JobCommand("renumber circuits")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        var space = job.Decisions.Spaces.GroupBy(s => s.Circuit).ToDictionary(g => g.Key, g => g.Min(s => s.Space));
-        var map = job.Decisions.Circuits.OrderBy(c => space.GetValueOrDefault(c.Number, int.MaxValue)).ThenBy(c => c.Number).Select((c, i) => (c.Number, i)).ToDictionary(c => c.Number, c => c.i + 1);
-        return CommandResult.Checked(job with
-        {
-            Decisions = job.Decisions with
-            {
-                Circuits = [.. job.Decisions.Circuits.Select(c => c with { Number = map[c.Number] }).OrderBy(c => c.Number)],
-                Spaces = [.. job.Decisions.Spaces.Select(s => s.Feeds is null ? s with { Circuit = map[s.Circuit] } : s)],
-                Pulled = [.. job.Decisions.Pulled.Select(p => p with { Circuit = map[p.Circuit] })],
-                Pairs = [.. job.Decisions.Pairs.Select(p => p with { First = map[p.First], Second = map[p.Second] })],
-            },
-        });
+        var settled = CircuitNumbers.Settle(job, new HashSet<int>());
+        return settled.Decisions.Circuits.SequenceEqual(job.Decisions.Circuits) ? CommandResult.Refuse("The circuits have the numbers of their spaces already.") : CommandResult.Checked(settled);
     }
 }
 
@@ -147,7 +137,7 @@ public sealed record TakePart(string Aim, int Number) : JobCommand("take part of
         // The circuit that holds most of them already keeps its number; what else it had is loose, and is planned again around it.
         var home = job.Decisions.Circuits.Where(c => c.Purpose == part.Purpose).OrderByDescending(c => c.Boxes.Count(b => boxes.Contains(b.Box))).ThenBy(c => c.Number).FirstOrDefault(c => c.Boxes.Any(b => boxes.Contains(b.Box)));
         var loose = home is null ? job : job with { Decisions = job.Decisions with { Circuits = job.Decisions.Circuits.Replace(home, home with { Boxes = [.. home.Boxes.Where(b => boxes.Contains(b.Box) || b.By == Maker.Person)] }) } };
-        return CommandResult.Checked(Planner.PlanCircuits(CircuitMoves.Move(loose, boxes, home?.Number, part.Purpose).Job, PlanEffort.Full));
+        return CommandResult.Checked(Planner.Numbered(job, Planner.PlanCircuits(CircuitMoves.Move(loose, boxes, home?.Number, part.Purpose).Job, PlanEffort.Full)));
     }
 }
 

@@ -18,14 +18,23 @@ public sealed record PlanWeights
     /// <summary>Each room of a circuit beyond the first.</summary>
     public int Room { get; init; } = 900;
 
-    /// <summary>Each room beyond the number that the job wants on a circuit.</summary>
-    public int RoomTooMany { get; init; } = 6000;
-
     /// <summary>Each storey of a circuit beyond the first.</summary>
     public int Storey { get; init; } = 4000;
 
-    /// <summary>A storey whose lights all hang on one breaker, or a room with all its lights and receptacles on one.</summary>
-    public int Dark { get; init; } = 4000;
+    /// <summary>
+    /// Each zone rule that a circuit breaks: rooms that do not touch, that should never go dark together, or too many of them. More
+    /// than any cable in a house, so that it happens only where the house or a person leaves no other way.
+    /// </summary>
+    public int Zone { get; init; } = 100_000;
+
+    /// <summary>Floor area that one light circuit serves, in square feet.</summary>
+    public int ZoneSqFt { get; init; } = 550;
+
+    /// <summary>Each square foot of a light circuit beyond that.</summary>
+    public int SqFtOver { get; init; } = 20;
+
+    /// <summary>Each use beyond the first among a light circuit's rooms: living, sleeping, service.</summary>
+    public int Use { get; init; } = 9000;
 
     /// <summary>Each outlet by which a circuit passes four fifths of what it may hold: spare capacity for later.</summary>
     public int Margin { get; init; } = 600;
@@ -46,11 +55,11 @@ public sealed record PlanWeights
     [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
 
     /// <summary>Fewest breakers: a circuit weighs much.</summary>
-    public static PlanWeights FewestBreakers { get; } = new() { Circuit = 30_000, Room = 200, RoomTooMany = 200, Storey = 1500, Dark = 500, Margin = 0 };
+    public static PlanWeights FewestBreakers { get; } = new() { Circuit = 30_000, Room = 200, Storey = 1500, SqFtOver = 2, Use = 500, Margin = 0 };
 
     /// <summary>Least wire: only cable and the breaker itself count.</summary>
-    public static PlanWeights LeastWire { get; } = new() { CableFoot = 400, Room = 0, RoomTooMany = 0, Storey = 0, Dark = 0, Margin = 0 };
+    public static PlanWeights LeastWire { get; } = new() { CableFoot = 400, Room = 0, Storey = 0, SqFtOver = 0, Use = 0, Margin = 0 };
 
     /// <summary>Least darkness: small circuits, one room each.</summary>
-    public static PlanWeights LeastDarkness { get; } = new() { Circuit = 2500, Room = 6000, RoomTooMany = 6000, Storey = 12_000, Dark = 20_000, Margin = 600 };
+    public static PlanWeights LeastDarkness { get; } = new() { Circuit = 2500, Room = 6000, Storey = 12_000, ZoneSqFt = 200, SqFtOver = 60, Use = 12_000, Margin = 600 };
 }

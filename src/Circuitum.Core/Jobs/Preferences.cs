@@ -139,6 +139,12 @@ public sealed record Preferences
     /// <summary>Spaces to keep free as a count; none goes by the percentage.</summary>
     public int? SpareSpaces { get; init; }
 
+    /// <summary>Where receptacles outside are fed from.</summary>
+    public OutdoorCircuit Outdoor { get; init; }
+
+    /// <summary>What the numbers of circuits are.</summary>
+    public NumberBy CircuitNumbers { get; init; }
+
     /// <summary>How breakers are ordered down the panel.</summary>
     public PanelOrder PanelOrder { get; init; }
 
@@ -264,6 +270,26 @@ public enum LegBalanceBy
 
     /// <summary>What runs on an ordinary evening.</summary>
     Expected,
+}
+
+/// <summary>Where receptacles outside are fed from.</summary>
+public enum OutdoorCircuit
+{
+    /// <summary>Those near each other from one circuit, one far away from the nearest suitable circuit inside.</summary>
+    Nearest,
+
+    /// <summary>All from one circuit.</summary>
+    One,
+}
+
+/// <summary>What the number of a circuit is.</summary>
+public enum NumberBy
+{
+    /// <summary>A space that its breaker fills when it is first laid out.</summary>
+    Space,
+
+    /// <summary>Counted up in the order of the panel, as the home runs are pulled.</summary>
+    Order,
 }
 
 /// <summary>Order of breakers down the panel.</summary>

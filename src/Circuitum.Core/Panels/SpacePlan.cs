@@ -118,9 +118,9 @@ public static class SpacePlan
 
     private static void PlaceOnePole(Panel panel, List<BreakerNeed> ones, List<SpaceDecision> placed, HashSet<int> free, Dictionary<int, BreakerNeed> byCircuit)
     {
-        // Spares stay at the bottom: only as many of the free spaces, from the top, as there are breakers, and one row
-        // more when the two legs need different counts.
-        var usable = free.Order().Take(ones.Count + 2).ToList();
+        // Spares stay together at the bottom: only as many of the free spaces, from the top, as there are breakers, and one more
+        // because two spaces side by side are on the same leg.
+        var usable = free.Order().Take(ones.Count + 1).ToList();
         var a = new Queue<int>(usable.Where(OnLegA));
         var b = new Queue<int>(usable.Where(s => !OnLegA(s)));
         var fitting = ones.Take(usable.Count).ToList();

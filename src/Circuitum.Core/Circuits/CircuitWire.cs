@@ -1,0 +1,61 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Routing;
+
+namespace Circuitum.Core.Circuits;
+
+/// <summary>What the cable of a circuit costs: quickly by its shortest pieces, and as it will be pulled.</summary>
+internal sealed class CircuitWire
+{
+    private readonly Runs runs;
+    private readonly ImmutableArray<ImmutableArray<Box>> things;
+    private readonly PlanWeights weights;
+    private readonly Dictionary<string, int> known = [];
+
+    /// <summary>Prepares the costs between some things.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="runs">The ways through the frame.</param>
+    /// <param name="things">The boxes of each.</param>
+    /// <param name="weights">What a foot of cable costs.</param>
+    internal CircuitWire(Job job, Runs runs, ImmutableArray<ImmutableArray<Box>> things, PlanWeights weights)
+    {
+        (this.runs, this.things, this.weights) = (runs, things, weights);
+        var p = job.Preferences;
+        Home = [.. things.Select(t => Cents(t.Min(b => runs.FromPanel(b.Id)) + p.PanelMakeUp + p.BoxMakeUp))];
+        Between = [.. things.Select(_ => new int[things.Length])];
+        for (var i = 0; i < things.Length; i++)
+        {
+            for (var j = i + 1; j < things.Length; j++) Between[i][j] = Between[j][i] = Cents(Nearest(things[i], things[j]) + (p.BoxMakeUp * 2));
+        }
+    }
+
+    /// <summary>From the panel to each.</summary>
+    internal int[] Home { get; }
+
+    /// <summary>From each to each other.</summary>
+    internal int[][] Between { get; }
+
+    /// <summary>All cables of a circuit of some things, in cents: home run, runs from box to box, switch legs and travelers.</summary>
+    internal int Routed(int[] of)
+    {
+        var key = string.Join(' ', of.Order());
+        if (known.TryGetValue(key, out var cents)) return cents;
+        return known[key] = Cents(runs.Plan([.. of.SelectMany(t => things[t]).Select(b => b.Id)]).Cut);
+    }
+
+    private int Cents(Length way) => (int)(way.InFeet * weights.CableFoot);
+
+    // A thing of many boxes has its nearest pair looked for by the straight distance first.
+    private Length Nearest(ImmutableArray<Box> one, ImmutableArray<Box> other)
+    {
+        var best = new Length(long.MaxValue);
+        foreach (var (a, b, least) in one.SelectMany(a => other.Select(b => (a.Id, b.Id, Least: runs.AtLeast(a.Id, b.Id)))).OrderBy(x => x.Least))
+        {
+            if (least >= best) break;
+            best = Length.Min(best, runs.Between(a, b));
+        }
+
+        return best;
+    }
+}

@@ -1,0 +1,138 @@
+using System.Collections.Immutable;
+using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+
+namespace Circuitum.Core.Circuits;
+
+/// <summary>The zone rules of a house for lights, for receptacles and for both together, from what its rooms are.</summary>
+internal static class HouseZones
+{
+    // Closets, pantries and what is outside ride along.
+    private const int MostLitRooms = 5;
+
+    // A hall or a closet with no more than this goes along with a neighbour.
+    private const int FewReceptacles = 2;
+
+    // From this many on an office is on a circuit by itself.
+    private const int BusyOffice = 6;
+
+    // A storey of fewer lit rooms is not worth a second breaker.
+    private const int StoreyOfRooms = 3;
+
+    private const int MostBedrooms = 2;
+
+    /// <summary>The rules for lights.</summary>
+    /// <param name="house">The house.</param>
+    /// <param name="lit">The rooms that have lights.</param>
+    internal static ZoneRules Lights(HouseShape house, RoomSet lit)
+    {
+        var job = house.Job;
+        var rides = RoomSet.Of(Of(job, r => r.Kind is RoomKind.Closet or RoomKind.Pantry || r.Kind.OpenAir()));
+        return new(house, MostLitRooms, rides, acrossHalls: false) { Bans = [.. LightBans(job)], Splits = [.. Halls(job, lit), .. Storeys(job, lit, rides)], WeighsZones = true };
+    }
+
+    /// <summary>The rules for receptacles.</summary>
+    /// <param name="house">The house.</param>
+    /// <param name="counts">How many of them each room has.</param>
+    internal static ZoneRules Receptacles(HouseShape house, IReadOnlyDictionary<string, int> counts)
+    {
+        var job = house.Job;
+        return new(house, Math.Max(1, job.Preferences.RoomsPerCircuit), Riders(job, counts), acrossHalls: true) { Bans = [.. ReceptacleBans(job, counts)], Splits = [.. Bedrooms(job)] };
+    }
+
+    /// <summary>The rules for lights and receptacles on the same circuits.</summary>
+    /// <param name="house">The house.</param>
+    /// <param name="lit">The rooms that have lights.</param>
+    /// <param name="counts">How many receptacles each room has.</param>
+    internal static ZoneRules Mixed(HouseShape house, RoomSet lit, IReadOnlyDictionary<string, int> counts)
+    {
+        var job = house.Job;
+        var rides = Riders(job, counts);
+        rides.Add(RoomSet.Of(Of(job, r => r.Kind.OpenAir())));
+        return new(house, Math.Max(1, job.Preferences.RoomsPerCircuit), rides, acrossHalls: true)
+        {
+            Bans = [.. LightBans(job), .. ReceptacleBans(job, counts)],
+            Splits = [.. Halls(job, lit), .. Storeys(job, lit, rides), .. Bedrooms(job)],
+        };
+    }
+
+    private static IEnumerable<int> Of(Job job, Func<Room, bool> holds) => ZoneRules.Numbers(job, holds);
+
+    private static RoomSet Riders(Job job, IReadOnlyDictionary<string, int> counts) => RoomSet.Of(Of(job, r =>
+        r.Kind is RoomKind.Closet or RoomKind.Hallway or RoomKind.Stairs or RoomKind.Pantry && counts.GetValueOrDefault(r.Id) <= FewReceptacles));
+
+    private static IEnumerable<ZoneBan> LightBans(Job job)
+    {
+        var kitchens = RoomSet.Of(Of(job, r => RoomUse.Cooks(job, r)));
+        var bedrooms = RoomSet.Of(Of(job, r => r.Kind == RoomKind.Bedroom));
+        yield return new(kitchens, bedrooms, "a kitchen and a bedroom should not go dark together");
+        yield return new(kitchens, RoomSet.Of(Of(job, r => IsFullBath(job, r))), "a kitchen and a full bath should not go dark together");
+        yield return new(RoomSet.Of(Of(job, r => r.Kind == RoomKind.Garage)), bedrooms, "a garage's lights do not go with a bedroom's");
+
+        // Whoever resets the kitchen's breaker wants light to see it by.
+        var panels = RoomSet.Of(Of(job, r => job.Panels.Any(p => p.Room == r.Id) && !RoomUse.Cooks(job, r)));
+        yield return new(kitchens, panels, "the light at the panel should not go out with the kitchen");
+    }
+
+    private static IEnumerable<ZoneBan> ReceptacleBans(Job job, IReadOnlyDictionary<string, int> counts)
+    {
+        var living = RoomSet.Of(Of(job, r => r.Kind is RoomKind.Living or RoomKind.Family or RoomKind.Recreation));
+        yield return new(living, RoomSet.Of(Of(job, r => r.Kind == RoomKind.Bedroom)), "a living room does not share with a bedroom");
+        foreach (var office in Of(job, r => r.Kind == RoomKind.Office && counts.GetValueOrDefault(r.Id) >= BusyOffice))
+            yield return new(RoomSet.Of([office]), RoomSet.Of(Of(job, r => r.Id != job.Rooms[office].Id && r.Kind is not (RoomKind.Closet or RoomKind.Hallway))), $"{job.Rooms[office].Name} is busy enough for a circuit of its own");
+    }
+
+    // Vacuum, iron and heater: no more than two bedrooms on a circuit.
+    private static IEnumerable<ZoneSplit> Bedrooms(Job job)
+    {
+        if (job.Preferences.RoomsPerCircuit <= MostBedrooms) yield break;
+        var all = Of(job, r => r.Kind == RoomKind.Bedroom).ToList();
+        for (var a = 0; a < all.Count; a++)
+        {
+            for (var b = a + 1; b < all.Count; b++)
+            {
+                for (var c = b + 1; c < all.Count; c++) yield return new(RoomSet.Of([all[a], all[b], all[c]]), $"{MostBedrooms} bedrooms are the most on a circuit");
+            }
+        }
+    }
+
+    private static IEnumerable<ZoneSplit> Halls(Job job, RoomSet lit)
+    {
+        foreach (var hall in Of(job, r => r.Kind == RoomKind.Hallway))
+        {
+            var id = job.Rooms[hall].Id;
+            var off = job.Openings.Where(o => o.Room == id || o.To == id).Select(o => o.Room == id ? o.To : o.Room).ToHashSet();
+            var bedrooms = RoomSet.Of(Of(job, r => r.Kind == RoomKind.Bedroom && off.Contains(r.Id))).And(lit);
+            var all = RoomSet.Of([hall]);
+            all.Add(bedrooms);
+            if (bedrooms.Count >= 2 && lit.HasAll(all)) yield return new(all, $"{job.Rooms[hall].Name} and every bedroom off it should not go dark together");
+        }
+    }
+
+    private static IEnumerable<ZoneSplit> Storeys(Job job, RoomSet lit, RoomSet rides)
+    {
+        foreach (var storey in job.Storeys)
+        {
+            var all = RoomSet.Of(Of(job, r => r.Storey == storey.Id && r.Kind != RoomKind.Stairs)).And(lit).Without(rides);
+            if (all.Count >= StoreyOfRooms) yield return new(all, $"all of {storey.Name} should not go dark together");
+        }
+    }
+
+    /// <summary>Rooms that go with the one room that they open to: closets and pantries with any, a bath with its bedroom.</summary>
+    internal static IReadOnlyDictionary<string, string> Hosts(Job job)
+    {
+        var hosts = new Dictionary<string, string>();
+        foreach (var room in job.Rooms.Where(r => r.Kind is RoomKind.Closet or RoomKind.Pantry || RoomUse.IsBathroom(job, r)))
+        {
+            var doors = job.Openings.Where(o => o.Kind != OpeningKind.Window && (o.Room == room.Id || o.To == room.Id)).Select(o => o.Room == room.Id ? o.To : o.Room).Distinct().ToList();
+            if (doors is not [var host] || job.RoomById(host) is not { } to) continue;
+            if (room.Kind is RoomKind.Closet or RoomKind.Pantry || to.Kind == RoomKind.Bedroom) hosts[room.Id] = host;
+        }
+
+        return hosts;
+    }
+
+    /// <summary>Whether a bathroom is one in which people bathe.</summary>
+    internal static bool IsFullBath(Job job, Room room) => RoomUse.IsBathroom(job, room) && job.Fixtures.Any(f => f.Room == room.Id && f.Kind is FixtureKind.Tub or FixtureKind.Shower);
+}

@@ -1,0 +1,96 @@
+namespace Circuitum.Core.Circuits;
+
+/// <summary>
+/// All circuits that a division may have when rooms are kept whole and zones touch: each connected set of units that keeps the
+/// limits and breaks no zone rule, and each unit by itself whatever it breaks.
+/// </summary>
+internal sealed class ZoneColumns
+{
+    // Beyond this many nobody waits for all of them to be measured; the search takes over.
+    private const int Most = 20_000;
+
+    private readonly ZoneRules rules;
+    private readonly RoomSet[] rooms;
+    private readonly List<int>[] beside;
+    private readonly List<ZoneColumn> columns = [];
+
+    private ZoneColumns(GroupProblem problem, ZoneRules rules)
+    {
+        (Problem, this.rules) = (problem, rules);
+        Units = MakeUnits(problem);
+        rooms = [.. Units.Select(problem.PlacesOf)];
+        beside = [.. rooms.Select((r, i) => Enumerable.Range(0, Units.Length).Where(o => o != i && rules.Touch(r, rooms[o])).ToList())];
+    }
+
+    internal GroupProblem Problem { get; }
+
+    /// <summary>What stays together: a room's things, or those that a person put on one circuit.</summary>
+    internal int[][] Units { get; }
+
+    internal IReadOnlyList<ZoneColumn> All => columns;
+
+    /// <summary>The columns of a problem; none when they are too many, or the problem has no zones.</summary>
+    internal static ZoneColumns? Of(GroupProblem problem, CancellationToken cancel)
+    {
+        if (problem.Zones is not { } rules || problem.Count == 0) return null;
+        var all = new ZoneColumns(problem, rules);
+        return all.List(cancel) ? all : null;
+    }
+
+    // A room that is too much for one circuit is cut into even stretches along its walls.
+    private static int[][] MakeUnits(GroupProblem problem)
+    {
+        var free = Enumerable.Range(0, problem.Count).Where(t => !problem.Closed.Contains(problem.Fixed[t])).ToList();
+        var held = free.Where(t => problem.Fixed[t] >= 0).GroupBy(t => problem.Fixed[t]).OrderBy(g => g.Key).Select(g => g.ToArray());
+        var whole = free.Where(t => problem.Fixed[t] < 0).GroupBy(t => problem.Room[t]).SelectMany(g => Stretches(problem, [.. g.OrderBy(t => problem.Around[t]).ThenBy(t => t)]));
+        return [.. held, .. whole];
+    }
+
+    private static IEnumerable<int[]> Stretches(GroupProblem problem, int[] things)
+    {
+        for (var parts = 1; parts < things.Length; parts++)
+        {
+            var cut = things.Select((t, i) => (t, Part: i * parts / things.Length)).GroupBy(x => x.Part, x => x.t).Select(g => g.ToArray()).ToList();
+            if (cut.All(c => problem.Fits(c))) return cut;
+        }
+
+        return things.Select(t => new[] { t });
+    }
+
+    private bool List(CancellationToken cancel)
+    {
+        for (var first = 0; first < Units.Length; first++)
+        {
+            Put([first]);
+            if (rules.Broken(rooms[first]) > 0) continue;
+            if (!Extend([first], rooms[first], first, [.. beside[first].Where(u => u > first)], [first, .. beside[first]]) || cancel.IsCancellationRequested) return false;
+        }
+
+        return true;
+    }
+
+    // Every connected set is reached once: it is grown from its lowest unit, and what was passed over stays out. What breaks a rule
+    // is not grown further, because more rooms mend none.
+    private bool Extend(int[] set, RoomSet where, int first, List<int> open, HashSet<int> seen)
+    {
+        while (open.Count > 0)
+        {
+            var next = open[^1];
+            open.RemoveAt(open.Count - 1);
+            int[] grown = [.. set, next];
+            var wide = where;
+            wide.Add(rooms[next]);
+            if (grown.Count(u => Problem.Fixed[Units[u][0]] >= 0) > 1 || !Problem.Fits(Things(grown)) || rules.Broken(wide) > 0) continue;
+            if (columns.Count >= Most) return false;
+            Put(grown);
+            var fresh = beside[next].Where(u => u > first && !seen.Contains(u)).ToList();
+            if (!Extend(grown, wide, first, [.. open, .. fresh], [.. seen, .. fresh])) return false;
+        }
+
+        return true;
+    }
+
+    private void Put(int[] units) => columns.Add(new([.. units.Order()], Problem.Priced(Things(units))));
+
+    internal int[] Things(int[] units) => [.. units.SelectMany(u => Units[u])];
+}
