@@ -1,3 +1,8 @@
+using Circuitum.Core.Circuits;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Routing;
+
 namespace Circuitum.Core.Tests;
 
 /// <summary>What masters would say of any good plan, asked of 300 made-up houses and of their schools.</summary>
@@ -10,5 +15,61 @@ public class MasterTests
             .SelectMany(h => new Masters(h.House).All.SelectMany(s => s.Against.Select(w => (s.Name, Text: $"house {h.Seed}: {w}")))).ToList();
         var report = string.Join('\n', against.GroupBy(w => w.Name).Select(g => $"{g.Count()} {g.Key}\n    {string.Join("\n    ", g.Take(4).Select(w => w.Text))}"));
         against.ShouldBeEmpty(report);
+    }
+
+    [Fact]
+    public void What_the_planner_weighs_is_the_cable_that_is_pulled_within_3_percent()
+    {
+        var off = HouseSet.All.Where(h => h.House.Job.Preferences.TwoCircuitHomeRuns == TwoCircuitHomeRuns.Never).AsParallel().Select(h =>
+        {
+            var (weighed, pulled) = (0.0, 0.0);
+            foreach (var (problem, number, things, boxes) in Divided(h.House))
+            {
+                var circuit = h.House.CircuitByNumber(number)!;
+
+                // Alarms come to a circuit afterwards, and a neighbour's cable may be led elsewhere for its own reasons.
+                if (circuit.Boxes.Length != boxes) continue;
+                weighed += problem.Routed!(things) / (double)problem.Weights.CableFoot;
+                pulled += circuit.Run.Cut.InFeet;
+            }
+
+            return (h.Seed, Off: pulled == 0 ? 0 : Math.Abs(weighed - pulled) / pulled);
+        }).Where(h => h.Off > 0.03).Select(h => $"house {h.Seed}: {h.Off:P1}").ToList();
+        off.ShouldBeEmpty(string.Join(", ", off));
+    }
+
+    [Fact]
+    public void No_plan_that_search_finds_is_cheaper_than_the_planners()
+    {
+        foreach (var (seed, house) in HouseSet.All.Take(60))
+        {
+            // Receptacles the search may divide within a room; lights are whole rooms to both.
+            foreach (var g in Groups(GeneratedHouse.MakeWithShed(seed), house).Where(g => g.Purpose == CircuitPurpose.Lighting))
+            {
+                if (ZonePartition.Solve(g.Problem) is not { } exact) continue;
+                var search = new GroupSearch(g.Problem);
+                exact.Cost.ShouldBeLessThanOrEqualTo(search.Improve(search.First(), 600).Priced(), $"house {seed}, {g.Purpose}");
+            }
+        }
+    }
+
+    private static IEnumerable<GeneralGroups> Groups(Job bare, Analysis.JobAnalysis planned)
+    {
+        var loose = bare with { Decisions = bare.Decisions with { Boxes = planned.Job.Decisions.Boxes } };
+        var house = HouseShape.Of(loose);
+        return GeneralGroups.Of(new CircuitDraft(house, planned.Edition), new Runs(house)).Where(g => g.Problem.Count > 0);
+    }
+
+    private static IEnumerable<(GroupProblem Problem, int Number, int[] Things, int Boxes)> Divided(Analysis.JobAnalysis a)
+    {
+        foreach (var g in GeneralGroups.Of(new CircuitDraft(a.House, a.Edition), new Runs(a.House)).Where(g => g.Problem.Count > 0))
+        {
+            var plan = g.Now();
+            for (var c = 0; c < g.Numbers.Length; c++)
+            {
+                int[] things = [.. plan.Circuits[c]];
+                if (things.Length > 0) yield return (g.Problem, g.Numbers[c], things, things.Sum(t => g.Things[t].Length));
+            }
+        }
     }
 }

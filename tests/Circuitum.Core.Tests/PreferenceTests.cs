@@ -31,7 +31,7 @@ public class PreferenceTests
     [Fact]
     public void Every_preference_of_the_document_is_a_field()
     {
-        var fields = typeof(Preferences).GetProperties().Where(p => p.Name is not ("Extra" or "Weights")).Select(p => char.ToLowerInvariant(p.Name[0]) + p.Name[1..])
+        var fields = typeof(Preferences).GetProperties().Concat(typeof(DivisionSchools).GetProperties()).Where(p => p.Name is not ("Extra" or "Weights" or "Division")).Select(p => char.ToLowerInvariant(p.Name[0]) + p.Name[1..])
             .Concat(typeof(PlanWeights).GetProperties().Where(p => p is { Name: not "Extra", CanWrite: true } && !p.GetMethod!.IsStatic).Select(p => $"weight.{char.ToLowerInvariant(p.Name[0])}{p.Name[1..]}"));
         fields.Order(StringComparer.Ordinal).ShouldBe(PreferenceFields.All.Select(f => f.Key).Order(StringComparer.Ordinal));
     }

@@ -38,8 +38,8 @@ internal sealed class Masters
     internal IEnumerable<(string Name, IEnumerable<string> Against)> All =>
     [
         ("at least two light circuits on a storey of three rooms or more", TwoOnAStorey()),
-        ("the rooms of a light circuit touch", lights.SelectMany(c => Apart(c, Lit(c), touches))),
-        ("at most five rooms on a light circuit", lights.Where(c => Lit(c).Count(r => !Rides.Contains(Kind(r))) > 5).Select(Say)),
+        ("the rooms of a light circuit touch", lights.SelectMany(c => Apart(c, Lit(c), ByZone ? touches : AcrossHalls()))),
+        ("at most five rooms on a light circuit", lights.Where(c => ByZone && Lit(c).Count(r => !Rides.Contains(Kind(r))) > 5).Select(Say)),
         ("a light circuit stays on its storey, stairs excepted", lights.Where(c => Storeys(Lit(c)) > 1).Select(Say)),
         ("a room's lights and switches are on one circuit", WholeRooms()),
         ("no kitchen goes dark with a bedroom or a full bath", lights.Where(c => Has(c, Cooks) && (Has(c, r => r.Kind == RoomKind.Bedroom) || Has(c, Bathes))).Select(Say)),
@@ -63,6 +63,8 @@ internal sealed class Masters
 
     /// <summary>The rooms that a circuit lights.</summary>
     internal static HashSet<string> Lit(CircuitAnalysis c) => [.. c.Boxes.Where(b => b.Kind == BoxKind.Light).Select(b => b.Room)];
+
+    private bool ByZone => a.Job.Preferences.Division.Lights == LightsBy.Zone;
 
     private HashSet<string> Inside(CircuitAnalysis c) => [.. c.Boxes.Where(b => !b.Outside && !a.Job.KindAt(b).OpenAir()).Select(b => b.Room)];
 
@@ -122,6 +124,7 @@ internal sealed class Masters
     {
         var on = a.Circuits.Where(c => c.Boxes.Any(b => b.Kind == BoxKind.SmokeAlarm && main.Contains(b.Room))).ToList();
         if (on.Count > 1) yield return string.Join(", ", on.Select(c => c.Number));
+        if (a.Job.Preferences.Division.Alarms == AlarmsWith.Alone) yield break;
         foreach (var c in on.Where(c => c.Boxes.All(b => b.Kind == BoxKind.SmokeAlarm))) yield return Say(c);
         foreach (var c in on.Where(c => !Has(c, r => r.Kind is RoomKind.Bedroom or RoomKind.Hallway) && lights.Any(l => Has(l, r => r.Kind is RoomKind.Bedroom or RoomKind.Hallway)))) yield return $"{Say(c)} lights neither hall nor bedroom";
     }
@@ -143,7 +146,7 @@ internal sealed class Masters
     private IEnumerable<string> LongHops()
     {
         var outside = a.Job.Decisions.Boxes.Where(b => b.Outside || Kind(b.Room) is RoomKind.Porch or RoomKind.Deck or RoomKind.Outdoors).Select(b => b.Id).ToHashSet();
-        if (a.Job.Preferences.Outdoor == OutdoorCircuit.One) return [];
+        if (a.Job.Preferences.Division.Outdoor == OutdoorCircuit.One) return [];
         return a.Circuits.SelectMany(c => c.Run.Cables.Where(h => h.From is { } from && outside.Contains(from) && outside.Contains(h.To) && h.Way > Length.Feet(40)).Select(h => $"{Say(c)}: {h.From} to {h.To}, {h.Way.InFeet:0} ft"));
     }
 

@@ -15,7 +15,7 @@ export async function serve(port, data) {
   return child;
 }
 
-const freePort = () => new Promise(done => {
+export const freePort = () => new Promise(done => {
   const held = createServer().listen(0, '127.0.0.1', () => {
     const { port } = held.address();
     held.close(() => done(port));

@@ -4,7 +4,7 @@ import { cpSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { edited } from './hand.mjs';
-import { serve } from './house.mjs';
+import { freePort, serve } from './house.mjs';
 
 export default async function setup(config) {
   const kept = mkdtempSync(join(tmpdir(), 'circuitum-houses-'));
@@ -13,12 +13,17 @@ export default async function setup(config) {
   const browser = await chromium.launch(config.projects[0].use.launchOptions);
   // Ended between stages, so that what is copied is all on disk and nobody holds it.
   const stage = async (name, work) => {
-    const child = await serve(5590, data);
-    const page = await browser.newPage();
-    await work?.(page, 'http://127.0.0.1:5590/jobs/tamarack-row');
-    await page.close();
-    child.kill('SIGTERM');
-    await new Promise(done => child.once('exit', done));
+    const port = await freePort();
+    const child = await serve(port, data);
+    try {
+      const page = await browser.newPage();
+      await work?.(page, `http://127.0.0.1:${port}/jobs/tamarack-row`);
+      await page.close();
+    } finally {
+      const ended = new Promise(done => child.once('exit', done));
+      child.kill('SIGTERM');
+      await ended;
+    }
     cpSync(data, join(kept, name), { recursive: true });
   };
   await stage('rooms');

@@ -18,7 +18,7 @@ public static class BoxPurpose
             if (facts.Type.Lighting) return CircuitPurpose.Lighting;
             if (facts.Own(job.Preferences) || facts.Volts == 240 || edition.Demands.Values.Any(d => d.Kind == LocalDemandKind.OwnCircuit && d.Appliance == facts.Type.Id)) return CircuitPurpose.Appliance;
             if (facts.Type.Laundry && !facts.Hardwired) return CircuitPurpose.Laundry;
-            if (facts.Type.Garage && kind == RoomKind.Garage) return CircuitPurpose.Garage;
+            if (facts.Type.Garage && kind == RoomKind.Garage) return job.Preferences.Division.DoorOperator == DoorOperator.Alone ? CircuitPurpose.Appliance : CircuitPurpose.Garage;
             if (facts.Type.Id is "refrigerator" or "gas-range" && edition.Traits(kind).SmallAppliance) return CircuitPurpose.SmallAppliance;
             if (facts.Type is { Fastened: false, Hvac: false, Motor: false } && !facts.Hardwired && kind == RoomKind.Garage) return CircuitPurpose.Garage;
             return facts.Hardwired && facts.Load.Value <= 360 ? CircuitPurpose.Lighting : CircuitPurpose.Appliance;

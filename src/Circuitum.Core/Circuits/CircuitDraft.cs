@@ -139,8 +139,13 @@ internal sealed class CircuitDraft
     // The counters go on two circuits, each a stretch of counter; dining and pantry walls join the one with fewer.
     private void SmallAppliance(List<Box> loose, List<int> there)
     {
-        var counter = loose.Where(b => b.Kind == BoxKind.Receptacle && b.Height >= Measure.Length.Inches(36)).OrderBy(b => b.Room, StringComparer.Ordinal).ThenBy(b => b.Wall).ThenBy(b => b.Along).ToList();
+        var byDining = Job.Preferences.Division.Island == IslandWith.Dining;
+        var counter = loose.Where(b => b.Kind == BoxKind.Receptacle && b.Height >= Measure.Length.Inches(36) && !(byDining && b.Wall is null)).OrderBy(b => b.Room, StringComparer.Ordinal).ThenBy(b => b.Wall).ThenBy(b => b.Along).ToList();
         var rest = loose.Except(counter).ToList();
+
+        // An island is a counter wherever its receptacle hangs.
+        if (!byDining) counter.AddRange(rest.Where(b => b is { Kind: BoxKind.Receptacle or BoxKind.Provision, Wall: null }).OrderBy(b => b.Id, StringComparer.Ordinal));
+        rest.RemoveAll(counter.Contains);
         while (there.Count < 2) there.Add(New(CircuitPurpose.SmallAppliance, []));
         var fresh = there.All(n => On(n).Count == 0);
         var half = (counter.Count + 1) / 2;
@@ -160,15 +165,24 @@ internal sealed class CircuitDraft
         return kitchens.OrderBy(k => k.Id == room ? 0 : 1).ThenBy(k => k.Storey == here.Room.Storey ? 0 : 1).ThenBy(k => House[k.Id].Centre.InchesTo(here.Centre)).ThenBy(k => k.Id, StringComparer.Ordinal).First().Id;
     }
 
-    // Heavy hair tools: no more than two bathrooms on a circuit, those of one storey together.
+    // Hair dryers: a full bath by itself, a half bath with another of its storey; by preference two of any sort together.
     internal void Bathrooms()
     {
-        foreach (var room in Loose(CircuitPurpose.Bathroom).GroupBy(b => b.Room))
+        var together = Job.Preferences.Division.Baths == BathsBy.Together;
+        foreach (var room in Loose(CircuitPurpose.Bathroom).GroupBy(b => b.Room).OrderBy(g => Bathes(g.Key) ? 0 : 1))
         {
             var storey = House[room.Key].Room.Storey;
-            var join = Free(CircuitPurpose.Bathroom, BuildingOf(room.Key)).FirstOrDefault(n => On(n).Select(b => b.Room).Append(room.Key).Distinct().Count() <= 2 && On(n).All(b => House[b.Room].Room.Storey == storey));
+            bool Joins(int number)
+            {
+                var there = On(number).Select(b => b.Room).Append(room.Key).Distinct().ToList();
+                return there.Count <= 2 && there.All(r => House[r].Room.Storey == storey) && (together || there.Count(Bathes) < 2);
+            }
+
+            var join = Free(CircuitPurpose.Bathroom, BuildingOf(room.Key)).FirstOrDefault(Joins);
             if (join == 0) join = New(CircuitPurpose.Bathroom, []);
             foreach (var box in room) Put(join, box);
         }
     }
+
+    private bool Bathes(string room) => HouseZones.IsFullBath(Job, House[room].Room);
 }

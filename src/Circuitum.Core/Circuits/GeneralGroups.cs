@@ -186,6 +186,13 @@ internal sealed class GeneralGroups
             var circuits = work.Existing(purpose).Where(n => !work.Locked(n)).ToList();
             var withAlarms = circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.SmokeAlarm));
             int Lighting(RoomKind kind) => circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.Light && work.House[b.Room].Room.Kind == kind));
+            if (work.Job.Preferences.Division.Alarms == AlarmsWith.Alone)
+            {
+                var own = circuits.FirstOrDefault(n => work.On(n).All(b => b.Kind == BoxKind.SmokeAlarm));
+                work.Put(own > 0 ? own : work.New(purpose, []), alarm);
+                continue;
+            }
+
             int[] wanted = [withAlarms, Lighting(RoomKind.Bedroom), Lighting(RoomKind.Hallway), circuits.FirstOrDefault()];
             work.Put(wanted.FirstOrDefault(n => n > 0) is var number and > 0 ? number : work.New(purpose, []), alarm);
         }

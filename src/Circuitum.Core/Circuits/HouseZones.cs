@@ -29,6 +29,8 @@ internal static class HouseZones
     {
         var job = house.Job;
         var rides = RoomSet.Of(Of(job, r => r.Kind is RoomKind.Closet or RoomKind.Pantry || r.Kind.OpenAir()));
+        if (job.Preferences.Division.Lights == LightsBy.Storey)
+            return new(house, job.Rooms.Length, rides, acrossHalls: true) { Bans = [.. LightBans(job)], Splits = [.. Halls(job, lit), .. Storeys(job, lit, rides)] };
         return new(house, MostLitRooms, rides, acrossHalls: false) { Bans = [.. LightBans(job)], Splits = [.. Halls(job, lit), .. Storeys(job, lit, rides)], WeighsZones = true };
     }
 
@@ -54,6 +56,7 @@ internal static class HouseZones
         {
             Bans = [.. LightBans(job), .. ReceptacleBans(job, counts)],
             Splits = [.. Halls(job, lit), .. Storeys(job, lit, rides), .. Bedrooms(job)],
+            WeighsZones = true,
         };
     }
 
@@ -86,8 +89,14 @@ internal static class HouseZones
     // Vacuum, iron and heater: no more than two bedrooms on a circuit.
     private static IEnumerable<ZoneSplit> Bedrooms(Job job)
     {
-        if (job.Preferences.RoomsPerCircuit <= MostBedrooms) yield break;
         var all = Of(job, r => r.Kind == RoomKind.Bedroom).ToList();
+        if (job.Preferences.Division.Bedrooms == BedroomsBy.One)
+        {
+            foreach (var (one, other) in all.SelectMany(b => all.Where(o => o > b).Select(o => (b, o)))) yield return new(RoomSet.Of([one, other]), "each bedroom has its own circuit");
+            yield break;
+        }
+
+        if (job.Preferences.RoomsPerCircuit <= MostBedrooms) yield break;
         for (var a = 0; a < all.Count; a++)
         {
             for (var b = a + 1; b < all.Count; b++)

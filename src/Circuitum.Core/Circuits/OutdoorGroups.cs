@@ -21,7 +21,7 @@ internal static class OutdoorGroups
         var loose = work.Loose(CircuitPurpose.Outdoor).Where(b => work.BuildingOf(b.Room).Length == 0).ToList();
         var apart = work.Loose(CircuitPurpose.Outdoor).Except(loose).ToList();
         work.Simple(CircuitPurpose.Outdoor, apart, MostOnOne);
-        if (work.Job.Preferences.Outdoor == OutdoorCircuit.One || loose.Count == 0)
+        if (work.Job.Preferences.Division.Outdoor == OutdoorCircuit.One || loose.Count == 0)
         {
             work.Simple(CircuitPurpose.Outdoor, loose, MostOnOne);
             return [];

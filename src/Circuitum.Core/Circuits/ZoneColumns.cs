@@ -42,8 +42,38 @@ internal sealed class ZoneColumns
     {
         var free = Enumerable.Range(0, problem.Count).Where(t => !problem.Closed.Contains(problem.Fixed[t])).ToList();
         var held = free.Where(t => problem.Fixed[t] >= 0).GroupBy(t => problem.Fixed[t]).OrderBy(g => g.Key).Select(g => g.ToArray());
-        var whole = free.Where(t => problem.Fixed[t] < 0).GroupBy(t => problem.Room[t]).SelectMany(g => Stretches(problem, [.. g.OrderBy(t => problem.Around[t]).ThenBy(t => t)]));
-        return [.. held, .. whole];
+        return [.. held, .. Rooms(problem, [.. free.Where(t => problem.Fixed[t] < 0)])];
+    }
+
+    // What shares a room stays together as far as one circuit holds it: lights that go with those of another room bring its things.
+    private static IEnumerable<int[]> Rooms(GroupProblem problem, List<int> things)
+    {
+        var left = things.ToList();
+        while (left.Count > 0)
+        {
+            var (place, all) = (problem.Places[left[0]], new List<int>());
+            for (var grown = true; grown;)
+            {
+                var next = left.Where(t => problem.Places[t].Meets(place)).ToList();
+                grown = next.Count > 0;
+                all.AddRange(next);
+                left.RemoveAll(next.Contains);
+                foreach (var t in next) place.Add(problem.Places[t]);
+            }
+
+            if (all.Count == 0)
+            {
+                // Outside; no room's.
+                all.Add(left[0]);
+                left.RemoveAt(0);
+            }
+
+            if (problem.Fits([.. all])) yield return [.. all.Order()];
+            else
+            {
+                foreach (var stretch in all.GroupBy(t => problem.Room[t]).OrderBy(g => g.Key).SelectMany(g => Stretches(problem, [.. g.OrderBy(t => problem.Around[t]).ThenBy(t => t)]))) yield return stretch;
+            }
+        }
     }
 
     private static IEnumerable<int[]> Stretches(GroupProblem problem, int[] things)

@@ -139,8 +139,8 @@ public sealed record Preferences
     /// <summary>Spaces to keep free as a count; none goes by the percentage.</summary>
     public int? SpareSpaces { get; init; }
 
-    /// <summary>Where receptacles outside are fed from.</summary>
-    public OutdoorCircuit Outdoor { get; init; }
+    /// <summary>Schools of dividing a house into circuits.</summary>
+    public DivisionSchools Division { get; init; } = new();
 
     /// <summary>What the numbers of circuits are.</summary>
     public NumberBy CircuitNumbers { get; init; }
@@ -270,16 +270,6 @@ public enum LegBalanceBy
 
     /// <summary>What runs on an ordinary evening.</summary>
     Expected,
-}
-
-/// <summary>Where receptacles outside are fed from.</summary>
-public enum OutdoorCircuit
-{
-    /// <summary>Those near each other from one circuit, one far away from the nearest suitable circuit inside.</summary>
-    Nearest,
-
-    /// <summary>All from one circuit.</summary>
-    One,
 }
 
 /// <summary>What the number of a circuit is.</summary>

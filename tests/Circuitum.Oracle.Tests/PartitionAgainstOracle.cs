@@ -1,0 +1,37 @@
+using Circuitum.Core.Circuits;
+
+namespace Circuitum.Oracle.Tests;
+
+/// <summary>The division into zones held against all sets of rooms, those that no zone rule allows among them.</summary>
+public class PartitionAgainstOracle
+{
+    [Fact]
+    public void On_200_houses_of_5_to_17_rooms_and_some_of_up_to_28_nothing_is_cheaper()
+    {
+        (int Seed, int Rooms)[] large = [(300, 20), (301, 22), (302, 24), (303, 24), (304, 28)];
+        var sizes = Enumerable.Range(0, 200).Select(seed => (Seed: seed, Rooms: 5 + (seed % 13))).Concat(large);
+        Parallel.ForEach(sizes, size =>
+        {
+            var p = ZoneInstances.Make(size.Seed, size.Rooms);
+            var partition = ZonePartition.Solve(p).ShouldNotBeNull();
+            partition.Proven.ShouldBeTrue($"seed {size.Seed}");
+            partition.Circuits.SelectMany(c => c).Order().ShouldBe(Enumerable.Range(0, p.Count));
+            partition.Circuits.Sum(c => (long)p.Priced(c)).ShouldBe(partition.Cost);
+            PartitionOracle.Least(p, partition.Cost).ShouldBe(partition.Cost, $"seed {size.Seed}, {size.Rooms} rooms");
+        });
+    }
+
+    [Fact]
+    public void The_search_finds_most_of_them_too_and_is_never_far_off()
+    {
+        var over = Enumerable.Range(0, 60).AsParallel().Select(seed =>
+        {
+            var p = ZoneInstances.Make(seed, 8 + (seed % 20));
+            var search = new GroupSearch(p);
+            return (double)search.Improve(search.First(), GroupSearch.Rounds(p.Count)).Cost() / ZonePartition.Solve(p)!.Cost;
+        }).ToList();
+        over.ShouldAllBe(o => o > 0.999999);
+        over.Count(o => o < 1.000001).ShouldBeGreaterThanOrEqualTo(50, string.Join(" ", over.Where(o => o > 1).Select(o => $"{o:0.0000}")));
+        over.Max().ShouldBeLessThan(1.04);
+    }
+}
