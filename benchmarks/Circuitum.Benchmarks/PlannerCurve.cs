@@ -1,24 +1,47 @@
 using System.Diagnostics;
+using Circuitum.Core;
+using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Circuits;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Routing;
 
 namespace Circuitum.Benchmarks;
 
-/// <summary>How long the circuit search takes and how good it gets, from ten outlets to a thousand.</summary>
+/// <summary>How long dividing takes and how good it gets, from ten outlets to a thousand: search beside the exact division, in one run.</summary>
 internal static class PlannerCurve
 {
+    private static readonly RoomKind[] Kinds =
+    [
+        RoomKind.Living, RoomKind.Bedroom, RoomKind.Hallway, RoomKind.Bedroom, RoomKind.Bathroom, RoomKind.Office, RoomKind.Bedroom, RoomKind.Den, RoomKind.Hallway, RoomKind.Bedroom,
+    ];
+
     internal static void Run()
     {
-        Console.WriteLine("outlets | first ms | first cents | full ms | full cents | gap to bound % | 20x rounds ms | saved by 20x %");
-        foreach (var count in new[] { 10, 24, 60, 120, 250, 1000 })
+        Console.WriteLine("rooms | boxes | of | things | first ms | first over | search ms | search over | 20x ms | 20x over | exact ms | circuits that may be | proven gap % | tree bound under %");
+        Divide(House(4), quiet: true);
+        foreach (var rooms in new[] { 3, 6, 15, 30, 60, 150 }) Divide(House(rooms), quiet: false);
+    }
+
+    private static void Divide(Job job, bool quiet)
+    {
+        var house = HouseShape.Of(job);
+        var work = new CircuitDraft(house, CodeLibrary.EditionOf(job));
+        foreach (var g in GeneralGroups.Of(work, new Runs(house)).Where(g => g.Problem.Count > 0))
         {
-            var p = Instance(7, count);
-            new GroupSearch(p).First();
+            var p = g.Problem;
+            var (exact, exactMs) = Timed(() => ZonePartition.Solve(p));
             var (first, firstMs) = Timed(() => new GroupSearch(p).First());
-            var (full, fullMs) = Timed(() => new GroupSearch(p).Improve(first, GroupSearch.Rounds(count)));
-            var (bound, _) = Timed(() => GroupBound.Cost(p));
-            var longRun = count is 120 or 250 ? Timed(() => new GroupSearch(p, 99).Improve(first, 20 * GroupSearch.Rounds(count))) : default;
-            Console.WriteLine($"{count} | {firstMs:0.0} | {first.Cost()} | {fullMs:0} | {full.Cost()} | {100.0 * (full.Cost() - bound) / bound:0.0} | {(longRun.Value is null ? "" : $"{longRun.Ms:0}")} | {(longRun.Value is null ? "" : $"{100.0 * (full.Cost() - longRun.Value.Cost()) / full.Cost():0.00}")}");
+            var (search, searchMs) = Timed(() => new GroupSearch(p).Improve(first, GroupSearch.Rounds(p.Count)));
+            var twenty = p.Count is > 40 and < 400 ? Timed(() => new GroupSearch(p, 99).Improve(first, 20 * GroupSearch.Rounds(p.Count))) : default;
+            if (quiet) continue;
+            var best = exact?.Cost ?? search.Priced();
+            string Over(GroupPlan? plan) => plan is null ? "" : $"{100.0 * (plan.Priced() - best) / best:0.00} %";
+            Console.WriteLine(string.Join(" | ",
+                job.Rooms.Length, job.Decisions.Boxes.Length, g.Purpose, p.Count, $"{firstMs:0.0}", Over(first), $"{searchMs:0}", Over(search), twenty.Value is null ? "" : $"{twenty.Ms:0}", Over(twenty.Value),
+                $"{exactMs:0}", exact?.Columns ?? 0, exact is null ? "" : $"{100.0 * (exact.Cost - exact.Bound) / exact.Bound:0.00}", $"{100.0 * (best - GroupBound.Cost(p)) / best:0}"));
         }
     }
 
@@ -29,30 +52,28 @@ internal static class PlannerCurve
         return (value, watch.Elapsed.TotalMilliseconds);
     }
 
-    // Rooms on a grid with four or five outlets each, two storeys, the panel in a corner.
-    private static GroupProblem Instance(int seed, int count)
+    // Rooms on a grid, two storeys from ten rooms on, a door to the room on the left and to the one behind, boxes proposed.
+    private static Job House(int count)
     {
-        var random = new Random(seed);
-        var rooms = Math.Max(2, count / 5);
-        var wide = (int)Math.Ceiling(Math.Sqrt(rooms / 2.0));
-        var room = Enumerable.Range(0, count).Select(i => i * rooms / count).ToArray();
-        var storey = room.Select(r => r < (rooms + 1) / 2 ? 0 : 1).ToArray();
-        var place = room.Select(r => (X: (r % wide * 14.0) + (random.NextDouble() * 12), Y: (r / wide % wide * 13.0) + (random.NextDouble() * 11))).ToArray();
-        var w = new PlanWeights();
-        int Feet(double f) => (int)(f * w.CableFoot);
-        return new GroupProblem
+        var storeys = count < 10 ? 1 : 2;
+        var each = (count + storeys - 1) / storeys;
+        var wide = Math.Max(2, (int)Math.Ceiling(Math.Sqrt(each * 1.4)));
+        var rooms = Enumerable.Range(0, count).Select(i => Room(i, i % each % wide * 14.0, i % each / wide * 13.0, $"s{i / each}")).ToList();
+        var doors = Enumerable.Range(0, count).SelectMany(i => new[]
         {
-            Between = [.. Enumerable.Range(0, count).Select(a => Enumerable.Range(0, count).Select(b => Feet(Math.Abs(place[a].X - place[b].X) + Math.Abs(place[a].Y - place[b].Y) + 4 + (storey[a] == storey[b] ? 0 : 12))).ToArray())],
-            Home = [.. Enumerable.Range(0, count).Select(a => Feet(place[a].X + place[a].Y + 16 + (12 * storey[a])))],
-            Load = [.. room.Select(_ => 180)],
-            Size = [.. room.Select(_ => 1)],
-            Room = room,
-            Storey = storey,
-            Fixed = [.. room.Select(_ => -1)],
-            Standing = [.. room.Select(_ => -1)],
-            MostSize = 13,
-            MostLoad = 2400,
-            Weights = w,
-        };
+            (From: i, Wall: 1, To: i + 1, Is: i % each % wide < wide - 1 && i + 1 < count && (i + 1) / each == i / each),
+            (From: i, Wall: 2, To: i + wide, Is: i + wide < count && (i + wide) / each == i / each),
+        }).Where(d => d.Is).Select((d, n) => new Opening { Id = $"d{n}", Room = rooms[d.From].Id, Wall = d.Wall, From = Length.Feet(3), Width = Length.Feet(2.5), To = rooms[d.To].Id });
+        return BoxProposal.Propose(new Job
+        {
+            Name = $"{count} rooms", Storeys = [.. Enumerable.Range(0, storeys).Select(s => new Storey { Id = $"s{s}", Name = $"Storey {s + 1}", Floor = Length.Feet(9 * s) })],
+            Rooms = [.. rooms], Openings = [.. doors], Panels = [new Panel { Id = "main", Name = "Main", Room = "r0", Wall = 3, Along = Length.Feet(3), Spaces = 84, MainBreaker = 400, BreakerFamily = "A" }],
+        });
     }
+
+    private static Room Room(int i, double x, double y, string storey) => new()
+    {
+        Id = $"r{i}", Name = $"Room {i}", Kind = Kinds[i % Kinds.Length], Storey = storey,
+        Outline = [new(Length.Feet(x), Length.Feet(y)), new(Length.Feet(x + 13.6), Length.Feet(y)), new(Length.Feet(x + 13.6), Length.Feet(y + 12.6)), new(Length.Feet(x), Length.Feet(y + 12.6))],
+    };
 }

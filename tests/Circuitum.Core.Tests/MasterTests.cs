@@ -18,6 +18,23 @@ public class MasterTests
     }
 
     [Fact]
+    public void Rooms_that_a_person_puts_on_one_circuit_against_the_usual_zones_are_told()
+    {
+        var a = HouseSet.All.Select(h => h.House).First(h => h.Job.Rooms.Any(r => r.Kind == RoomKind.Bedroom) && h.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Separate
+            && h.Job.Rooms.Any(r => r.Kind == RoomKind.Kitchen) && h.Findings.All(f => f.RuleId != "circuit.zone"));
+        string Light(RoomKind kind) => a.Job.Decisions.Boxes.First(b => b.Kind == BoxKind.Light && a.Job.KindAt(b) == kind).Id;
+        var kitchen = a.CircuitOf(Light(RoomKind.Kitchen))!.Number;
+        var moved = new Commands.AssignBox(Light(RoomKind.Bedroom), kitchen).Apply(a.Job).Job!;
+        var after = Analyzer.Analyze(moved);
+        after.Findings.ShouldContain(f => f.RuleId == "circuit.zone" && f.Subjects.Contains($"circuit:{kitchen}") && f.Sentence.Contains("a kitchen and a bedroom should not go dark together"));
+        var why = after.Why($"circuit.{kitchen}.division").ShouldNotBeNull();
+        why.Because.ShouldContain("a kitchen and a bedroom should not go dark together");
+        why.Steps.ShouldContain(s => s.What == "With one breaker more");
+        why.Steps.Where(s => s.What.StartsWith("Together with circuit", StringComparison.Ordinal)).ShouldNotBeEmpty();
+        a.Why("circuit.999.division").ShouldBeNull();
+    }
+
+    [Fact]
     public void What_the_planner_weighs_is_the_cable_that_is_pulled_within_3_percent()
     {
         var off = HouseSet.All.Where(h => h.House.Job.Preferences.TwoCircuitHomeRuns == TwoCircuitHomeRuns.Never).AsParallel().Select(h =>

@@ -30,7 +30,7 @@ test.describe('at first', () => {
     await expect(page.getByRole('dialog')).toContainText('220.55');
     await page.getByRole('button', { name: 'Close' }).click();
     await page.getByRole('link', { name: /^Panel/ }).click();
-    await expect(page.locator('.panel-drawing .breaker')).toHaveCount(24);
+    await expect(page.locator('.panel-drawing .breaker')).toHaveCount(27);
     await noViolations(page);
     await page.getByRole('link', { name: 'Print the schedule' }).click();
     await expect(page.locator('.schedule tbody tr')).toHaveCount(40);
@@ -57,13 +57,13 @@ test('the same by keyboard alone', async ({ page, house }) => {
   await page.keyboard.press('4');
   await expect(page.locator('html[data-ready] #work[data-stage=circuits]')).toBeVisible();
   await page.keyboard.press('r');
-  await expect(page.locator('tr[data-circuit]:not(.new-circuit)')).toHaveCount(24);
+  await expect(page.locator('tr[data-circuit]:not(.new-circuit)')).toHaveCount(27);
   await page.keyboard.press('j');
   await expect(page.locator('.ticket h2')).toHaveText('Circuit 1');
   await page.keyboard.press('u');
   await expect(page.locator('.side')).toContainText('No circuits yet');
   await page.keyboard.press('Shift+U');
-  await expect(page.locator('tr[data-circuit]:not(.new-circuit)')).toHaveCount(24);
+  await expect(page.locator('tr[data-circuit]:not(.new-circuit)')).toHaveCount(27);
   await expect(page.locator('html[data-ready]')).toBeVisible();
   await page.keyboard.press('5');
   await expect(page.locator('html[data-ready] #work[data-stage=runs]')).toBeVisible();

@@ -76,13 +76,13 @@ test('a pull is ticked off with what it took, in Runs and on the sheet', async (
   await edited(page, () => ticket(page).getByRole('button', { name: 'Pulled' }).click());
   await expect(ticket(page)).toContainText(/took 52 ft, [+-][\d.]+ ft against the plan/);
   await expect(page.locator('.run-rows tr.picked')).toContainText('pulled');
-  await expect(page.locator('nav')).toContainText('1 of 24 pulled');
+  await expect(page.locator('nav')).toContainText('1 of 27 pulled');
 
   // What is in the frame is not led elsewhere.
   await expect(ticket(page).getByRole('button', { name: 'Lead' })).toHaveCount(0);
   await page.getByRole('link', { name: 'Pull sheet' }).click();
   await expect(page.locator('.pulls li.done')).toContainText('took 52 ft');
-  await expect(page.locator('main')).toContainText('1 of 24 pulled');
+  await expect(page.locator('main')).toContainText('1 of 27 pulled');
 });
 
 test('a wall is closed to cable and what ran through its studs goes elsewhere', async ({ page, house }) => {

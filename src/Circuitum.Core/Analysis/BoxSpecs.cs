@@ -99,7 +99,10 @@ internal static class BoxSpecs
         var cutoff = job.ApplianceById(box.Serves) is { } served ? ApplianceFacts.Of(served).Cutoff : Cutoff.None;
         var own = cutoff == Cutoff.Sight || box.Fixture == LightStyle.Recessed;
         var contents = circuit?.Wire is null ? null : BoxCables.Contents(job, circuit, box, facts is { Volts: 240 });
-        BoxFill? Fill(bool clamps) => contents is null ? null : BoxFill.Of(contents with { Clamps = clamps }, edition);
+
+        // Boxes differ by their clamps alone in what must go into them; many sizes are tried.
+        BoxFill?[] fills = [null, null];
+        BoxFill? Fill(bool clamps) => contents is null ? null : fills[clamps ? 1 : 0] ??= BoxFill.Of(contents with { Clamps = clamps }, edition);
         var steel = use != "fan" && box is { Wall: { } stands, Outside: false } && WallBody.Of(house, house[box.Room], stands).Build == WallBuild.MetalStud;
         var entry = own ? null : box.Size is { } size ? CodeLibrary.Boxes[size] : BoxFill.Smallest(use, gangs, c => Fill(c)?.Inches3 ?? 0, job.Preferences.BoxReservePercent / 100.0, steel) ?? CodeLibrary.Boxes.Values.Where(b => b.Use == use && b.Gangs == gangs && b.Bracket == steel).MaxBy(b => b.Volume);
         var (rating, fault) = Rating(box, facts, circuit, job);

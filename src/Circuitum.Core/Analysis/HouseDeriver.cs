@@ -45,7 +45,7 @@ public static class HouseDeriver
             SharedHoles = shared,
             Apart = [.. shared.Where(s => s.Remedy == HoleRemedy.OwnHole).Select(s => s.Circuit)],
             Outside = OutsideRuns.Of(job, edition, runs, circuits),
-            Specs = BoxSpecs.Of(house, edition, byBox),
+            SpecsWhenAsked = new(() => BoxSpecs.Of(house, edition, byBox)),
             Panels = PanelDeriver.Of(job, house, edition, runs, circuits, service),
             AreaSqFt = area,
             ServiceCase = service,

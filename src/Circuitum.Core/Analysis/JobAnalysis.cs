@@ -32,7 +32,10 @@ public sealed record JobAnalysis
     public required ImmutableArray<CircuitAnalysis> Circuits { get; init; }
 
     /// <summary>What each box has to be, by its id.</summary>
-    public required ImmutableDictionary<string, BoxSpec> Specs { get; init; }
+    public ImmutableDictionary<string, BoxSpec> Specs => SpecsWhenAsked.Value;
+
+    /// <summary>The same, worked out when somebody first asks: planning needs circuits and spaces alone.</summary>
+    public required Lazy<ImmutableDictionary<string, BoxSpec>> SpecsWhenAsked { get; init; }
 
     /// <summary>The panels, the one at the service first.</summary>
     public required ImmutableArray<PanelAnalysis> Panels { get; init; }
@@ -176,6 +179,8 @@ public sealed record JobAnalysis
         if (part is ["outside", ..] && Outside.FirstOrDefault(o => o.Hop.To == key[8..]) is { } stretch) return stretch.Derivation(Edition);
         if (key == "legs" && Panel is { } service) return Why($"legs.{service.Id}");
         if (key == "plan") return PlanExplain.OfPlan(House);
+        if (key.StartsWith("circuit.", StringComparison.Ordinal) && key.EndsWith(".division", StringComparison.Ordinal))
+            return int.TryParse(key[8..^9], out var divided) ? PlanExplain.OfCircuit(House, divided) : null;
         if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".circuit", StringComparison.Ordinal)) return PlanExplain.OfBox(House, key[4..^8]);
         if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".fill", StringComparison.Ordinal) && Specs.GetValueOrDefault(key[4..^5])?.FillDerivation is { } fill) return fill;
         if (key.StartsWith("room.", StringComparison.Ordinal) && key.EndsWith(".area", StringComparison.Ordinal) && Job.RoomById(key[5..^5]) is { } room)

@@ -18,7 +18,7 @@ public static class CheckList
         new RoomsApart(), new WaysIn(), new DoorSwings(), new WorkingSpace(),
         new WallReceptacles(), new CounterReceptacles(), new RoomReceptacles(), new HouseReceptacles(), new TubZone(),
         new LightsAndSwitches(), new SwitchesInReach(), new LightPlaces(), new Alarms(), new ApplianceBoxes(), new BoxPlaces(), new EquipmentChecks(),
-        new BoxesOnCircuits(), new RequiredCircuits(), new IndividualCircuits(), new CircuitMembers(), new CircuitLoads(), new WireSizes(), new OutsideChecks(), new DataCableChecks(), new ProtectionCover(),
+        new BoxesOnCircuits(), new RequiredCircuits(), new IndividualCircuits(), new CircuitMembers(), new CircuitLoads(), new ZoneChecks(), new WireSizes(), new OutsideChecks(), new DataCableChecks(), new ProtectionCover(),
         new SharedHomeRuns(), new PulledRuns(), new PanelChecks(), new LocalRules(), new ServiceChecks(), new FeederChecks(), new BuildingChecks(), new WiringChecks(), new Nameplates(),
     ];
 
@@ -29,7 +29,7 @@ public static class CheckList
         "box.door", "box.equipmentLight", "box.fan", "box.foyer", "box.garage", "box.hallway", "box.held", "box.hvac", "box.island", "box.laundry", "box.light", "box.outdoor",
         "box.outsideDoor", "box.rating", "box.stairs", "box.switchReach", "box.tub", "box.volume", "box.wall", "box.wet", "circuit.alone", "circuit.apart", "circuit.bathroom", "circuit.count", "circuit.dark",
         "circuit.garage", "circuit.generalCount", "circuit.half", "circuit.individual", "circuit.laundry", "circuit.measured", "circuit.mostReceptacles", "circuit.overload", "circuit.plugIn", "circuit.pulled", "circuit.receptacleBreaker", "circuit.smallAppliance",
-        "circuit.pair", "circuit.parallel", "circuit.sharedNeutral", "circuit.switched", "circuit.unassigned", "circuit.volts", "feeder.building", "feeder.disconnect", "feeder.oneSupply", "feeder.rating", "feeder.size", "panel.clear", "panel.family", "panel.handle", "panel.label", "panel.legs", "panel.mixed", "panel.place", "panel.space", "panel.spaces", "panel.spare", "panel.tandem", "plan.door", "plan.gap",
+        "circuit.pair", "circuit.parallel", "circuit.sharedNeutral", "circuit.switched", "circuit.unassigned", "circuit.volts", "circuit.zone", "feeder.building", "feeder.disconnect", "feeder.oneSupply", "feeder.rating", "feeder.size", "panel.clear", "panel.family", "panel.handle", "panel.label", "panel.legs", "panel.mixed", "panel.place", "panel.space", "panel.spaces", "panel.spare", "panel.tandem", "plan.door", "plan.gap",
         "plan.overlap", "plan.swing", "protect.missing", "protect.reach", "protect.shared", "service.size", "wire.bends", "wire.data", "wire.depth", "switch.neutral", "wire.drop", "wire.ground", "wire.hole", "wire.staple", "wire.hvac", "wire.motor", "wire.noWay", "wire.nonMotor", "wire.outside", "wire.range", "wire.size",
     ];
 

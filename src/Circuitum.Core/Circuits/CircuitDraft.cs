@@ -144,7 +144,7 @@ internal sealed class CircuitDraft
         var rest = loose.Except(counter).ToList();
 
         // An island is a counter wherever its receptacle hangs.
-        if (!byDining) counter.AddRange(rest.Where(b => b is { Kind: BoxKind.Receptacle or BoxKind.Provision, Wall: null }).OrderBy(b => b.Id, StringComparer.Ordinal));
+        if (!byDining) counter.AddRange(rest.Where(b => b is { Kind: BoxKind.Receptacle, Wall: null }).OrderBy(b => b.Id, StringComparer.Ordinal));
         rest.RemoveAll(counter.Contains);
         while (there.Count < 2) there.Add(New(CircuitPurpose.SmallAppliance, []));
         var fresh = there.All(n => On(n).Count == 0);

@@ -79,7 +79,7 @@ internal sealed class GeneralGroups
             Room = [.. things.Select(t => !Outdoors(job, t[0]) && Counts(work.House[t[0].Room].Room, things) ? rooms[t[0].Room] : -1 - rooms[t[0].Room])],
             Places = [.. things.Select(t => RoomSet.Of(t.Where(b => lighting || !Outdoors(job, b)).Select(b => rooms[b.Room])))],
             Around = [.. things.Select(t => work.House[t[0].Room] is var shape && t[0].Wall is { } wall ? (int)shape.ToPerimeter(wall, t[0].Along).InInches : 0)],
-            Zones = lighting ? HouseZones.Lights(work.House, lit) : purpose == CircuitPurpose.Receptacles ? HouseZones.Receptacles(work.House, counts) : HouseZones.Mixed(work.House, lit, counts),
+            Zones = HouseZones.For(purpose, work.House, lit, counts),
             Storey = [.. things.Select(t => work.House[t[0].Room].Room is { Kind: not RoomKind.Stairs } room ? storeys[room.Storey] : -1)],
             Fixed = [.. members.Select(m => m.Where(x => x.By == Maker.Person || x.Locked).Select(x => index[x.Number]).FirstOrDefault(-1))],
             Standing = [.. members.Select(m => m.Select(x => index[x.Number]).FirstOrDefault(-1))],

@@ -22,6 +22,18 @@ internal static class HouseZones
 
     private const int MostBedrooms = 2;
 
+    /// <summary>The rules for a purpose.</summary>
+    /// <param name="purpose">Lights, receptacles or both.</param>
+    /// <param name="house">The house.</param>
+    /// <param name="lit">The rooms that have lights.</param>
+    /// <param name="counts">How many receptacles each room has.</param>
+    internal static ZoneRules For(CircuitPurpose purpose, HouseShape house, RoomSet lit, IReadOnlyDictionary<string, int> counts) => purpose switch
+    {
+        CircuitPurpose.Lighting => Lights(house, lit),
+        CircuitPurpose.Receptacles => Receptacles(house, counts),
+        _ => Mixed(house, lit, counts),
+    };
+
     /// <summary>The rules for lights.</summary>
     /// <param name="house">The house.</param>
     /// <param name="lit">The rooms that have lights.</param>
@@ -37,7 +49,7 @@ internal static class HouseZones
     /// <summary>The rules for receptacles.</summary>
     /// <param name="house">The house.</param>
     /// <param name="counts">How many of them each room has.</param>
-    internal static ZoneRules Receptacles(HouseShape house, IReadOnlyDictionary<string, int> counts)
+    private static ZoneRules Receptacles(HouseShape house, IReadOnlyDictionary<string, int> counts)
     {
         var job = house.Job;
         return new(house, Math.Max(1, job.Preferences.RoomsPerCircuit), Riders(job, counts), acrossHalls: true) { Bans = [.. ReceptacleBans(job, counts)], Splits = [.. Bedrooms(job)] };
@@ -47,7 +59,7 @@ internal static class HouseZones
     /// <param name="house">The house.</param>
     /// <param name="lit">The rooms that have lights.</param>
     /// <param name="counts">How many receptacles each room has.</param>
-    internal static ZoneRules Mixed(HouseShape house, RoomSet lit, IReadOnlyDictionary<string, int> counts)
+    private static ZoneRules Mixed(HouseShape house, RoomSet lit, IReadOnlyDictionary<string, int> counts)
     {
         var job = house.Job;
         var rides = Riders(job, counts);

@@ -80,6 +80,9 @@ public static class PlanExplain
         return null;
     }
 
+    /// <summary>Why a general circuit is as it is: what it costs, together with another, and with one breaker more. None for one that is not divided by cost.</summary>
+    public static Derivation? OfCircuit(HouseShape house, int number) => CircuitArgue.Of(house, Groups(house), number);
+
     /// <summary>What the general circuits of a job cost as the planner weighs it, in cents.</summary>
     public static long CostOf(HouseShape house) => Groups(house).Sum(g => g.Now().Priced());
 
@@ -105,5 +108,5 @@ public static class PlanExplain
     /// <summary>Cents as whole dollars.</summary>
     public static string Money(long cents) => $"${cents / 100.0:#,0}";
 
-    private static string Signed(long cents) => cents >= 0 ? $"+${cents / 100.0:#,0}" : $"-${-cents / 100.0:#,0}";
+    internal static string Signed(long cents) => cents >= 0 ? $"+${cents / 100.0:#,0}" : $"-${-cents / 100.0:#,0}";
 }

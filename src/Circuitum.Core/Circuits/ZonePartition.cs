@@ -37,6 +37,9 @@ internal sealed class ZonePartition
     /// <summary>What the division costs, in cents.</summary>
     internal long Cost => bestCost;
 
+    /// <summary>How many circuits may be.</summary>
+    internal int Columns => columns.All.Count;
+
     /// <summary>Whether the search went to its end, so that nothing is cheaper.</summary>
     internal bool Proven => Bound >= bestCost;
 

@@ -1,0 +1,66 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Explain;
+using Circuitum.Core.Geometry;
+
+namespace Circuitum.Core.Circuits;
+
+/// <summary>Argues about one general circuit: what it costs, what it would cost together with another, and what one breaker more would buy.</summary>
+internal static class CircuitArgue
+{
+    /// <summary>The argument about a circuit; none for one that is not divided by cost.</summary>
+    /// <param name="house">The house.</param>
+    /// <param name="groups">Its general circuits as problems.</param>
+    /// <param name="number">The circuit.</param>
+    internal static Derivation? Of(HouseShape house, IEnumerable<GeneralGroups> groups, int number)
+    {
+        foreach (var g in groups)
+        {
+            var at = g.Numbers.IndexOf(number);
+            if (at < 0) continue;
+            var (p, plan) = (g.Problem, g.Now());
+            int[] things = [.. plan.Circuits[at]];
+            if (things.Length == 0) return null;
+            var together = Enumerable.Range(0, g.Numbers.Length).Where(c => c != at && plan.Circuits[c].Count > 0)
+                .Select(c => Together(p, g.Numbers[c], things, [.. plan.Circuits[c]])).OrderBy(t => t.Extra ?? long.MaxValue).Select(t => t.Says).Take(MostOthers);
+            var broken = p.Zones?.WhyNot(p.PlacesOf(things)).ToList() ?? [];
+            var wire = p.Priced(things) - p.Weights.Circuit - p.Mixed(things);
+            return new($"Why circuit {number} is as it is", PlanExplain.Money(p.Priced(things)))
+            {
+                Formula = $"breaker {PlanExplain.Money(p.Weights.Circuit)} + cable {PlanExplain.Money(wire)}, {(double)wire / Math.Max(1, p.Weights.CableFoot):0} ft + rooms, zones and spare {PlanExplain.Money(p.Mixed(things))}",
+                Because = broken.Count == 0 ? "It keeps the usual zones: its rooms touch, lie on one storey and may go dark together." : $"Against the usual zones: {string.Join("; ", broken)}.",
+                Citation = "practice",
+                Steps = [.. Divided(house, g, things) is { } two ? new[] { two } : [], .. together],
+            };
+        }
+
+        return null;
+    }
+
+    private const int MostOthers = 8;
+
+    private static (long? Extra, Derivation Says) Together(GroupProblem p, int other, int[] things, int[] others)
+    {
+        int[] all = [.. things, .. others];
+        var what = $"Together with circuit {other}";
+        var reasons = new List<string>();
+        var (size, load) = (all.Sum(t => p.Size[t]), all.Sum(t => p.Load[t]));
+        if (size > p.MostSize) reasons.Add($"it would have {size} outlets, {p.MostSize} is the most that the job wants");
+        if (load > p.MostLoad) reasons.Add($"its load would be {load:#,0} VA, {p.MostLoad:#,0} is the most");
+        if (reasons.Count > 0) return (null, new(what, "no") { Because = string.Join("; ", reasons) });
+        var extra = (long)p.Priced(all) - p.Priced(things) - p.Priced(others);
+        return (extra, new(what, PlanExplain.Signed(extra)) { Because = string.Join("; ", p.Zones?.WhyNot(p.PlacesOf(all)) ?? []) });
+    }
+
+    // The cheapest way to cut it in two between rooms.
+    private static Derivation? Divided(HouseShape house, GeneralGroups g, int[] things)
+    {
+        var p = g.Problem;
+        var rooms = things.GroupBy(t => p.Room[t]).Select(r => r.ToArray()).ToList();
+        if (rooms.Count is < 2 or > 12) return null;
+        var best = Enumerable.Range(1, (1 << (rooms.Count - 1)) - 1)
+            .Select(mask => (One: rooms.Where((_, i) => (mask >> i & 1) == 1).SelectMany(r => r).ToArray(), Other: rooms.Where((_, i) => (mask >> i & 1) == 0).SelectMany(r => r).ToArray()))
+            .Select(c => (c.One, c.Other, Cost: (long)p.Priced(c.One) + p.Priced(c.Other))).MinBy(c => c.Cost);
+        string Named(int[] part) => string.Join(", ", part.Select(t => house[g.Things[t][0].Room].Room.Name).Distinct());
+        return new("With one breaker more", PlanExplain.Signed(best.Cost - p.Priced(things))) { Because = $"{Named(best.One)} apart from {Named(best.Other)}." };
+    }
+}
