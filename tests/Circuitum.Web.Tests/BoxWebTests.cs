@@ -29,44 +29,6 @@ public sealed class BoxWebTests : WebHouse
         return await Stored();
     }
 
-    public static TheoryData<string, string, string> Edits => new()
-    {
-        { "accept-boxes", "room=living", "Undo accept boxes" },
-        { "edit-box", "box=living.r1&kind=Receptacle&style=Quad&height=30 in&side=Left&size=&rating=20", "Undo edit box" },
-        { "hold-box", "box=living.r1&waits=cabinet drawing&ask=owner&slack=3'", "Undo hold box" },
-        { "set-box", "box=living.r1&field=state&value=RoughedIn", "Undo edit box" },
-        { "room-reach", "room=living&reach=4'", "Undo set receptacle reach" },
-        { "add-box", "room=living&kind=Receptacle&wall=0&along=3'", "Undo add box" },
-        { "add-box", "room=living&kind=SmokeAlarm&wall=&along=", "Undo add box" },
-    };
-
-    [Theory]
-    [MemberData(nameof(Edits))]
-    public async Task A_box_edit_is_made_stored_and_can_be_undone(string act, string fields, string sign)
-    {
-        await Proposed();
-        await IsMadeStoredAndUndone(Boxes, File, act, fields, sign);
-    }
-
-    [Theory]
-    [InlineData("edit-box", "box=none&height=3'", "not there any more")]
-    [InlineData("edit-box", "box=living.r1&height=tall", "Height")]
-    [InlineData("edit-box", "box=living.r1&height=90'", "outside")]
-    [InlineData("edit-box", "box=living.r1&size=bucket", "catalogue")]
-    [InlineData("edit-box", "box=living.r1&rating=17", "rated")]
-    [InlineData("edit-box", "box=living.r1&kind=Rocket", "Kind")]
-    [InlineData("hold-box", "box=living.r1&waits=&ask=&slack=2'", "waits for")]
-    [InlineData("hold-box", "box=living.r1&waits=x&ask=&slack=a lot", "Slack")]
-    [InlineData("room-reach", "room=living&reach=20'", "outside")]
-    [InlineData("add-box", "room=living&kind=Switch&wall=&along=", "hangs on a wall")]
-    [InlineData("set-box", "box=living.r1&field=colour&value=red", "not something")]
-    [InlineData("add-switch", "room=living&opening=none", "not there any more")]
-    public async Task A_wrong_box_edit_is_told_and_changes_nothing(string act, string fields, string sentence)
-    {
-        await Proposed();
-        await IsToldAndChangesNothing(Boxes, File, act, fields, sentence);
-    }
-
     [Fact]
     public async Task The_reach_is_told_while_a_box_is_dragged_and_nothing_is_changed()
     {

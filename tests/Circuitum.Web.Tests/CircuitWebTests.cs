@@ -21,48 +21,6 @@ public sealed class CircuitWebTests : WebHouse
         return await Stored();
     }
 
-    public static TheoryData<string, string, string> Edits => new()
-    {
-        { "assign-boxes", "box=living.r1&circuit=new", "Undo move to circuit" },
-        { "assign-room", "room=living&circuit=new", "Undo move room to circuit" },
-        { "split-circuit", "circuit={lights}", "Undo split circuit" },
-        { "lock-circuit", "circuit={lights}&locked=yes", "Undo lock circuit" },
-        { "edit-circuit", "circuit={lights}&label=&breaker=&protection=&own.generalWire=twelve-throughout&own.ambientC=45", "Undo edit circuit" },
-        { "force-first", "circuit={receptacles}&box=living.r1", "Undo make first" },
-        { "line-side", "box=living.r1&line=yes", "Undo feed from the line side" },
-        { "take-part", "aim=least darkness&circuit={receptacles}", "Undo take part of a plan" },
-    };
-
-    [Theory]
-    [MemberData(nameof(Edits))]
-    public async Task A_circuit_edit_is_made_stored_and_can_be_undone(string act, string fields, string sign)
-    {
-        var job = await Planned();
-        int Of(CircuitPurpose purpose) => job.Decisions.Circuits.First(c => c.Purpose == purpose).Number;
-        await IsMadeStoredAndUndone(Circuits, File, act, fields.Replace("{lights}", $"{Of(CircuitPurpose.Lighting)}", StringComparison.Ordinal).Replace("{receptacles}", $"{Of(CircuitPurpose.Receptacles)}", StringComparison.Ordinal), sign);
-    }
-
-    [Theory]
-    [InlineData("assign-boxes", "box=ghost&circuit=new", "not there any more")]
-    [InlineData("assign-boxes", "circuit=new", "Choose the boxes")]
-    [InlineData("assign-boxes", "box=living.r1&circuit=", "type its number, or new")]
-    [InlineData("assign-box", "box=living.r1&circuit=seven", "Circuit: type a whole number")]
-    [InlineData("assign-boxes", "box=living.r1&circuit=77", "There is no circuit 77")]
-    [InlineData("assign-room", "room=ghost&circuit=new", "not there any more")]
-    [InlineData("force-first", "circuit=1&box=ghost", "is not on circuit 1")]
-    [InlineData("split-circuit", "circuit=77", "There is no circuit 77")]
-    [InlineData("edit-circuit", "circuit=1&own.ambientC=hot", "type a whole number from 10 to 80")]
-    [InlineData("edit-circuit", "circuit=1&own.generalWire=rope", "choose one of the list")]
-    [InlineData("pair-circuits", "circuit=1&with=1&kind=TwoNeutrals", "another circuit")]
-    [InlineData("pair-circuits", "circuit=1&with=2&kind=Magic", "Kind")]
-    [InlineData("unpair-circuits", "circuit=1", "for itself")]
-    [InlineData("take-part", "aim=most magic&circuit=1", "no such plan")]
-    public async Task A_wrong_circuit_edit_is_told_and_changes_nothing(string act, string fields, string sentence)
-    {
-        await Planned();
-        await IsToldAndChangesNothing(Circuits, File, act, fields, sentence);
-    }
-
     [Fact]
     public async Task While_boxes_are_dragged_every_circuit_says_what_it_would_be_and_nothing_is_changed()
     {

@@ -16,60 +16,6 @@ public sealed class PlanWebTests : WebHouse
 
     private Task<IHtmlDocument> Edit(string act, params (string Name, string Value)[] fields) => Edit(Rooms, act, fields);
 
-    public static TheoryData<string, string, string> Edits => new()
-    {
-        { "draw-room", "storey=ground&corners=600,0;720,120&name=Shed&kind=Utility", "Shed" },
-        { "draw-room", "storey=ground&corners=600,0&size=10 x 9'6", "10'-0\" x 9'-6\"" },
-        { "move-wall", "room=living&wall=3&by=1'", "Undo move wall" },
-        { "move-wall", "room=living&wall=3&by=-6 in", "Undo move wall" },
-        { "wall-length", "room=porch&wall=0&length=9'", "Undo set wall length" },
-        { "dimension", "dim=wall:porch:0&length=9'", "Undo set dimension" },
-        { "move-room", "room=porch&east=0&south=3 in", "Undo move room" },
-        { "split-room", "room=living&wall=3&along=2'&name=Snug", "Snug" },
-        { "join-rooms", "room=living&with=kitchen", "Undo join rooms" },
-        { "turn-house", "how=QuarterTurn", "Undo turn the house" },
-        { "copy-storey", "storey=ground&name=Loft&floor=9'", "Loft" },
-        { "add-storey", "name=Cellar&floor=-8'", "Cellar" },
-        { "edit-storey", "storey=ground&name=Main floor&floor=0&ceiling=9'", "Main floor" },
-        { "edit-wall", "room=living&wall=0&build=Masonry&bearing=on&studs=2'&thickness=8 in", "Undo edit wall" },
-        { "place", "what=window&storey=ground&x=364&y=106", "Window to outside" },
-        { "place", "what=desk&storey=ground&x=60&y=150", "Wish: desk" },
-        { "place", "what=island&storey=ground&x=70&y=60", "island" },
-        { "room-ceiling", "room=living&shape=Vaulted&joists=EastWest&joistDepth=9 1/4 in", "Undo edit ceiling" },
-    };
-
-    [Theory]
-    [MemberData(nameof(Edits))]
-    public async Task An_edit_is_made_stored_and_can_be_undone(string act, string fields, string sign)
-    {
-        await IsMadeStoredAndUndone(Rooms, File, act, fields, sign);
-    }
-
-    [Theory]
-    [InlineData("draw-room", "storey=ground&corners=1,2;x,y", "Corners")]
-    [InlineData("draw-room", "storey=ground&corners=0,0;NaN,Infinity", "Corners")]
-    [InlineData("draw-room", "storey=ground&corners=600,0&size=ten", "Size")]
-    [InlineData("draw-room", "storey=nowhere&corners=0,0;100,100", "Pick a storey")]
-    [InlineData("draw-room", "storey=ground&corners=600,0;720,120;720,0;600,120", "crosses")]
-    [InlineData("move-wall", "room=living&wall=3&by=2000'", "1000 ft")]
-    [InlineData("move-wall", "room=living&wall=99&by=1'", "not there")]
-    [InlineData("wall-length", "room=living&wall=0&length=zero", "Length")]
-    [InlineData("wall-length", "room=living&wall=0&length=0", "at least 1 in")]
-    [InlineData("dimension", "dim=rubbish&length=3'", "not there")]
-    [InlineData("split-room", "room=living&wall=0&along=1 in", "less than a foot")]
-    [InlineData("join-rooms", "room=living&with=nobody", "not there")]
-    [InlineData("turn-house", "how=Upside", "Turn")]
-    [InlineData("remove-storey", "storey=ground", "still has rooms")]
-    [InlineData("place", "what=window&storey=ground&x=9000&y=9000", "no room at that place")]
-    [InlineData("place", "what=<b>&storey=ground&x=60&y=150", "not something")]
-    [InlineData("move-thing", "thing=opening:none&x=1&y=1", "not there")]
-    [InlineData("edit-under", "storey=ground&what=scale&ax=0&ay=0&bx=0&by=0&length=3'", "too close")]
-    [InlineData("edit-under", "storey=ground&what=remove", "no picture")]
-    public async Task A_wrong_edit_is_told_and_changes_nothing(string act, string fields, string sentence)
-    {
-        await IsToldAndChangesNothing(Rooms, File, act, fields, sentence);
-    }
-
     [Fact]
     public async Task Every_storey_room_wall_and_thing_has_a_ticket()
     {

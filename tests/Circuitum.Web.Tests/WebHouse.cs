@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using AngleSharp.Html.Dom;
 using AngleSharp.Html.Parser;
 using Microsoft.AspNetCore.Hosting;
@@ -8,23 +9,53 @@ namespace Circuitum.Web.Tests;
 /// <summary>The application on a data directory of its own.</summary>
 public abstract class WebHouse : IDisposable
 {
-    private readonly string folder = Directory.CreateTempSubdirectory("circuitum-").FullName;
-    private readonly WebApplicationFactory<Program> factory;
+    private static readonly ConcurrentDictionary<Type, Host> Shared = new();
 
-    protected WebHouse()
+    private readonly Host host;
+    private readonly bool shared;
+
+    /// <summary>Starts the application, or goes on with the one that the tests of a class share because each leaves the job as it was.</summary>
+    protected WebHouse(bool shared = false)
     {
-        factory = new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("data", folder));
-        Web = factory.CreateClient();
+        this.shared = shared;
+        host = shared ? Shared.GetOrAdd(GetType(), _ => new Host()) : new Host();
+        IsNew = Interlocked.Exchange(ref host.Used, 1) == 0;
     }
 
-    protected HttpClient Web { get; }
+    protected HttpClient Web => host.Web;
+
+    /// <summary>Whether no test has used the program before.</summary>
+    protected bool IsNew { get; }
 
     public void Dispose()
     {
-        Web.Dispose();
-        factory.Dispose();
-        Directory.Delete(folder, true);
+        if (!shared) host.Dispose();
         GC.SuppressFinalize(this);
+    }
+
+    private sealed class Host : IDisposable
+    {
+        internal int Used;
+
+        private readonly string folder = Directory.CreateTempSubdirectory("circuitum-").FullName;
+        private readonly WebApplicationFactory<Program> factory;
+
+        internal Host()
+        {
+            factory = new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("data", folder));
+            Web = factory.CreateClient();
+            AppDomain.CurrentDomain.ProcessExit += (_, _) => Dispose();
+        }
+
+        internal HttpClient Web { get; }
+
+        public void Dispose()
+        {
+            if (!Directory.Exists(folder)) return;
+            Web.Dispose();
+            factory.Dispose();
+            Directory.Delete(folder, true);
+        }
     }
 
     protected static IHtmlDocument Parse(string text) => new HtmlParser().ParseDocument(text);

@@ -155,6 +155,7 @@ public sealed record JobAnalysis
                 "ground" => c.Ground?.Derivation(Edition),
                 "run" => c.RunDerivation,
                 "protection" => c.ProtectionDerivation,
+                "division" => PlanExplain.OfCircuit(House, c.Number),
                 _ => null,
             };
         }
@@ -179,8 +180,6 @@ public sealed record JobAnalysis
         if (part is ["outside", ..] && Outside.FirstOrDefault(o => o.Hop.To == key[8..]) is { } stretch) return stretch.Derivation(Edition);
         if (key == "legs" && Panel is { } service) return Why($"legs.{service.Id}");
         if (key == "plan") return PlanExplain.OfPlan(House);
-        if (key.StartsWith("circuit.", StringComparison.Ordinal) && key.EndsWith(".division", StringComparison.Ordinal))
-            return int.TryParse(key[8..^9], out var divided) ? PlanExplain.OfCircuit(House, divided) : null;
         if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".circuit", StringComparison.Ordinal)) return PlanExplain.OfBox(House, key[4..^8]);
         if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".fill", StringComparison.Ordinal) && Specs.GetValueOrDefault(key[4..^5])?.FillDerivation is { } fill) return fill;
         if (key.StartsWith("room.", StringComparison.Ordinal) && key.EndsWith(".area", StringComparison.Ordinal) && Job.RoomById(key[5..^5]) is { } room)
