@@ -203,10 +203,6 @@ public sealed partial class JobStore : IAsyncDisposable
     public async Task<string?> DocumentAsync(string id, CancellationToken cancel = default) =>
         await db.Jobs.AsNoTracking().Where(j => j.Id == id).Join(db.Revisions, j => new { j.Id, Number = j.Head }, r => new { Id = r.JobId, r.Number }, (_, r) => r.Document).FirstOrDefaultAsync(cancel).ConfigureAwait(false);
 
-    /// <summary>Deletes a job with its revisions.</summary>
-    public async Task DeleteAsync(string id, CancellationToken cancel = default) =>
-        await db.Jobs.Where(j => j.Id == id).ExecuteDeleteAsync(cancel).ConfigureAwait(false);
-
     /// <inheritdoc/>
     public ValueTask DisposeAsync() => db.DisposeAsync();
 }

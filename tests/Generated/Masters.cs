@@ -53,6 +53,7 @@ internal sealed class Masters
         ("no living room shares receptacles with a bedroom", plugs.Where(c => Plug(c, r => r.Kind is RoomKind.Living or RoomKind.Family or RoomKind.Recreation) && Plug(c, r => r.Kind == RoomKind.Bedroom)).Select(Say)),
         ("at most two bedrooms on a receptacle circuit", plugs.Where(c => c.Boxes.Where(b => a.Job.KindAt(b) == RoomKind.Bedroom).Select(b => b.Room).Distinct().Count() > 2).Select(Say)),
         ("one riser a circuit", lights.Concat(plugs).Where(c => Risers(c) > 1).Select(c => $"{Say(c)} changes storey {Risers(c)} times")),
+        ("a room is finished before it is left", lights.Concat(plugs).SelectMany(Left)),
         ("no cable closes a ring", a.Circuits.Where(c => c.Run.Hops.Length != c.Run.Hops.Select(h => h.To).Distinct().Count()).Select(Say)),
         ("no hop of over 40 ft between outdoor boxes", LongHops()),
         ("a circuit's number is a space of its breaker", Numbers()),
@@ -133,6 +134,15 @@ internal sealed class Masters
     {
         var alarms = a.Job.Decisions.Boxes.Where(b => b.Kind == BoxKind.SmokeAlarm).Select(b => b.Id).ToHashSet();
         return a.Circuits.SelectMany(c => c.Run.Cables.Where(h => h.From is { } from && alarms.Contains(from) && !alarms.Contains(h.To)).Select(h => $"{Say(c)}: {h.From} feeds {h.To}"));
+    }
+
+    // Cables that bring power into a room from elsewhere: one, where its boxes follow each other.
+    private IEnumerable<string> Left(CircuitAnalysis c)
+    {
+        var boxes = a.Job.Decisions.Boxes.ToDictionary(b => b.Id);
+        var entered = c.Run.Hops.Where(h => h.Use == CableUse.Power && boxes[h.To].Kind != BoxKind.SmokeAlarm && (h.From is not { } from || boxes[from].Room != boxes[h.To].Room))
+            .GroupBy(h => boxes[h.To].Room).Where(g => g.Count() > 1);
+        return entered.Select(g => $"{Say(c)}: {g.Key} is entered {g.Count()} times");
     }
 
     private int Risers(CircuitAnalysis c)

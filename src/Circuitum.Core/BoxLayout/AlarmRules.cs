@@ -22,7 +22,7 @@ internal static class AlarmRules
     }
 
     /// <summary>Whether alarms outside the bedrooms sense carbon monoxide: with an attached garage or with anything that burns fuel (R315).</summary>
-    internal static bool NeedsCarbonMonoxide(Job job) => job.Rooms.Any(r => r.Kind == RoomKind.Garage) || job.Appliances.Any(a => a.Type is "furnace" or "gas-range" or "gas-dryer") || job.Fixtures.Any(f => f.Kind == FixtureKind.Fireplace);
+    internal static bool NeedsCarbonMonoxide(Job job) => job.Rooms.Any(r => r.Kind == RoomKind.Garage) || job.Appliances.Any(a => Codes.CodeLibrary.Appliances[a.Type].Fuel) || job.Fixtures.Any(f => f.Kind == FixtureKind.Fireplace);
 
     /// <summary>The rooms onto which bedrooms open and that are not themselves closets or baths: one for each sleeping area.</summary>
     internal static IEnumerable<RoomShape> OutsideBedrooms(HouseShape house) => house.Rooms

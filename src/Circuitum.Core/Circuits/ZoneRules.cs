@@ -23,7 +23,6 @@ internal sealed record ZoneSplit(RoomSet All, string Why);
 /// </summary>
 internal sealed class ZoneRules
 {
-    private readonly string[] names;
     private readonly RoomSet[] touches;
     private readonly int[] storey;
     private readonly string[] storeyNames;
@@ -43,7 +42,6 @@ internal sealed class ZoneRules
         var job = house.Job;
         this.mostRooms = mostRooms;
         this.riders = riders;
-        names = [.. job.Rooms.Select(r => r.Name)];
         storey = [.. job.Rooms.Select(r => job.Storeys.IndexOf(job.StoreyById(r.Storey)!))];
         storeyNames = [.. job.Storeys.Select(s => s.Name)];
         stairs = RoomSet.Of(Numbers(job, r => r.Kind == RoomKind.Stairs));
@@ -112,9 +110,6 @@ internal sealed class ZoneRules
         foreach (var ban in Bans.Where(b => rooms.Meets(b.One) && rooms.Meets(b.Other))) yield return ban.Why;
         foreach (var split in Splits.Where(s => rooms.HasAll(s.All))) yield return split.Why;
     }
-
-    /// <summary>The names of some rooms.</summary>
-    internal IEnumerable<string> Names(RoomSet rooms) => rooms.Rooms().Select(r => names[r]);
 
     // Stairs belong to both storeys that they join.
     private int Storeys(RoomSet rooms)

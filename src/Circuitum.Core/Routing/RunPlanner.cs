@@ -20,6 +20,9 @@ internal sealed class RunPlanner
     // How much nearer a box of another storey would have to be: more than any house is wide, so that one riser serves a storey.
     private static readonly Length AnotherStorey = Length.Feet(1000);
 
+    // How much nearer a box of another room would have to be to feed one whose own room has power already.
+    private static readonly Length AnotherRoom = Length.Feet(40);
+
     private readonly Runs runs;
     private readonly Preferences wishes;
     private readonly Func<string, Length> home;
@@ -183,7 +186,9 @@ internal sealed class RunPlanner
         foreach (var b in needy.Where(b => !forest.Together(head, b))) near[b] = Nearest(b);
         while (near.Count > 0)
         {
-            var next = near.OrderBy(n => alarms.Contains(n.Key)).ThenBy(n => n.Value.Way).ThenBy(n => n.Key, StringComparer.Ordinal).First();
+            // A room that is begun is finished first.
+            var begun = hot.Keys.Select(runs.RoomOf).ToHashSet();
+            var next = near.OrderBy(n => alarms.Contains(n.Key)).ThenBy(n => !begun.Contains(runs.RoomOf(n.Key))).ThenBy(n => n.Value.Way).ThenBy(n => n.Key, StringComparer.Ordinal).First();
             var from = next.Value.From;
             forest.Lay(from, next.Key, runs.Between(from, next.Key)).Hot = true;
             hot[from]++;
@@ -193,7 +198,7 @@ internal sealed class RunPlanner
             {
                 // What would have hung on a box that is full enough looks for another.
                 if (near[b].From == from && hot[from] >= MostCables) near[b] = Nearest(b);
-                foreach (var f in fresh.Where(f => hot[f] < MostCables && Apart(f, b) < near[b].Way)) near[b] = (f, Apart(f, b));
+                foreach (var f in fresh.Where(f => hot[f] < MostCables && Rank(f, b) < Rank(near[b].From, b))) near[b] = (f, Apart(f, b));
             }
         }
 
@@ -202,8 +207,12 @@ internal sealed class RunPlanner
             var open = hot.Where(h => h.Value < MostCables).Select(h => h.Key).ToList();
             if (open.Count == 0) open = [.. hot.Keys.Take(1)];
             if (open.Count == 0) open = [head];
-            return open.Select(h => (h, Apart(h, box))).OrderBy(h => h.Item2).ThenBy(h => h.h, StringComparer.Ordinal).First();
+            var from = open.OrderBy(h => Rank(h, box)).ThenBy(h => h, StringComparer.Ordinal).First();
+            return (from, Apart(from, box));
         }
+
+        // From a box of the same room before any other, so that its cables stay in it.
+        Length Rank(string from, string to) => Apart(from, to) + (runs.RoomOf(from) == runs.RoomOf(to) ? Length.Zero : AnotherRoom);
 
         List<string> Enter(string entry, int cables)
         {

@@ -178,6 +178,9 @@ public sealed class Runs
     /// <summary>The storey on which a box stands.</summary>
     internal string StoreyOf(string box) => job.RoomById(places[box].Box.Room)!.Storey;
 
+    /// <summary>The room in which a box stands.</summary>
+    internal string RoomOf(string box) => places[box].Box.Room;
+
     /// <summary>Whether a box is an alarm.</summary>
     internal bool IsAlarm(string box) => places[box].Box.Kind == BoxKind.SmokeAlarm;
 
