@@ -10,7 +10,7 @@ node_packages() {
 
 styles() {
   node_packages
-  npx --no-install tailwindcss -i src/Circuitum.Web/Styles/app.css -o src/Circuitum.Web/wwwroot/css/app.css --minify 2>/dev/null
+  npx --no-install tailwindcss -i src/Circuitum.Web/Styles/app.css -o src/Circuitum.Web/wwwroot/css/app.css --minify 2>/dev/null && styled=yes
 }
 
 # publish_if_changed PROJECT FOLDER
@@ -22,7 +22,7 @@ publish_if_changed() {
   local begun log
   begun=$(mktemp)
   log=$(mktemp)
-  if [ "$1" = Circuitum.Web ]; then styles; fi
+  if [ "$1" = Circuitum.Web ] && [ -z "${styled:-}" ]; then styles; fi
   if ! dotnet publish "src/$1" -c Release -o "artifacts/$2" -v quiet --nologo >"$log" 2>&1; then
     cat "$log" >&2
     exit 3

@@ -10,7 +10,8 @@ internal static class LabelRooms
 
     internal static string Tell(HouseShape house, IReadOnlyList<Box> boxes, int letters)
     {
-        var rooms = boxes.GroupBy(b => b.Room).OrderByDescending(g => g.Count()).ThenBy(g => g.Key, StringComparer.Ordinal).Select(g => house[g.Key].Room).ToList();
+        var rooms = boxes.GroupBy(b => b.Room).OrderByDescending(g => g.Count()).ThenBy(g => g.Key, StringComparer.Ordinal)
+            .Select(g => house[g.Key].Room).ToList();
         foreach (var text in Ways(house, boxes, rooms))
         {
             if (text.Length <= letters) return text;
@@ -31,17 +32,18 @@ internal static class LabelRooms
         yield return LabelWriter.Join(Folded(rooms));
         yield return LabelWriter.Join(Folded(Alone(rooms)));
         yield return string.Join(", ", Folded(Alone(rooms)));
-        yield return LabelWriter.Join(Folded([.. Alone(rooms).Where(r => r.Kind != RoomKind.Stairs && !(r.Kind == RoomKind.Bathroom && rooms.Exists(o => OwnBath(house.Job, r, o))))]));
+        var main = Alone(rooms).Where(r => r.Kind != RoomKind.Stairs && !(r.Kind == RoomKind.Bathroom && rooms.Exists(o => OwnBath(house.Job, r, o))));
+        yield return LabelWriter.Join(Folded([.. main]));
 
         // A storey stands for its rooms only where none of them is elsewhere.
         var kinds = boxes.Select(b => b.Kind).ToHashSet();
         var storeys = rooms.Select(r => r.Storey).Distinct().ToList();
-        var there = house.Job.Decisions.Boxes.Where(b => kinds.Contains(b.Kind) && storeys.Contains(house[b.Room].Room.Storey)).Select(b => b.Room);
-        if (there.All(id => rooms.Any(r => r.Id == id))) yield return LabelWriter.Join([.. storeys.Select(s => house.Job.StoreyById(s)!.Name)]);
+        var there = house.Job.Decisions.Boxes.Where(b => kinds.Contains(b.Kind) && storeys.Contains(house[b.Room].Room.Storey));
+        if (there.All(b => rooms.Exists(r => r.Id == b.Room))) yield return LabelWriter.Join([.. storeys.Select(s => house.Job.StoreyById(s)!.Name)]);
     }
 
-    private static bool OwnBath(Job job, Room bath, Room bedroom) => bedroom.Kind == RoomKind.Bedroom
-        && job.Openings.Where(o => o.Kind != OpeningKind.Window && (o.Room == bath.Id || o.To == bath.Id)).All(o => o.Room == bedroom.Id || o.To == bedroom.Id);
+    private static bool OwnBath(Job job, Room bath, Room bedroom) =>
+        bedroom.Kind == RoomKind.Bedroom && Circuits.RoomTouch.Beyond(job, bath.Id) is [var only] && only == bedroom.Id;
 
     // Where not all can be named, those that one thinks of first.
     private static List<Room> Chief(List<Room> rooms)
@@ -60,7 +62,7 @@ internal static class LabelRooms
     // Bedroom 1, Bedroom 2 and Bedroom 3 are Bedrooms 1, 2 and 3.
     private static List<string> Folded(List<Room> rooms)
     {
-        var named = rooms.Select(r => (r.Name, Cut: r.Name.LastIndexOf(' '))).Select(n => (n.Name, Stem: n.Cut > 0 && int.TryParse(n.Name[(n.Cut + 1)..], out _) ? n.Name[..n.Cut] : "", Number: n.Cut > 0 ? n.Name[(n.Cut + 1)..] : "")).ToList();
+        var named = rooms.Select(r => Parts(r.Name)).ToList();
         var folded = new List<string>();
         foreach (var n in named)
         {
@@ -70,5 +72,11 @@ internal static class LabelRooms
         }
 
         return folded;
+    }
+
+    private static (string Name, string Stem, string Number) Parts(string name)
+    {
+        var cut = name.LastIndexOf(' ');
+        return cut > 0 && int.TryParse(name[(cut + 1)..], out _) ? (name, name[..cut], name[(cut + 1)..]) : (name, "", "");
     }
 }

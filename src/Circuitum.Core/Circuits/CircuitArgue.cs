@@ -23,11 +23,15 @@ internal static class CircuitArgue
             var together = Enumerable.Range(0, g.Numbers.Length).Where(c => c != at && plan.Circuits[c].Count > 0)
                 .Select(c => Together(p, g.Numbers[c], things, [.. plan.Circuits[c]])).OrderBy(t => t.Extra ?? long.MaxValue).Select(t => t.Says).Take(MostOthers);
             var broken = p.Zones?.WhyNot(p.PlacesOf(things)).ToList() ?? [];
-            var wire = p.Priced(things) - p.Weights.Circuit - p.Mixed(things);
-            return new($"Why circuit {number} is as it is", PlanExplain.Money(p.Priced(things)))
+            var (price, wire) = (p.Priced(things), p.Priced(things) - p.Weights.Circuit - p.Mixed(things));
+            var feet = (double)wire / Math.Max(1, p.Weights.CableFoot);
+            return new($"Why circuit {number} is as it is", PlanExplain.Money(price))
             {
-                Formula = $"breaker {PlanExplain.Money(p.Weights.Circuit)} + cable {PlanExplain.Money(wire)}, {(double)wire / Math.Max(1, p.Weights.CableFoot):0} ft + rooms, zones and spare {PlanExplain.Money(p.Mixed(things))}",
-                Because = broken.Count == 0 ? "It keeps the usual zones: its rooms touch, lie on one storey and may go dark together." : $"Against the usual zones: {string.Join("; ", broken)}.",
+                Formula = $"breaker {PlanExplain.Money(p.Weights.Circuit)} + cable {PlanExplain.Money(wire)}, {feet:0} ft "
+                    + $"+ rooms, zones and spare {PlanExplain.Money(p.Mixed(things))}",
+                Because = broken.Count == 0
+                    ? "It keeps the usual zones: its rooms touch, lie on one storey and may go dark together."
+                    : $"Against the usual zones: {string.Join("; ", broken)}.",
                 Citation = "practice",
                 Steps = [.. Divided(house, g, things) is { } two ? new[] { two } : [], .. together],
             };
@@ -58,8 +62,9 @@ internal static class CircuitArgue
         var rooms = things.GroupBy(t => p.Room[t]).Select(r => r.ToArray()).ToList();
         if (rooms.Count is < 2 or > 12) return null;
         var best = Enumerable.Range(1, (1 << (rooms.Count - 1)) - 1)
-            .Select(mask => (One: rooms.Where((_, i) => (mask >> i & 1) == 1).SelectMany(r => r).ToArray(), Other: rooms.Where((_, i) => (mask >> i & 1) == 0).SelectMany(r => r).ToArray()))
+            .Select(mask => (One: Side(mask, 1), Other: Side(mask, 0)))
             .Select(c => (c.One, c.Other, Cost: (long)p.Priced(c.One) + p.Priced(c.Other))).MinBy(c => c.Cost);
+        int[] Side(int mask, int bit) => [.. rooms.Where((_, i) => (mask >> i & 1) == bit).SelectMany(r => r)];
         string Named(int[] part) => string.Join(", ", part.Select(t => house[g.Things[t][0].Room].Room.Name).Distinct());
         return new("With one breaker more", PlanExplain.Signed(best.Cost - p.Priced(things))) { Because = $"{Named(best.One)} apart from {Named(best.Other)}." };
     }

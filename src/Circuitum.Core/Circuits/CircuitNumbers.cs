@@ -17,9 +17,11 @@ internal static class CircuitNumbers
         if (job.Panels.Length == 0 || circuits.All(c => kept.Contains(c.Number))) return job;
         var map = circuits.Where(c => kept.Contains(c.Number)).ToDictionary(c => c.Number, c => c.Number);
         var taken = kept.ToHashSet();
-        var places = job.Decisions.Spaces.Where(s => s.Feeds is null).GroupBy(s => s.Circuit).ToDictionary(g => g.Key, g => g.MinBy(s => s.Space)!);
+        var places = job.Decisions.Spaces.Where(s => s.Feeds is null).GroupBy(s => s.Circuit)
+            .ToDictionary(g => g.Key, g => g.MinBy(s => s.Space)!);
         var fresh = circuits.Where(c => !kept.Contains(c.Number))
-            .Select(c => (c.Number, At: places.GetValueOrDefault(c.Number) is { } place ? PanelAt(job, place) + place.Space : int.MaxValue, Half: places.GetValueOrDefault(c.Number)?.Half ?? TandemHalf.Whole))
+            .Select(c => (c.Number, Place: places.GetValueOrDefault(c.Number)))
+            .Select(c => (c.Number, At: c.Place is null ? int.MaxValue : PanelAt(job, c.Place) + c.Place.Space, Half: c.Place?.Half ?? TandemHalf.Whole))
             .OrderBy(c => c.At).ThenBy(c => c.Half).ThenBy(c => c.Number).ToList();
         if (job.Preferences.CircuitNumbers == NumberBy.Space)
         {
@@ -37,7 +39,8 @@ internal static class CircuitNumbers
         return Map(job, map);
     }
 
-    private static int PanelAt(Job job, SpaceDecision place) => PerPanel * Math.Max(0, job.Panels.ToList().FindIndex(p => p.Id == place.Panel));
+    private static int PanelAt(Job job, SpaceDecision place) =>
+        PerPanel * Math.Max(0, job.Panels.ToList().FindIndex(p => p.Id == place.Panel));
 
     private static Job Map(Job job, Dictionary<int, int> map) => job with
     {

@@ -42,8 +42,8 @@ internal static class HouseZones
         var job = house.Job;
         var rides = RoomSet.Of(Of(job, r => r.Kind is RoomKind.Closet or RoomKind.Pantry || r.Kind.OpenAir()));
         if (job.Preferences.Division.Lights == LightsBy.Storey)
-            return new(house, job.Rooms.Length, rides, acrossHalls: true) { Bans = [.. LightBans(job)], Splits = [.. Halls(job, lit), .. Storeys(job, lit, rides)] };
-        return new(house, MostLitRooms, rides, acrossHalls: false) { Bans = [.. LightBans(job)], Splits = [.. Halls(job, lit), .. Storeys(job, lit, rides)], WeighsZones = true };
+            return new(house, job.Rooms.Length, rides, acrossHalls: true) { Bans = [.. LightBans(job)], Splits = [.. Dark(job, lit, rides)] };
+        return new(house, MostLitRooms, rides, acrossHalls: false) { Bans = [.. LightBans(job)], Splits = [.. Dark(job, lit, rides)], WeighsZones = true };
     }
 
     /// <summary>The rules for receptacles.</summary>
@@ -52,7 +52,11 @@ internal static class HouseZones
     private static ZoneRules Receptacles(HouseShape house, IReadOnlyDictionary<string, int> counts)
     {
         var job = house.Job;
-        return new(house, Math.Max(1, job.Preferences.RoomsPerCircuit), Riders(job, counts), acrossHalls: true) { Bans = [.. ReceptacleBans(job, counts)], Splits = [.. Bedrooms(job)] };
+        return new(house, Math.Max(1, job.Preferences.RoomsPerCircuit), Riders(job, counts), acrossHalls: true)
+        {
+            Bans = [.. ReceptacleBans(job, counts)],
+            Splits = [.. Bedrooms(job)],
+        };
     }
 
     /// <summary>The rules for lights and receptacles on the same circuits.</summary>
@@ -67,7 +71,7 @@ internal static class HouseZones
         return new(house, Math.Max(1, job.Preferences.RoomsPerCircuit), rides, acrossHalls: true)
         {
             Bans = [.. LightBans(job), .. ReceptacleBans(job, counts)],
-            Splits = [.. Halls(job, lit), .. Storeys(job, lit, rides), .. Bedrooms(job)],
+            Splits = [.. Dark(job, lit, rides), .. Bedrooms(job)],
             WeighsZones = true,
         };
     }
@@ -95,7 +99,11 @@ internal static class HouseZones
         var living = RoomSet.Of(Of(job, r => r.Kind is RoomKind.Living or RoomKind.Family or RoomKind.Recreation));
         yield return new(living, RoomSet.Of(Of(job, r => r.Kind == RoomKind.Bedroom)), "a living room does not share with a bedroom");
         foreach (var office in Of(job, r => r.Kind == RoomKind.Office && counts.GetValueOrDefault(r.Id) >= BusyOffice))
-            yield return new(RoomSet.Of([office]), RoomSet.Of(Of(job, r => r.Id != job.Rooms[office].Id && r.Kind is not (RoomKind.Closet or RoomKind.Hallway))), $"{job.Rooms[office].Name} is busy enough for a circuit of its own");
+        {
+            var room = job.Rooms[office];
+            var others = RoomSet.Of(Of(job, r => r != room && r.Kind is not (RoomKind.Closet or RoomKind.Hallway)));
+            yield return new(RoomSet.Of([office]), others, $"{room.Name} is busy enough for a circuit of its own");
+        }
     }
 
     // Vacuum, iron and heater: no more than two bedrooms on a circuit.
@@ -104,7 +112,7 @@ internal static class HouseZones
         var all = Of(job, r => r.Kind == RoomKind.Bedroom).ToList();
         if (job.Preferences.Division.Bedrooms == BedroomsBy.One)
         {
-            foreach (var (one, other) in all.SelectMany(b => all.Where(o => o > b).Select(o => (b, o)))) yield return new(RoomSet.Of([one, other]), "each bedroom has its own circuit");
+            foreach (var pair in all.SelectMany(b => all.Where(o => o > b).Select(o => RoomSet.Of([b, o])))) yield return new(pair, "each bedroom has its own circuit");
             yield break;
         }
 
@@ -113,21 +121,25 @@ internal static class HouseZones
         {
             for (var b = a + 1; b < all.Count; b++)
             {
-                for (var c = b + 1; c < all.Count; c++) yield return new(RoomSet.Of([all[a], all[b], all[c]]), $"{MostBedrooms} bedrooms are the most on a circuit");
+                for (var c = b + 1; c < all.Count; c++)
+                    yield return new(RoomSet.Of([all[a], all[b], all[c]]), $"{MostBedrooms} bedrooms are the most on a circuit");
             }
         }
     }
+
+    private static IEnumerable<ZoneSplit> Dark(Job job, RoomSet lit, RoomSet rides) => [.. Halls(job, lit), .. Storeys(job, lit, rides)];
 
     private static IEnumerable<ZoneSplit> Halls(Job job, RoomSet lit)
     {
         foreach (var hall in Of(job, r => r.Kind == RoomKind.Hallway))
         {
             var id = job.Rooms[hall].Id;
-            var off = job.Openings.Where(o => o.Room == id || o.To == id).Select(o => o.Room == id ? o.To : o.Room).ToHashSet();
+            var off = RoomTouch.Beyond(job, id);
             var bedrooms = RoomSet.Of(Of(job, r => r.Kind == RoomKind.Bedroom && off.Contains(r.Id))).And(lit);
             var all = RoomSet.Of([hall]);
             all.Add(bedrooms);
-            if (bedrooms.Count >= 2 && lit.HasAll(all)) yield return new(all, $"{job.Rooms[hall].Name} and every bedroom off it should not go dark together");
+            if (bedrooms.Count >= 2 && lit.HasAll(all))
+                yield return new(all, $"{job.Rooms[hall].Name} and every bedroom off it should not go dark together");
         }
     }
 
@@ -146,8 +158,7 @@ internal static class HouseZones
         var hosts = new Dictionary<string, string>();
         foreach (var room in job.Rooms.Where(r => r.Kind is RoomKind.Closet or RoomKind.Pantry || RoomUse.IsBathroom(job, r)))
         {
-            var doors = job.Openings.Where(o => o.Kind != OpeningKind.Window && (o.Room == room.Id || o.To == room.Id)).Select(o => o.Room == room.Id ? o.To : o.Room).Distinct().ToList();
-            if (doors is not [var host] || job.RoomById(host) is not { } to) continue;
+            if (RoomTouch.Beyond(job, room.Id) is not [var host] || job.RoomById(host) is not { } to) continue;
             if (room.Kind is RoomKind.Closet or RoomKind.Pantry || to.Kind == RoomKind.Bedroom) hosts[room.Id] = host;
         }
 
@@ -155,5 +166,6 @@ internal static class HouseZones
     }
 
     /// <summary>Whether a bathroom is one in which people bathe.</summary>
-    internal static bool IsFullBath(Job job, Room room) => RoomUse.IsBathroom(job, room) && job.Fixtures.Any(f => f.Room == room.Id && f.Kind is FixtureKind.Tub or FixtureKind.Shower);
+    internal static bool IsFullBath(Job job, Room room) => RoomUse.IsBathroom(job, room)
+        && job.Fixtures.Any(f => f.Room == room.Id && f.Kind is FixtureKind.Tub or FixtureKind.Shower);
 }

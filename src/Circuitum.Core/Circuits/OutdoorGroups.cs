@@ -30,7 +30,8 @@ internal static class OutdoorGroups
         // What hangs on an outdoor circuit already draws its neighbours there.
         var standing = work.Free(CircuitPurpose.Outdoor).SelectMany(work.On).ToList();
         var groups = Groups([.. standing, .. loose], runs);
-        var first = groups.OrderByDescending(g => g.Count(standing.Contains)).ThenByDescending(g => g.Count).ThenBy(g => g[0].Id, StringComparer.Ordinal).First();
+        var first = groups.OrderByDescending(g => g.Count(standing.Contains)).ThenByDescending(g => g.Count)
+            .ThenBy(g => g[0].Id, StringComparer.Ordinal).First();
         work.Simple(CircuitPurpose.Outdoor, [.. first.Except(standing)], MostOnOne);
         return [.. groups.Where(g => g != first).Select(g => g.Except(standing).ToList()).Where(g => g.Count > 0)];
     }
@@ -41,8 +42,10 @@ internal static class OutdoorGroups
         CircuitPurpose[] suitable = [CircuitPurpose.Garage, CircuitPurpose.Receptacles, CircuitPurpose.Mixed];
         foreach (var group in groups)
         {
-            var near = suitable.SelectMany(p => work.Free(p)).Where(n => HasRoom(work, n, group) && work.On(n).Concat(group).Select(b => work.House[b.Room].Room.Storey).Distinct().Count() == 1)
-                .Select(n => (Number: n, Way: work.On(n).Where(b => b.Kind == BoxKind.Receptacle).SelectMany(b => group.Select(g => runs.Between(b.Id, g.Id))).DefaultIfEmpty(new Length(long.MaxValue)).Min()))
+            bool OneStorey(int number) => work.On(number).Concat(group).Select(b => work.House[b.Room].Room.Storey).Distinct().Count() == 1;
+            Length Way(int number) => work.On(number).Where(b => b.Kind == BoxKind.Receptacle)
+                .SelectMany(b => group.Select(g => runs.Between(b.Id, g.Id))).DefaultIfEmpty(new Length(long.MaxValue)).Min();
+            var near = suitable.SelectMany(p => work.Free(p)).Where(n => HasRoom(work, n, group) && OneStorey(n)).Select(n => (Number: n, Way: Way(n)))
                 .OrderBy(n => n.Way).ThenBy(n => n.Number).FirstOrDefault();
             if (near.Number > 0 && near.Way <= LongestHop) foreach (var box in group) work.Put(near.Number, box);
             else work.New(CircuitPurpose.Outdoor, group);
@@ -53,7 +56,8 @@ internal static class OutdoorGroups
     {
         var rating = CircuitPlanning.GeneralRating(work.Job.Preferences, CircuitPurpose.Receptacles);
         List<Box> all = [.. work.On(number), .. group];
-        return all.Count(b => b.Kind == BoxKind.Receptacle) <= GeneralGroups.MostReceptacles(work.Job.Preferences, work.Edition, rating) && work.Fits(rating, all)
+        var most = GeneralGroups.MostReceptacles(work.Job.Preferences, work.Edition, rating);
+        return all.Count(b => b.Kind == BoxKind.Receptacle) <= most && work.Fits(rating, all)
             && all.Sum(b => Loads.BoxLoad.Of(work.Job, b).Load.Value) <= rating * 120;
     }
 

@@ -28,7 +28,8 @@ internal static class RoomTouch
         // A closet is part of the room that it opens to: what lies behind it touches that room.
         foreach (var closet in Through(job, number, k => k is RoomKind.Closet or RoomKind.Pantry))
         {
-            foreach (var (room, beyond) in closet.Doors.SelectMany(d => touch[closet.Room].Rooms().Where(b => b != d).Select(b => (d, b))).ToList()) Join(touch, room, beyond);
+            var behind = touch[closet.Room].Rooms().ToList();
+            foreach (var (room, other) in closet.Doors.SelectMany(d => behind.Select(b => (d, b)))) Join(touch, room, other);
         }
 
         if (!acrossHalls) return touch;
@@ -40,21 +41,25 @@ internal static class RoomTouch
         return touch;
     }
 
+    /// <summary>What one gets to from a room by its doorways: rooms, and the open air by its word.</summary>
+    internal static List<string> Beyond(Job job, string room) => [.. job.Openings
+        .Where(o => o.Kind != OpeningKind.Window && (o.Room == room || o.To == room))
+        .Select(o => o.Room == room ? o.To : o.Room).Distinct()];
+
     private static RoomSet[] Walls(HouseShape house, Dictionary<string, int> number)
     {
         var touch = new RoomSet[number.Count];
         foreach (var room in house.Rooms)
         {
-            foreach (var other in Enumerable.Range(0, room.Walls.Length).SelectMany(w => house.Facing(room, w))) Join(touch, number[room.Room.Id], number[other.Room.Room.Id]);
+            foreach (var other in Enumerable.Range(0, room.Walls.Length).SelectMany(w => house.Facing(room, w)))
+                Join(touch, number[room.Room.Id], number[other.Room.Room.Id]);
         }
 
         return touch;
     }
 
     private static IEnumerable<(int Room, List<int> Doors)> Through(Job job, Dictionary<string, int> number, Func<RoomKind, bool> kind) =>
-        job.Rooms.Where(r => kind(r.Kind)).Select(r => (number[r.Id], job.Openings
-            .Where(o => (o.Room == r.Id || o.To == r.Id) && o.To != Opening.Outside && o.Kind != OpeningKind.Window)
-            .Select(o => number[o.Room == r.Id ? o.To : o.Room]).Distinct().ToList()));
+        job.Rooms.Where(r => kind(r.Kind)).Select(r => (number[r.Id], Beyond(job, r.Id).Where(b => b != Opening.Outside).Select(b => number[b]).ToList()));
 
     private static void Join(RoomSet[] touch, int one, int other)
     {

@@ -78,13 +78,14 @@ internal sealed class ZoneRules
     internal int Broken(RoomSet rooms)
     {
         if (rooms.Count < 2) return 0;
-        var broken = Pieces(rooms) - 1 + Math.Max(0, Storeys(rooms) - 1) + Math.Max(0, rooms.Without(riders).Count - mostRooms);
+        var broken = Pieces(rooms) - 1 + Math.Max(0, Storeys(rooms) - 1);
+        broken += Math.Max(0, rooms.Without(riders).Count - mostRooms);
         foreach (var ban in Bans) broken += rooms.Meets(ban.One) && rooms.Meets(ban.Other) ? 1 : 0;
         foreach (var split in Splits) broken += rooms.HasAll(split.All) ? 1 : 0;
         return broken;
     }
 
-    /// <summary>What rooms on one circuit cost, in cents: rules that it breaks, floor area beyond what one light circuit serves, uses that are mixed.</summary>
+    /// <summary>What rooms on one circuit cost, in cents: rules broken, floor area beyond what one light circuit serves, uses mixed.</summary>
     internal int Price(RoomSet rooms, PlanWeights weights)
     {
         var price = Broken(rooms) * weights.Zone;
@@ -105,8 +106,14 @@ internal sealed class ZoneRules
     internal IEnumerable<string> WhyNot(RoomSet rooms)
     {
         if (Pieces(rooms) is var pieces && pieces > 1) yield return $"its rooms lie in {pieces} places that do not touch";
-        if (Storeys(rooms) > 1) yield return $"it would change storey: {string.Join(" and ", rooms.Without(stairs).Rooms().Select(r => storeyNames[storey[r]]).Distinct())}";
-        if (rooms.Without(riders).Count is var count && count > mostRooms) yield return $"it would take in {count} rooms, {mostRooms} is the most";
+        if (Storeys(rooms) > 1)
+        {
+            var names = rooms.Without(stairs).Rooms().Select(r => storeyNames[storey[r]]).Distinct();
+            yield return $"it would change storey: {string.Join(" and ", names)}";
+        }
+
+        var count = rooms.Without(riders).Count;
+        if (count > mostRooms) yield return $"it would take in {count} rooms, {mostRooms} is the most";
         foreach (var ban in Bans.Where(b => rooms.Meets(b.One) && rooms.Meets(b.Other))) yield return ban.Why;
         foreach (var split in Splits.Where(s => rooms.HasAll(s.All))) yield return split.Why;
     }
@@ -148,11 +155,12 @@ internal sealed class ZoneRules
     // Halls, stairs, closets and what is outside go along with anything; a den that one only reaches through a bedroom is part of it.
     private static Part PartOf(Job job, Room room) => room.Kind switch
     {
-        RoomKind.Den or RoomKind.Office when job.Openings.Where(o => o.Kind != OpeningKind.Window && (o.Room == room.Id || o.To == room.Id)).Select(o => o.Room == room.Id ? o.To : o.Room).ToList() is { Count: > 0 } doors
-            && doors.All(d => job.RoomById(d)?.Kind == RoomKind.Bedroom) => Part.Sleeping,
-        RoomKind.Kitchen or RoomKind.Dining or RoomKind.Living or RoomKind.Family or RoomKind.Den or RoomKind.Office or RoomKind.Sunroom or RoomKind.Recreation => Part.Living,
+        RoomKind.Den or RoomKind.Office when RoomTouch.Beyond(job, room.Id) is { Count: > 0 } doors && doors.All(d => job.RoomById(d)?.Kind == RoomKind.Bedroom) => Part.Sleeping,
+        RoomKind.Kitchen or RoomKind.Dining or RoomKind.Living or RoomKind.Family => Part.Living,
+        RoomKind.Den or RoomKind.Office or RoomKind.Sunroom or RoomKind.Recreation => Part.Living,
         RoomKind.Bedroom => Part.Sleeping,
-        RoomKind.Garage or RoomKind.Laundry or RoomKind.Utility or RoomKind.UnfinishedBasement or RoomKind.AccessoryBuilding => Part.Service,
+        RoomKind.Garage or RoomKind.Laundry or RoomKind.Utility => Part.Service,
+        RoomKind.UnfinishedBasement or RoomKind.AccessoryBuilding => Part.Service,
         _ => Part.Any,
     };
 }
