@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Circuits;
 
@@ -65,7 +66,15 @@ internal static class CircuitArgue
             .Select(mask => (One: Side(mask, 1), Other: Side(mask, 0)))
             .Select(c => (c.One, c.Other, Cost: (long)p.Priced(c.One) + p.Priced(c.Other))).MinBy(c => c.Cost);
         int[] Side(int mask, int bit) => [.. rooms.Where((_, i) => (mask >> i & 1) == bit).SelectMany(r => r)];
-        string Named(int[] part) => string.Join(", ", part.Select(t => house[g.Things[t][0].Room].Room.Name).Distinct());
+
+        // Closets and what is outside go without saying beside the room that they are switched from.
+        string Named(int[] part)
+        {
+            var all = part.SelectMany(t => g.Things[t]).Where(b => b.Kind != BoxKind.Switch).Select(b => house[b.Room].Room).Distinct().ToList();
+            var main = all.Where(r => r.Kind is not (RoomKind.Closet or RoomKind.Pantry) && !r.Kind.OpenAir()).ToList();
+            return string.Join(", ", (main.Count > 0 ? main : all).Select(r => r.Name));
+        }
+
         return new("With one breaker more", PlanExplain.Signed(best.Cost - p.Priced(things))) { Because = $"{Named(best.One)} apart from {Named(best.Other)}." };
     }
 }
