@@ -47,11 +47,7 @@ internal static class CircuitArgue
     {
         int[] all = [.. things, .. others];
         var what = $"Together with circuit {other}";
-        var reasons = new List<string>();
-        var (size, load) = (all.Sum(t => p.Size[t]), all.Sum(t => p.Load[t]));
-        if (size > p.MostSize) reasons.Add($"it would have {size} outlets, {p.MostSize} is the most that the job wants");
-        if (load > p.MostLoad) reasons.Add($"its load would be {load:#,0} VA, {p.MostLoad:#,0} is the most");
-        if (reasons.Count > 0) return (null, new(what, "no") { Because = string.Join("; ", reasons) });
+        if (PlanExplain.OverLimit(p, all) is { } limit) return (null, new(what, "no") { Because = limit });
         var extra = (long)p.Priced(all) - p.Priced(things) - p.Priced(others);
         return (extra, new(what, PlanExplain.Signed(extra)) { Because = string.Join("; ", p.Zones?.WhyNot(p.PlacesOf(all)) ?? []) });
     }

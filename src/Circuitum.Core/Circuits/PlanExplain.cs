@@ -99,10 +99,15 @@ public static class PlanExplain
     {
         if (p.Closed.Contains(circuit)) return "a person locked it";
         int[] with = [.. plan.Circuits[circuit], thing];
-        var (size, load) = (with.Sum(t => p.Size[t]), with.Sum(t => p.Load[t]));
+        return OverLimit(p, with) ?? string.Join("; ", p.Zones?.WhyNot(p.PlacesOf(with)) ?? []);
+    }
+
+    /// <summary>Why things are too many for one circuit, or none when it holds them.</summary>
+    internal static string? OverLimit(GroupProblem p, int[] things)
+    {
+        var (size, load) = (things.Sum(t => p.Size[t]), things.Sum(t => p.Load[t]));
         if (size > p.MostSize) return $"it would have {size} outlets, {p.MostSize} is the most that the job wants";
-        if (load > p.MostLoad) return $"its load would be {load:#,0} VA, {p.MostLoad:#,0} is the most";
-        return string.Join("; ", p.Zones?.WhyNot(p.PlacesOf(with)) ?? []);
+        return load > p.MostLoad ? $"its load would be {load:#,0} VA, {p.MostLoad:#,0} is the most" : null;
     }
 
     /// <summary>Cents as whole dollars.</summary>
