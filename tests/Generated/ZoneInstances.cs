@@ -37,7 +37,7 @@ internal static class ZoneInstances
             Room = [.. Enumerable.Range(0, count)],
             Places = [.. Enumerable.Range(0, count).Select(i => RoomSet.Of([i]))],
             Around = new int[count],
-            Zones = HouseZones.Lights(house, RoomSet.Of(Enumerable.Range(0, count))),
+            Zones = HouseZones.Lights(house, RoomSet.Of(Enumerable.Range(0, count)), []),
             Storey = [.. at.Select(a => a.Up > 0 ? 1 : 0)],
             Fixed = [.. at.Select(_ => -1)],
             Standing = [.. at.Select(_ => -1)],

@@ -32,7 +32,7 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         var wire = Conductor.Choose(Together(Case(circuit, wishes, boxes, appliances, load, pair), carrying), edition);
         var needs = boxes.ToImmutableDictionary(b => b.Id, b => ProtectionNeeds.Of(house, edition, b, load.Volts, wire?.Breaker ?? 0));
         string[] ids = [.. boxes.Select(b => b.Id)];
-        var panel = carrier?.Panel ?? PanelChoice.Of(house, circuit, ids, load.Volts, runs);
+        var panel = carrier?.Panel ?? PanelChoice.Of(house, circuit, ids, load, runs);
 
         // What is pulled ends where it ends; else where a person wants it.
         var pulled = job.Decisions.Pulled.FirstOrDefault(p => p.Circuit == circuit.Number && ids.Contains(p.To));

@@ -51,7 +51,7 @@ internal sealed class PanelChecks : ICheck
             yield return CheckList.Make(a, "panel.mixed", $"The breaker of circuit {row.Circuit!.Number} is of {row.Family}; {name} takes {(panel.BreakerFamily.Length > 0 ? string.Join(", ", panel.AlsoTakes.Prepend(panel.BreakerFamily)) : "a family that is not named yet")}.", $"circuit:{row.Circuit.Number}", subject) with { Fix = new("Take one of the panel's family", "breaker-family", ("circuit", $"{row.Circuit.Number}"), ("family", "")) };
         var spare = panel.Spaces - at.SpacesUsed;
         var (enough, wanted) = a.Job.Preferences.SpareSpaces is { } count ? (spare >= count, $"{count}") : (spare * 100 >= panel.Spaces * a.Job.Preferences.SparePercent, $"{a.Job.Preferences.SparePercent} percent");
-        if (a.Circuits.Length > 0 && !enough) yield return CheckList.Make(a, "panel.spare", $"{spare} of {panel.Spaces} spaces{(a.Panels.Length == 1 ? "" : $" of {panel.Name}")} are free; the job wants {wanted}.", subject);
+        if (a.Circuits.Length > 0 && !enough) yield return CheckList.Make(a, "panel.spare", $"{spare} of {panel.Spaces} spaces{(a.Panels.Length == 1 ? "" : $" of {panel.Name}")} are free; the job wants {wanted}: a panel of {Enough(a.Job.Preferences, at.SpacesUsed)} spaces or more.", subject);
         var byExpected = a.Job.Preferences.LegBalance == LegBalanceBy.Expected;
         var (legA, legB) = byExpected ? (at.Expected(true), at.Expected(false)) : (at.LegA, at.LegB);
         var gap = Math.Abs(legA.Value - legB.Value);
@@ -61,6 +61,13 @@ internal sealed class PanelChecks : ICheck
         if (room.Kind is RoomKind.Bathroom or RoomKind.Closet or RoomKind.Stairs) yield return CheckList.Make(a, "panel.place", $"{char.ToUpperInvariant(name[0])}{name[1..]} hangs in {room.Name}.", subject);
         if (panel.Top > Length.Inches(a.Edition.Number("highestHandleIn")) + Length.Inches(4)) yield return CheckList.Make(a, "panel.handle", $"With its top at {LengthText.Show(panel.Top)} the highest handle is out of reach.", subject);
         if (panel.BreakerFamily.Length == 0) yield return CheckList.Make(a, "panel.family", $"{(a.Panels.Length == 1 ? "The panel" : panel.Name)}'s breaker family is not named.", subject);
+    }
+
+    // Panels have as many spaces on the left as on the right.
+    private static int Enough(Preferences p, int used)
+    {
+        var least = p.SpareSpaces is { } count ? used + count : (int)Math.Ceiling(used * 100.0 / (100 - p.SparePercent));
+        return least + (least % 2);
     }
 }
 

@@ -20,7 +20,7 @@ internal sealed class ZoneChecks : ICheck
         {
             var purpose = c.Circuit.Purpose;
             if (purpose is not (CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed)) continue;
-            if (!rules.TryGetValue(purpose, out var zones)) rules[purpose] = zones = HouseZones.For(purpose, a.House, lit, counts);
+            if (!rules.TryGetValue(purpose, out var zones)) rules[purpose] = zones = HouseZones.For(purpose, a.House, lit, counts, job.Decisions.Pins);
             var rooms = RoomSet.Of(c.Boxes.Where(b => main.Contains(b.Room) && Counts(job, purpose, b)).Select(b => number[b.Room]));
             if (zones.WhyNot(rooms).ToList() is { Count: > 0 } why)
                 yield return CheckList.Make(a, "circuit.zone", $"Circuit {c.Number}, {c.Label}: {string.Join("; ", why)}.", $"circuit:{c.Number}");

@@ -57,6 +57,10 @@ internal sealed class CircuitDraft
 
     internal List<Box> On(int number) => [.. circuits.First(c => c.Circuit.Number == number).Boxes.Select(m => Job.Decisions.Boxes.First(b => b.Id == m.Box))];
 
+    /// <summary>Spaces that the circuits with boxes take which fit a description, in the building of the service.</summary>
+    internal int PolesOf(Func<Circuit, bool> fits) => circuits.Where(c => c.Boxes.Count > 0 && fits(c.Circuit) && BuildingOf(RoomOf(c.Boxes[0].Box)).Length == 0)
+        .Sum(c => On(c.Circuit.Number).Any(b => b.Appliance is { } id && ApplianceFacts.Of(Job.ApplianceById(id)!).Volts == 240) ? 2 : 1);
+
     internal int New(CircuitPurpose purpose, IEnumerable<Box> boxes)
     {
         var taken = circuits.Select(c => c.Circuit.Number).ToHashSet();

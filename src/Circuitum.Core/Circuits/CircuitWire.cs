@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Loads;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Routing;
 
@@ -8,9 +9,12 @@ namespace Circuitum.Core.Circuits;
 /// <summary>What the cable of a circuit costs: quickly by its shortest pieces, and as it will be pulled.</summary>
 internal sealed class CircuitWire
 {
+    private readonly Job job;
     private readonly Runs runs;
     private readonly ImmutableArray<ImmutableArray<Box>> things;
     private readonly PlanWeights weights;
+    private readonly FeedingPanels feeding;
+    private readonly List<Panel> panels;
     private readonly Dictionary<string, int> known = [];
 
     /// <summary>Prepares the costs between some things.</summary>
@@ -18,11 +22,14 @@ internal sealed class CircuitWire
     /// <param name="runs">The ways through the frame.</param>
     /// <param name="things">The boxes of each.</param>
     /// <param name="weights">What a foot of cable costs.</param>
-    internal CircuitWire(Job job, Runs runs, ImmutableArray<ImmutableArray<Box>> things, PlanWeights weights)
+    /// <param name="feeding">The panels that may feed them.</param>
+    internal CircuitWire(Job job, Runs runs, ImmutableArray<ImmutableArray<Box>> things, PlanWeights weights, FeedingPanels feeding)
     {
-        (this.runs, this.things, this.weights) = (runs, things, weights);
+        (this.job, this.runs, this.things, this.weights) = (job, runs, things, weights);
         var p = job.Preferences;
-        Home = [.. things.Select(t => Cents(t.Min(b => runs.FromPanel(b.Id)) + p.PanelMakeUp + p.BoxMakeUp))];
+        this.feeding = feeding;
+        panels = feeding.In(things.Length > 0 ? things[0][0].Room : null);
+        Home = [.. things.Select(t => Cents(Length.Feet(NearestPanel(t)) + p.PanelMakeUp + p.BoxMakeUp))];
         Between = [.. things.Select(_ => new int[things.Length])];
         for (var i = 0; i < things.Length; i++)
         {
@@ -41,7 +48,20 @@ internal sealed class CircuitWire
     {
         var key = string.Join(' ', of.Order());
         if (known.TryGetValue(key, out var cents)) return cents;
-        return known[key] = Cents(runs.Plan([.. of.SelectMany(t => things[t]).Select(b => b.Id)]).Cut);
+        List<Box> all = [.. of.SelectMany(t => things[t])];
+        List<string> boxes = [.. all.Select(b => b.Id)];
+        if (panels.Count < 2) return known[key] = Cents(runs.Plan(boxes).Cut);
+        var va = all.Sum(b => BoxLoad.Of(job, b).Load.Value);
+        var panel = feeding.Cheapest(panels, boxes, va)!;
+        var run = runs.Plan(boxes, panel: panel.Id);
+        var feeder = feeding.Feet(panel, boxes, va) - boxes.Min(b => runs.FromPanel(b, panel.Id)).InFeet;
+        return known[key] = Cents(run.Cut + Length.Feet(feeder));
+    }
+
+    private double NearestPanel(ImmutableArray<Box> thing)
+    {
+        List<string> boxes = [.. thing.Select(b => b.Id)];
+        return panels.Count == 0 ? 0 : panels.Min(p => feeding.Feet(p, boxes, thing.Sum(b => BoxLoad.Of(job, b).Load.Value)));
     }
 
     private int Cents(Length way) => (int)(way.InFeet * weights.CableFoot);

@@ -16,9 +16,11 @@ internal sealed class GeneralGroups
     private readonly CircuitDraft work;
     private readonly ImmutableArray<ImmutableArray<Box>> things;
     private readonly ImmutableArray<int> numbers;
+    private readonly Func<IEnumerable<RoomPin>, ZoneRules> zones;
 
-    private GeneralGroups(CircuitDraft work, CircuitPurpose purpose, ImmutableArray<ImmutableArray<Box>> things, ImmutableArray<int> numbers, GroupProblem problem)
+    private GeneralGroups(CircuitDraft work, CircuitPurpose purpose, ImmutableArray<ImmutableArray<Box>> things, ImmutableArray<int> numbers, Func<IEnumerable<RoomPin>, ZoneRules> zones, GroupProblem problem)
     {
+        this.zones = zones;
         this.work = work;
         Purpose = purpose;
         this.things = things;
@@ -32,6 +34,9 @@ internal sealed class GeneralGroups
 
     /// <summary>The boxes of each thing: one receptacle, or lights with the switches that control them.</summary>
     internal ImmutableArray<ImmutableArray<Box>> Things => things;
+
+    /// <summary>The problem with other pins than the job's.</summary>
+    internal GroupProblem With(IEnumerable<RoomPin> pins) => Problem with { Zones = zones(pins) };
 
     /// <summary>The numbers of the circuits that are there already, in the problem's order.</summary>
     internal ImmutableArray<int> Numbers => numbers;
@@ -62,14 +67,15 @@ internal sealed class GeneralGroups
         var job = work.Job;
         var p = job.Preferences;
         var rating = CircuitPlanning.GeneralRating(p, purpose);
-        var weights = lighting ? p.Weights with { Room = 0 } : p.Weights;
+        var worth = BreakerWorth.Of(work);
+        var weights = worth.Priced(lighting ? p.Weights with { Room = 0 } : p.Weights);
         var rooms = job.Rooms.Select((r, i) => (r.Id, i)).ToDictionary(r => r.Id, r => r.i);
         var storeys = job.Storeys.Select((s, i) => (s.Id, i)).ToDictionary(s => s.Id, s => s.i);
         var members = things.Select(t => t.Select(b => work.Member(b.Id)).OfType<(int Number, Maker By, bool Locked)>().ToList()).ToList();
         var counts = boxes.Where(b => b.Kind == BoxKind.Receptacle).GroupBy(b => b.Room).ToDictionary(g => g.Key, g => g.Count());
         var lit = RoomSet.Of(boxes.Where(b => b.Kind == BoxKind.Light).Select(b => rooms[b.Room]));
-        var wire = new CircuitWire(job, runs, things, weights);
-        return new(work, purpose, things, numbers, new GroupProblem
+        var wire = new CircuitWire(job, runs, things, weights, new FeedingPanels(work.House, runs));
+        return new(work, purpose, things, numbers, pins => HouseZones.For(purpose, work.House, lit, counts, pins), new GroupProblem
         {
             Between = wire.Between,
             Home = wire.Home,
@@ -79,7 +85,7 @@ internal sealed class GeneralGroups
             Room = [.. things.Select(t => !Outdoors(job, t[0]) && Counts(work.House[t[0].Room].Room, things) ? rooms[t[0].Room] : -1 - rooms[t[0].Room])],
             Places = [.. things.Select(t => RoomSet.Of(t.Where(b => lighting || !Outdoors(job, b)).Select(b => rooms[b.Room])))],
             Around = [.. things.Select(t => work.House[t[0].Room] is var shape && t[0].Wall is { } wall ? (int)shape.ToPerimeter(wall, t[0].Along).InInches : 0)],
-            Zones = HouseZones.For(purpose, work.House, lit, counts),
+            Zones = HouseZones.For(purpose, work.House, lit, counts, job.Decisions.Pins),
             Storey = [.. things.Select(t => work.House[t[0].Room].Room is { Kind: not RoomKind.Stairs } room ? storeys[room.Storey] : -1)],
             Fixed = [.. members.Select(m => m.Where(x => x.By == Maker.Person || x.Locked).Select(x => index[x.Number]).FirstOrDefault(-1))],
             Standing = [.. members.Select(m => m.Select(x => index[x.Number]).FirstOrDefault(-1))],
@@ -107,7 +113,7 @@ internal sealed class GeneralGroups
         foreach (var (room, host) in HouseZones.Hosts(job))
         {
             var (part, whole) = (free.FindIndex(c => c.Any(b => b.Room == room)), free.FindIndex(c => c.Any(b => b.Room == host)));
-            if (part < 0 || whole < 0 || Find(part) == Find(whole)) continue;
+            if (part < 0 || whole < 0 || Find(part) == Find(whole) || job.Decisions.Pins.Any(p => p.Kind == PinKind.Apart && p.Names(room) && p.Names(host))) continue;
             var lights = free.Where((_, i) => Find(i) == Find(part) || Find(i) == Find(whole)).Sum(c => c.Count(b => b.Kind == BoxKind.Light));
             if (lights <= MostLights) root[Find(part)] = Find(whole);
         }

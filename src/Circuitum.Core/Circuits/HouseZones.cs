@@ -27,35 +27,73 @@ internal static class HouseZones
     /// <param name="house">The house.</param>
     /// <param name="lit">The rooms that have lights.</param>
     /// <param name="counts">How many receptacles each room has.</param>
-    internal static ZoneRules For(CircuitPurpose purpose, HouseShape house, RoomSet lit, IReadOnlyDictionary<string, int> counts) => purpose switch
+    /// <param name="pins">What a person wants of rooms on these circuits.</param>
+    internal static ZoneRules For(CircuitPurpose purpose, HouseShape house, RoomSet lit, IReadOnlyDictionary<string, int> counts, IEnumerable<RoomPin> pins)
     {
-        CircuitPurpose.Lighting => Lights(house, lit),
-        CircuitPurpose.Receptacles => Receptacles(house, counts),
-        _ => Mixed(house, lit, counts),
-    };
+        // Two rooms of which one has nothing on such circuits cannot be together.
+        List<RoomPin> said = [.. pins.Where(p => p.Counts(purpose) && (p.Kind != PinKind.Together || (Has(p.Room) && Has(p.Other!))))];
+        return purpose switch
+        {
+            CircuitPurpose.Lighting => Lights(house, lit, said),
+            CircuitPurpose.Receptacles => Receptacles(house, counts, said),
+            _ => Mixed(house, lit, counts, said),
+        };
+
+        bool Has(string room) => (purpose != CircuitPurpose.Lighting && counts.GetValueOrDefault(room) > 0)
+            || (purpose != CircuitPurpose.Receptacles && lit.Meets(RoomSet.Of(Of(house.Job, r => r.Id == room))));
+    }
 
     /// <summary>The rules for lights.</summary>
     /// <param name="house">The house.</param>
     /// <param name="lit">The rooms that have lights.</param>
-    internal static ZoneRules Lights(HouseShape house, RoomSet lit)
+    /// <param name="pins">What a person wants of rooms on these circuits.</param>
+    internal static ZoneRules Lights(HouseShape house, RoomSet lit, IReadOnlyCollection<RoomPin> pins)
     {
         var job = house.Job;
         var rides = RoomSet.Of(Of(job, r => r.Kind is RoomKind.Closet or RoomKind.Pantry || r.Kind.OpenAir()));
-        if (job.Preferences.Division.Lights == LightsBy.Storey)
-            return new(house, job.Rooms.Length, rides, acrossHalls: true) { Bans = [.. LightBans(job)], Splits = [.. Dark(job, lit, rides)] };
-        return new(house, MostLitRooms, rides, acrossHalls: false) { Bans = [.. LightBans(job)], Splits = [.. Dark(job, lit, rides)], WeighsZones = true };
+        var byStorey = job.Preferences.Division.Lights == LightsBy.Storey;
+        return new(house, byStorey ? job.Rooms.Length : MostLitRooms, rides, acrossHalls: byStorey)
+        {
+            Bans = [.. LightBans(job), .. PinBans(job, pins)],
+            Splits = [.. Dark(job, lit, rides)],
+            Joins = [.. PinJoins(job, pins)],
+            WeighsZones = !byStorey,
+        };
     }
+
+    // Closets and halls go along with a room that is kept alone, and what belongs to it.
+    private static IEnumerable<ZoneBan> PinBans(Job job, IEnumerable<RoomPin> pins)
+    {
+        var hosts = Hosts(job);
+        foreach (var pin in pins.Where(p => p.Kind != PinKind.Together))
+        {
+            var name = job.RoomById(pin.Room)!.Name;
+            var one = RoomSet.Of(Of(job, r => r.Id == pin.Room));
+            if (pin.Other is { } other) yield return new(one, RoomSet.Of(Of(job, r => r.Id == other)), $"{name} and {job.RoomById(other)!.Name} are kept apart, as pinned");
+            else
+            {
+                var others = Of(job, r => r.Id != pin.Room && hosts.GetValueOrDefault(r.Id) != pin.Room && !r.Kind.OpenAir()
+                    && r.Kind is not (RoomKind.Closet or RoomKind.Pantry or RoomKind.Hallway));
+                yield return new(one, RoomSet.Of(others), $"{name} is kept alone, as pinned");
+            }
+        }
+    }
+
+    private static IEnumerable<ZoneJoin> PinJoins(Job job, IEnumerable<RoomPin> pins) => pins.Where(p => p.Kind == PinKind.Together)
+        .Select(p => new ZoneJoin(RoomSet.Of(Of(job, r => p.Names(r.Id))), $"{job.RoomById(p.Room)!.Name} and {job.RoomById(p.Other!)!.Name} are kept together, as pinned"));
 
     /// <summary>The rules for receptacles.</summary>
     /// <param name="house">The house.</param>
     /// <param name="counts">How many of them each room has.</param>
-    private static ZoneRules Receptacles(HouseShape house, IReadOnlyDictionary<string, int> counts)
+    /// <param name="pins">What a person wants of rooms on these circuits.</param>
+    private static ZoneRules Receptacles(HouseShape house, IReadOnlyDictionary<string, int> counts, IReadOnlyCollection<RoomPin> pins)
     {
         var job = house.Job;
         return new(house, Math.Max(1, job.Preferences.RoomsPerCircuit), Riders(job, counts), acrossHalls: true)
         {
-            Bans = [.. ReceptacleBans(job, counts)],
-            Splits = [.. Bedrooms(job)],
+            Bans = [.. ReceptacleBans(job, counts), .. PinBans(job, pins)],
+            Splits = [.. Bedrooms(house)],
+            Joins = [.. PinJoins(job, pins)],
         };
     }
 
@@ -63,15 +101,17 @@ internal static class HouseZones
     /// <param name="house">The house.</param>
     /// <param name="lit">The rooms that have lights.</param>
     /// <param name="counts">How many receptacles each room has.</param>
-    private static ZoneRules Mixed(HouseShape house, RoomSet lit, IReadOnlyDictionary<string, int> counts)
+    /// <param name="pins">What a person wants of rooms on these circuits.</param>
+    private static ZoneRules Mixed(HouseShape house, RoomSet lit, IReadOnlyDictionary<string, int> counts, IReadOnlyCollection<RoomPin> pins)
     {
         var job = house.Job;
         var rides = Riders(job, counts);
         rides.Add(RoomSet.Of(Of(job, r => r.Kind.OpenAir())));
         return new(house, Math.Max(1, job.Preferences.RoomsPerCircuit), rides, acrossHalls: true)
         {
-            Bans = [.. LightBans(job), .. ReceptacleBans(job, counts)],
-            Splits = [.. Dark(job, lit, rides), .. Bedrooms(job)],
+            Bans = [.. LightBans(job), .. ReceptacleBans(job, counts), .. PinBans(job, pins)],
+            Splits = [.. Dark(job, lit, rides), .. Bedrooms(house)],
+            Joins = [.. PinJoins(job, pins)],
             WeighsZones = true,
         };
     }
@@ -107,13 +147,20 @@ internal static class HouseZones
     }
 
     // Vacuum, iron and heater: no more than two bedrooms on a circuit.
-    private static IEnumerable<ZoneSplit> Bedrooms(Job job)
+    private static IEnumerable<ZoneSplit> Bedrooms(HouseShape house)
     {
+        var job = house.Job;
         var all = Of(job, r => r.Kind == RoomKind.Bedroom).ToList();
         if (job.Preferences.Division.Bedrooms == BedroomsBy.One)
         {
             foreach (var pair in all.SelectMany(b => all.Where(o => o > b).Select(o => RoomSet.Of([b, o])))) yield return new(pair, "each bedroom has its own circuit");
             yield break;
+        }
+
+        if (job.Preferences.Division.Bedrooms == BedroomsBy.MainAlone && all.Count > 1)
+        {
+            var main = all.MaxBy(b => (HasOwnBath(job, job.Rooms[b]) ? 1 : 0, house[job.Rooms[b].Id].AreaSqFt));
+            foreach (var other in all.Where(b => b != main)) yield return new(RoomSet.Of([main, other]), "the main bedroom has its own circuit");
         }
 
         if (job.Preferences.RoomsPerCircuit <= MostBedrooms) yield break;
@@ -126,6 +173,8 @@ internal static class HouseZones
             }
         }
     }
+
+    private static bool HasOwnBath(Job job, Room bedroom) => Hosts(job).Any(h => h.Value == bedroom.Id && IsFullBath(job, job.RoomById(h.Key)!));
 
     private static IEnumerable<ZoneSplit> Dark(Job job, RoomSet lit, RoomSet rides) => [.. Halls(job, lit), .. Storeys(job, lit, rides)];
 

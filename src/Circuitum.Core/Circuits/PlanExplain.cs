@@ -10,6 +10,9 @@ namespace Circuitum.Core.Circuits;
 /// <summary>Says what the division into general circuits costs, what it cannot be cheaper than, and why a box is where it is.</summary>
 public static class PlanExplain
 {
+    // Each is two divisions to work out.
+    private const int MostPins = 12;
+
     /// <summary>The cost of the general circuits term by term, with the bound and the gap to it.</summary>
     public static Derivation OfPlan(HouseShape house)
     {
@@ -28,12 +31,14 @@ public static class PlanExplain
             {
                 Formula = $"{circuits.Count} circuits {Money(fixedPart)} + cable {Money(cost - fixedPart - mixed - plan.Moves)} + rooms, zones and spare {Money(mixed)}",
                 Because = Bound(g.Problem, cost),
-                Steps = [.. circuits.OrderBy(c => c.Number).Select(c => OfCircuit(g.Problem, c.Number, c.Things))],
+                Steps = [.. Pins(g, house.Job), .. circuits.OrderBy(c => c.Number).Select(c => OfCircuit(g.Problem, c.Number, c.Things))],
             });
         }
 
-        return new("Cost of the general circuits, as the planner weighs it", Money(total)) { Because = "Cents of labour and material by the job's weights: an estimate to compare plans with, not a price.", Citation = "practice", Steps = steps.ToImmutable() };
+        return new("Cost of the general circuits, as the planner weighs it", Money(total)) { Because = $"{Worth(house)} Cents of labour and material by the job's weights: an estimate to compare plans with, not a price.".Trim(), Citation = "practice", Steps = steps.ToImmutable() };
     }
+
+    private static string Worth(HouseShape house) => BreakerWorth.Of(new CircuitDraft(house, CodeLibrary.EditionOf(house.Job))).Says;
 
     // One sentence on how far this division is from the best one.
     private static string Bound(GroupProblem problem, long cost)
@@ -42,6 +47,32 @@ public static class PlanExplain
         var bound = exact?.Bound ?? GroupBound.Cost(problem);
         var kept = exact is null ? "No division" : "No division that keeps rooms whole and zones together";
         return cost <= bound ? $"{kept} is cheaper." : $"{kept} is cheaper than {Money(bound)}, so this one is at most {100.0 * (cost - bound) / Math.Max(1, bound):0.0} percent over the best.";
+    }
+
+    // What each pin costs: the best division with all of them, held against the best one without it.
+    private static IEnumerable<Derivation> Pins(GeneralGroups g, Job job)
+    {
+        var pins = job.Decisions.Pins.Where(p => p.Counts(g.Purpose)).Take(MostPins).ToList();
+        if (pins.Count == 0 || ZonePartition.Solve(g.Problem) is not { } all) yield break;
+        foreach (var pin in pins)
+        {
+            if (ZonePartition.Solve(g.With(job.Decisions.Pins.Where(p => p != pin))) is not { } without) continue;
+            var (circuits, cost) = (all.Circuits.Count() - without.Circuits.Count(), all.Cost - without.Cost);
+            yield return new(Say(job, pin), cost == 0 ? "costs nothing" : Signed(cost)) { Because = circuits > 0 ? "It takes a breaker more." : "It takes no breaker more.", Citation = "practice" };
+        }
+    }
+
+    /// <summary>What a pin wants, in words.</summary>
+    public static string Say(Job job, RoomPin pin)
+    {
+        string Name(string? room) => job.RoomById(room ?? "")?.Name ?? room ?? "";
+        var what = pin.Of switch { CircuitPurpose.Lighting => "Lights", CircuitPurpose.Receptacles => "Receptacles", _ => "Lights and receptacles" };
+        return pin.Kind switch
+        {
+            PinKind.Alone => $"{what}: {Name(pin.Room)} alone",
+            PinKind.Together => $"{what}: {Name(pin.Room)} together with {Name(pin.Other)}",
+            _ => $"{what}: {Name(pin.Room)} apart from {Name(pin.Other)}",
+        };
     }
 
     private static Derivation OfCircuit(GroupProblem problem, int number, int[] things)

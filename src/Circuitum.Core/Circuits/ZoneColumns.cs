@@ -54,6 +54,7 @@ internal sealed class ZoneColumns
             var (place, all) = (problem.Places[left[0]], new List<int>());
             for (var grown = true; grown;)
             {
+                foreach (var join in problem.Zones!.Joins.Where(j => j.All.Meets(place))) place.Add(join.All);
                 var next = left.Where(t => problem.Places[t].Meets(place)).ToList();
                 grown = next.Count > 0;
                 all.AddRange(next);

@@ -16,6 +16,11 @@ internal sealed record ZoneBan(RoomSet One, RoomSet Other, string Why);
 /// <param name="Why">The reason, as a sentence.</param>
 internal sealed record ZoneSplit(RoomSet All, string Why);
 
+/// <summary>Two rooms that a person wants on one circuit.</summary>
+/// <param name="All">The rooms.</param>
+/// <param name="Why">The reason, as a sentence.</param>
+internal sealed record ZoneJoin(RoomSet All, string Why);
+
 /// <summary>
 /// Which rooms may hang on one general circuit, as practice has it: rooms that touch, a storey by itself, no more than a few, and
 /// none together that should never go dead together. A breach is priced, not forbidden, because a person's hand or the house itself
@@ -31,6 +36,7 @@ internal sealed class ZoneRules
     private readonly double[] area;
     private readonly int[] part;
     private readonly int mostRooms;
+    private readonly ImmutableArray<ZoneJoin> joins = [];
 
     /// <summary>Makes the rules of a house.</summary>
     /// <param name="house">The house.</param>
@@ -55,6 +61,21 @@ internal sealed class ZoneRules
 
     /// <summary>Rooms of which one at least hangs elsewhere.</summary>
     internal ImmutableArray<ZoneSplit> Splits { get; init; } = [];
+
+    /// <summary>Rooms that a person wants on one circuit; they count as touching.</summary>
+    internal ImmutableArray<ZoneJoin> Joins
+    {
+        get => joins;
+        init
+        {
+            joins = value;
+            foreach (var (one, other) in value.Select(j => (j.All.First, j.All.Without(RoomSet.Of([j.All.First])).First)))
+            {
+                touches[one].Add(other);
+                touches[other].Add(one);
+            }
+        }
+    }
 
     /// <summary>Whether the floor area of a circuit and the mixing of its rooms' uses count.</summary>
     internal bool WeighsZones { get; init; }
@@ -88,7 +109,7 @@ internal sealed class ZoneRules
     /// <summary>What rooms on one circuit cost, in cents: rules broken, floor area beyond what one light circuit serves, uses mixed.</summary>
     internal int Price(RoomSet rooms, PlanWeights weights)
     {
-        var price = Broken(rooms) * weights.Zone;
+        var price = (Broken(rooms) + Parted(rooms).Count()) * weights.Zone;
         if (!WeighsZones) return price;
         double feet = 0;
         var parts = 0;
@@ -116,7 +137,11 @@ internal sealed class ZoneRules
         if (count > mostRooms) yield return $"it would take in {count} rooms, {mostRooms} is the most";
         foreach (var ban in Bans.Where(b => rooms.Meets(b.One) && rooms.Meets(b.Other))) yield return ban.Why;
         foreach (var split in Splits.Where(s => rooms.HasAll(s.All))) yield return split.Why;
+        foreach (var join in Parted(rooms)) yield return join.Why;
     }
+
+    // Not among the rules broken, because more rooms may mend it.
+    private IEnumerable<ZoneJoin> Parted(RoomSet rooms) => joins.Where(j => rooms.Meets(j.All) && !rooms.HasAll(j.All));
 
     // Stairs belong to both storeys that they join.
     private int Storeys(RoomSet rooms)

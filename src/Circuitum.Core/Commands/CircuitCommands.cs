@@ -58,6 +58,31 @@ public sealed record AssignBox(string Box, int? Circuit) : JobCommand("move to c
         : CommandResult.Refuse("That box is not there any more.");
 }
 
+/// <summary>Pins what a person wants of rooms in the division; what stands is moved as far as that asks.</summary>
+/// <param name="Pin">What is wanted; it replaces what was pinned of the same rooms.</param>
+public sealed record PinRooms(RoomPin Pin) : JobCommand("pin rooms")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        if (job.Decisions.Pins.Contains(Pin)) return CommandResult.Refuse("That is pinned already.");
+        if (job.RoomById(Pin.Room) is null || (Pin.Other is { } other && job.RoomById(other) is null)) return CommandResult.Refuse("That room is not there any more.");
+        var pinned = job with { Decisions = job.Decisions with { Pins = [.. job.Decisions.Pins.Where(p => !Pin.Replaces(p)), Pin] } };
+        if (CommandResult.Checked(pinned) is { Job: null } refused) return refused;
+        return CommandResult.Checked(pinned.Decisions.Circuits.Length == 0 ? pinned : Planner.PlanCircuits(pinned, PlanEffort.Full));
+    }
+}
+
+/// <summary>Takes a pin away; the circuits stay as they are.</summary>
+/// <param name="Pin">What was wanted.</param>
+public sealed record UnpinRooms(RoomPin Pin) : JobCommand("unpin rooms")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job) => job.Decisions.Pins.Contains(Pin)
+        ? CommandResult.Checked(job with { Decisions = job.Decisions with { Pins = job.Decisions.Pins.Remove(Pin) } })
+        : CommandResult.Refuse("That pin is not there any more.");
+}
+
 /// <summary>Divides a circuit in two: what lies beyond a box, that box with it, goes on a new circuit; without a box the rear half of its cable.</summary>
 /// <param name="Number">The circuit.</param>
 /// <param name="From">The box from which on, or none for about half.</param>

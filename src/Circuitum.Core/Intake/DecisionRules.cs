@@ -9,6 +9,9 @@ namespace Circuitum.Core.Intake;
 /// <summary>The part of <see cref="JobRules"/> that looks at the decisions.</summary>
 internal static class DecisionRules
 {
+    // Nobody reads more wishes than this, and each is weighed with every circuit that may be.
+    private const int MostPins = 100;
+
     internal static void Check(Job job, Dictionary<string, RoomShape> shapes, List<Problem> problems)
     {
         var boxes = job.Decisions.Boxes.ToDictionary(b => b.Id);
@@ -16,6 +19,7 @@ internal static class DecisionRules
         CheckCircuits(job, boxes, problems);
         CheckSpaces(job, problems);
         CheckPairs(job, problems);
+        CheckPins(job, problems);
         CheckPulled(job, boxes, problems);
         CheckWays(job, problems);
         CheckOutside(job, problems);
@@ -83,6 +87,22 @@ internal static class DecisionRules
                 if (!numbers.Contains(number)) problems.Add(new($"decisions.pairs[{i}].{field}", $"There is no circuit {number}."));
                 else if (!paired.Add(number)) problems.Add(new($"decisions.pairs[{i}].{field}", $"Circuit {number} shares a home run already."));
             }
+        }
+    }
+
+    private static void CheckPins(Job job, List<Problem> problems)
+    {
+        if (job.Decisions.Pins.Length > MostPins) problems.Add(new("decisions.pins", $"There are {job.Decisions.Pins.Length:#,0}; a job holds {MostPins} pins of rooms."));
+        foreach (var (pin, i) in job.Decisions.Pins.Take(MostPins).Select((p, i) => (p, i)))
+        {
+            var field = $"decisions.pins[{i}]";
+            if (job.RoomById(pin.Room) is null) problems.Add(new($"{field}.room", $"There is no room '{JobRules.Short(pin.Room)}'."));
+            if (pin.Of is not (CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed))
+                problems.Add(new($"{field}.of", "A pin is about lighting, receptacles or both mixed."));
+            if (pin.Kind == PinKind.Alone && pin.Other is not null) problems.Add(new($"{field}.other", "A room that is kept alone has no other room."));
+            if (pin.Kind == PinKind.Alone) continue;
+            if (pin.Other is not { } other || job.RoomById(other) is null) problems.Add(new($"{field}.other", $"There is no room '{JobRules.Short(pin.Other ?? "")}'."));
+            else if (other == pin.Room) problems.Add(new($"{field}.other", "Name two different rooms."));
         }
     }
 

@@ -30,6 +30,9 @@ public sealed record Decisions
     /// <summary>Circuits that share the cable of their home run.</summary>
     public ImmutableArray<HomeRunPair> Pairs { get; init; } = [];
 
+    /// <summary>What a person wants of rooms in the division into circuits.</summary>
+    public ImmutableArray<RoomPin> Pins { get; init; } = [];
+
     /// <summary>Home runs that are pulled.</summary>
     public ImmutableArray<PulledRun> Pulled { get; init; } = [];
 

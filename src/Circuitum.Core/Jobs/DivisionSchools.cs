@@ -49,6 +49,9 @@ public enum BedroomsBy
 
     /// <summary>Each has its own.</summary>
     One,
+
+    /// <summary>The main bedroom has its own, the others two at most.</summary>
+    MainAlone,
 }
 
 /// <summary>Whether full baths share a circuit.</summary>

@@ -42,6 +42,9 @@ public sealed record PlanWeights
     /// <summary>Each heavy user beside another on a circuit, and one that shares its circuit with a second room.</summary>
     public int Heavy { get; init; } = 3000;
 
+    /// <summary>Each ampere by which a circuit loads a feeder, for each foot of that feeder: larger wire sooner.</summary>
+    public int FeederAmpFoot { get; init; } = 4;
+
     /// <summary>One more hole, for a cable that would lose ampacity among others.</summary>
     public int Hole { get; init; } = 150;
 

@@ -67,6 +67,8 @@ public sealed partial class EditForm(IFormCollection form)
         "edit-circuit" => EditCircuit(),
         "pair-circuits" => new PairCircuits(Number("circuit", "Circuit") ?? 0, Number("with", "Circuit") ?? 0, Word<PairKind>("kind", "Kind")),
         "unpair-circuits" => new UnpairCircuits(Number("circuit", "Circuit") ?? 0),
+        "pin-rooms" => new PinRooms(Pin()),
+        "unpin-rooms" => new UnpinRooms(Pin()),
         "move-breaker" => MoveBreaker(),
         "labels" => Labels(),
         "card-size" => CardSize(),
@@ -84,6 +86,10 @@ public sealed partial class EditForm(IFormCollection form)
         "edit-panel" => EditPanel(),
         _ => MakePlan(),
     };
+
+    private RoomPin Pin() => Word<PinKind>("pin", "Pin") is var kind && kind == PinKind.Alone
+        ? new() { Of = Word<CircuitPurpose>("of", "Circuits"), Kind = kind, Room = Text("room") }
+        : new() { Of = Word<CircuitPurpose>("of", "Circuits"), Kind = kind, Room = Text("room"), Other = Text("other") };
 
     // "new" is a new circuit; anything else must be a number, so that a slip of the hand makes none.
     private int? Circuit()
