@@ -1,4 +1,5 @@
 // What a hand does on the plan, and how long the answer takes.
+import AxeBuilder from '@axe-core/playwright';
 import { expect } from '@playwright/test';
 
 // Where a place of the plan lies on the screen.
@@ -25,4 +26,15 @@ export async function edited(page, act) {
   const stamp = Number(await page.locator('#work').getAttribute('data-stamp'));
   await act();
   await expect.poll(async () => Number(await page.locator('#work').getAttribute('data-stamp'))).toBeGreaterThan(stamp);
+}
+
+// The page is one that everyone can read. Where rows of a table or items of a list are alike, the first eight stand for all; and
+// drawings, made by the same code wherever they are, can be left to the page that looks at them.
+export async function readsWell(page, { alike = false, drawings = true } = {}) {
+  await page.evaluate(([alike, drawings]) => {
+    if (alike) document.querySelectorAll('tbody tr:nth-child(n+9), li:nth-child(n+9)').forEach(e => e.remove());
+    if (!drawings) document.querySelectorAll('svg').forEach(e => e.remove());
+  }, [alike, drawings]);
+  const { violations } = await new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] }).analyze();
+  expect(violations.map(v => `${page.url()}: ${v.id} ${v.nodes[0].html.slice(0, 160)}`)).toEqual([]);
 }

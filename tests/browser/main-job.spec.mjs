@@ -1,10 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
+import { readsWell } from './hand.mjs';
 import { test, expect, serve } from './house.mjs';
-
-async function noViolations(page) {
-  const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).analyze();
-  expect(violations.map(v => `${v.id}: ${v.nodes[0].html}`)).toEqual([]);
-}
 
 // From an empty data directory, as on the first day.
 test.describe('at first', () => {
@@ -12,30 +7,30 @@ test.describe('at first', () => {
 
   test('the demo house from its rooms to a printed schedule, by mouse', async ({ page, house }) => {
     await page.goto(house.url);
-    await noViolations(page);
+    await readsWell(page);
     await page.getByRole('link', { name: 'Tamarack Row' }).click();
     await expect(page.locator('.plan .floor')).toHaveCount(13);
-    await noViolations(page);
+    await readsWell(page);
     await page.getByRole('link', { name: /^Boxes/ }).click();
     await page.getByRole('button', { name: 'Propose boxes for the house' }).click();
     await expect(page.locator('.mark').first()).toBeVisible();
-    await noViolations(page);
+    await readsWell(page);
     await page.getByRole('link', { name: /^Circuits/ }).click();
     await page.getByRole('button', { name: 'Plan circuits' }).click();
     await expect(page.locator('.strip')).toContainText('0 must');
     await page.getByRole('link', { name: 'Electric range, Kitchen' }).click();
     await expect(page.locator('.ticket')).toContainText('6-3 on 50 A');
-    await noViolations(page);
+    await readsWell(page);
     await page.locator('.ticket').getByRole('button', { name: /12,000 VA/ }).click();
     await expect(page.getByRole('dialog')).toContainText('220.55');
     await page.getByRole('button', { name: 'Close' }).click();
     await page.getByRole('link', { name: /^Panel/ }).click();
     await expect(page.locator('.panel-drawing .breaker')).toHaveCount(27);
-    await noViolations(page);
+    await readsWell(page);
     await page.getByRole('link', { name: 'Print the schedule' }).click();
     await expect(page.locator('.schedule tbody tr')).toHaveCount(40);
     await expect(page.locator('.schedule')).toContainText('Electric range, Kitchen');
-    await noViolations(page);
+    await readsWell(page);
     await page.locator('.schedule').getByRole('button', { name: '50 A, 2-pole' }).first().click();
     await expect(page.getByRole('dialog')).toContainText('Wire and breaker');
     await page.getByRole('button', { name: 'Close' }).click();
@@ -157,7 +152,7 @@ test('a phone shows every stage without sideways scrolling', async ({ page, hous
   for (const stage of ['job', 'rooms', 'boxes', 'circuits', 'panel', 'findings']) {
     await page.goto(`${house.url}/jobs/tamarack-row/${stage}`);
     expect(await page.evaluate(() => document.documentElement.scrollWidth), stage).toBeLessThanOrEqual(390);
-    await noViolations(page);
+    await readsWell(page);
   }
 });
 
