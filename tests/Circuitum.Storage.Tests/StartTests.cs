@@ -16,7 +16,7 @@ public sealed class StartTests : IDisposable
 
     private readonly string job;
 
-    private static readonly int Kills = int.TryParse(Environment.GetEnvironmentVariable("CIRCUITUM_KILLS"), CultureInfo.InvariantCulture, out var n) ? n : 12;
+    private static readonly int Kills = int.TryParse(Environment.GetEnvironmentVariable("CIRCUITUM_KILLS"), CultureInfo.InvariantCulture, out var n) ? n : 6;
 
     public StartTests()
     {
