@@ -29,7 +29,12 @@ public static class Planner
     /// <summary>Circuits for loose boxes, and spaces for new circuits.</summary>
     /// <param name="job">The job.</param>
     /// <param name="effort">How long the circuit planner looks.</param>
-    public static Job PlanCircuits(Job job, PlanEffort effort = PlanEffort.First) => Laid(job, CircuitPlanning.Fill(job, new SearchCircuitPlanner(effort)));
+    public static Job PlanCircuits(Job job, PlanEffort effort = PlanEffort.First) => PlanCircuits(job, new SearchCircuitPlanner(effort));
+
+    /// <summary>Circuits for loose boxes, and spaces for new circuits.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="planner">Who divides.</param>
+    public static Job PlanCircuits(Job job, ICircuitPlanner planner) => Laid(job, CircuitPlanning.Fill(job, planner));
 
     /// <summary>The planner's own circuits taken back and planned anew, with home runs and spaces for them.</summary>
     /// <param name="job">The job.</param>

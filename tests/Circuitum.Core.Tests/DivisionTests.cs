@@ -120,6 +120,26 @@ public class DivisionTests
         fewer.ShouldBeGreaterThan(0);
     }
 
+    [Fact]
+    public void A_division_says_how_far_it_is_and_ended_early_it_leaves_nothing_out()
+    {
+        foreach (var (seed, planned) in HouseSet.All.Take(10))
+        {
+            var bare = GeneratedHouse.MakeWithShed(seed);
+            bare = bare with { Decisions = bare.Decisions with { Boxes = planned.Job.Decisions.Boxes } };
+            using var watch = new PlanWatch();
+            var whole = new PlanCircuits(false) { Watch = watch }.Apply(bare).Job.ShouldNotBeNull();
+            watch.Says.ShouldContain("possible circuits");
+
+            using var ended = new PlanWatch();
+            ended.Stop();
+            var early = Analyzer.Analyze(new PlanCircuits(false) { Watch = ended }.Apply(bare).Job.ShouldNotBeNull());
+            early.Findings.ShouldNotContain(f => f.RuleId == "circuit.unassigned" || f.RuleId == "circuit.overload", $"house {seed}");
+            early.Circuits.Sum(c => c.Boxes.Length).ShouldBe(Analyzer.Analyze(whole).Circuits.Sum(c => c.Boxes.Length));
+            PlanExplain.CostOf(HouseShape.Of(whole)).ShouldBeLessThanOrEqualTo(PlanExplain.CostOf(early.House));
+        }
+    }
+
     // Rooms walked from door to door, a circuit filled before the next is begun, as somebody with a pencil does it.
     private static List<int[]> ByHand(GroupProblem p, int start)
     {

@@ -169,6 +169,11 @@ public sealed class CircuitEditsWebTests() : WebHouse(shared: true)
     [InlineData("pair-circuits", "circuit=1&with=1&kind=TwoNeutrals", "another circuit")]
     [InlineData("pair-circuits", "circuit=1&with=2&kind=Magic", "Kind")]
     [InlineData("unpair-circuits", "circuit=1", "for itself")]
+    [InlineData("pin-rooms", "of=Lighting&pin=Alone&room=ghost", "not there any more")]
+    [InlineData("pin-rooms", "of=Laundry&pin=Alone&room=living", "lighting, receptacles")]
+    [InlineData("pin-rooms", "of=Lighting&pin=Together&room=living&other=living", "two different rooms")]
+    [InlineData("pin-rooms", "of=Lighting&pin=Near&room=living", "Pin")]
+    [InlineData("unpin-rooms", "of=Lighting&pin=Alone&room=living", "not there any more")]
     [InlineData("take-part", "aim=most magic&circuit=1", "no such plan")]
     public async Task A_wrong_circuit_edit_is_told_and_changes_nothing(string act, string fields, string sentence)
     {

@@ -108,6 +108,36 @@ test('boxes are lassoed and a circuit number is typed; a locked circuit keeps it
   await expect(page.getByRole('alert')).toContainText(`Circuit ${on} is locked`);
 });
 
+test('a room is pinned alone, its price is told, and a division that takes its time can be ended', async ({ page, house }) => {
+  const bedroom = `${house.url}/jobs/${job}/circuits?pick=room:bed-2`;
+  await page.goto(bedroom);
+  const shared = await circuitOf(page, 'bed-2.r1');
+  await page.goto(`${house.url}/jobs/${job}/circuits?pick=circuit:${shared}`);
+  const pins = page.locator('.ticket details', { hasText: 'Rooms kept alone' });
+  await pins.locator('summary').click();
+  await pins.getByLabel('Keep').selectOption('bed-2');
+  await edited(page, () => pins.getByRole('button', { name: 'Pin' }).click());
+  await page.goto(bedroom);
+  const own = await circuitOf(page, 'bed-2.r1');
+  await page.goto(`${house.url}/jobs/${job}/circuits?pick=circuit:${own}`);
+  await expect(page.locator('.ticket .pin')).toContainText('alone');
+  await page.locator('.ticket').getByRole('button', { name: 'Why this plan' }).click();
+  await expect(page.getByRole('dialog')).toContainText('alone');
+  await page.getByRole('button', { name: 'Close' }).click();
+  // The answer is held back, as in a very large house.
+  await page.route('**/circuits?*', async route => {
+    if (route.request().method() === 'POST') await new Promise(done => setTimeout(done, 2500));
+    await route.continue();
+  });
+  const asked = page.waitForRequest(r => r.url().endsWith('/planning') && r.method() === 'POST');
+  await page.getByRole('button', { name: 'Plan afresh' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'divided' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take the best so far' }).click();
+  expect((await (await asked).response()).status()).toBe(204);
+  await expect(page.locator('.planning')).toHaveCount(0);
+  await expect(page.locator('.strip')).toContainText('0 must');
+});
+
 test('a home run is ticked off on a phone and the plan draws its way', async ({ page, house }) => {
   await plan(page, house);
   const drawn = await circuitOf(page, 'living.r1');

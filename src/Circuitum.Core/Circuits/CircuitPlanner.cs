@@ -72,7 +72,8 @@ public static class CircuitPlanning
 /// Deterministic, and stable: what stands is moved only where it pays.
 /// </summary>
 /// <param name="effort">How long it looks.</param>
-public sealed class SearchCircuitPlanner(PlanEffort effort) : ICircuitPlanner
+/// <param name="watch">Who looks on and may end it early; none for nobody.</param>
+public sealed class SearchCircuitPlanner(PlanEffort effort, PlanWatch? watch = null) : ICircuitPlanner
 {
     // With something standing, few rounds are enough: the rest of the house shall not be reshuffled.
     private const int RoundsWhenStanding = 300;
@@ -93,7 +94,7 @@ public sealed class SearchCircuitPlanner(PlanEffort effort) : ICircuitPlanner
         {
             var problem = groups.Problem;
             if (problem.Count == 0) continue;
-            groups.Take(Divide(problem));
+            groups.Take(Divide(problem, groups.Title));
         }
 
         OutdoorGroups.FromInside(work, runs, outside);
@@ -103,12 +104,16 @@ public sealed class SearchCircuitPlanner(PlanEffort effort) : ICircuitPlanner
 
     // What nobody has placed yet is divided exactly where all circuits that may be can be written down; else, and where something
     // stands that had better stay, by search.
-    private GroupPlan Divide(GroupProblem problem)
+    private GroupPlan Divide(GroupProblem problem, string title)
     {
         var standing = Enumerable.Range(0, problem.Count).Any(t => problem.Standing[t] >= 0 && problem.Fixed[t] < 0);
-        if (!standing && ZonePartition.Solve(problem) is { } exact) return exact.Plan();
+        var exact = standing ? null : ZonePartition.Solve(problem, watch, title);
+        if (exact is not null && watch is not { Stopped: true }) return exact.Plan();
         var search = new GroupSearch(problem);
         var plan = search.First();
-        return effort == PlanEffort.Full ? search.Improve(plan, standing ? RoundsWhenStanding : GroupSearch.Rounds(problem.Count)) : plan;
+        if (exact is not null) return exact.Plan() is var best && best.Priced() <= plan.Priced() ? best : plan;
+        if (effort != PlanEffort.Full) return plan;
+        watch?.Say($"{title}: outlets are tried on other circuits.");
+        return search.Improve(plan, standing ? RoundsWhenStanding : GroupSearch.Rounds(problem.Count), watch?.Token ?? default);
     }
 }

@@ -30,6 +30,9 @@ internal sealed class GeneralGroups
 
     internal CircuitPurpose Purpose { get; }
 
+    /// <summary>What is divided, in words.</summary>
+    internal string Title => Purpose switch { CircuitPurpose.Lighting => "Lights", CircuitPurpose.Mixed => "Lights and receptacles", _ => "Receptacles" };
+
     internal GroupProblem Problem { get; }
 
     /// <summary>The boxes of each thing: one receptacle, or lights with the switches that control them.</summary>

@@ -27,7 +27,7 @@ public static class PlanExplain
             var circuits = plan.Circuits.Select((c, i) => (Things: c.ToArray(), Number: i < g.Numbers.Length ? g.Numbers[i] : 0)).Where(c => c.Things.Length > 0).ToList();
             var mixed = circuits.Sum(c => (long)g.Problem.Mixed(c.Things));
             var fixedPart = (long)circuits.Count * g.Problem.Weights.Circuit;
-            steps.Add(new(g.Purpose == CircuitPurpose.Lighting ? "Lights" : g.Purpose == CircuitPurpose.Mixed ? "Lights and receptacles" : "Receptacles", Money(cost))
+            steps.Add(new(g.Title, Money(cost))
             {
                 Formula = $"{circuits.Count} circuits {Money(fixedPart)} + cable {Money(cost - fixedPart - mixed - plan.Moves)} + rooms, zones and spare {Money(mixed)}",
                 Because = Bound(g.Problem, cost),

@@ -30,11 +30,14 @@ internal sealed class ZoneColumns
     internal IReadOnlyList<ZoneColumn> All => columns;
 
     /// <summary>The columns of a problem; none when they are too many, or the problem has no zones.</summary>
-    internal static ZoneColumns? Of(GroupProblem problem, CancellationToken cancel)
+    /// <param name="problem">The problem.</param>
+    /// <param name="watch">Who looks on and may end it early; none for nobody.</param>
+    /// <param name="title">What is divided, as the one who looks on is told.</param>
+    internal static ZoneColumns? Of(GroupProblem problem, PlanWatch? watch, string title)
     {
         if (problem.Zones is not { } rules || problem.Count == 0) return null;
         var all = new ZoneColumns(problem, rules);
-        return all.List(cancel) ? all : null;
+        return all.List(watch, title) ? all : null;
     }
 
     // A room that is too much for one circuit is cut into even stretches along its walls.
@@ -88,13 +91,14 @@ internal sealed class ZoneColumns
         return things.Select(t => new[] { t });
     }
 
-    private bool List(CancellationToken cancel)
+    private bool List(PlanWatch? watch, string title)
     {
         for (var first = 0; first < Units.Length; first++)
         {
             Put([first]);
             if (rules.Broken(rooms[first]) > 0) continue;
-            if (!Extend([first], rooms[first], first, [.. beside[first].Where(u => u > first)], [first, .. beside[first]]) || cancel.IsCancellationRequested) return false;
+            if (!Extend([first], rooms[first], first, [.. beside[first].Where(u => u > first)], [first, .. beside[first]]) || watch is { Stopped: true }) return false;
+            watch?.Say($"{title}: possible circuits measured: {columns.Count:#,0}, from room {first + 1} of {Units.Length}.");
         }
 
         return true;

@@ -17,6 +17,8 @@ internal sealed class ZonePartition
     private int[][] best;
     private long bestCost;
     private int nodes;
+    private PlanWatch? watch;
+    private string title = "";
 
     private ZonePartition(ZoneColumns columns)
     {
@@ -61,10 +63,14 @@ internal sealed class ZonePartition
     }
 
     /// <summary>Divides a problem; none when its circuits are too many to be written down.</summary>
-    internal static ZonePartition? Solve(GroupProblem problem, CancellationToken cancel = default)
+    /// <param name="problem">The problem.</param>
+    /// <param name="watch">Who looks on and may end it early; none for nobody.</param>
+    /// <param name="title">What is divided, as the one who looks on is told.</param>
+    internal static ZonePartition? Solve(GroupProblem problem, PlanWatch? watch = null, string title = "Circuits")
     {
-        if (ZoneColumns.Of(problem, cancel) is not { } columns) return null;
-        var partition = new ZonePartition(columns);
+        var cancel = watch?.Token ?? default;
+        if (ZoneColumns.Of(problem, watch, title) is not { } columns) return null;
+        var partition = new ZonePartition(columns) { watch = watch, title = title };
         partition.Search(0, partition.least, cancel);
         var bound = (long)Math.Ceiling(partition.least - 1e-3);
         partition.Bound = partition.nodes < MostNodes && !cancel.IsCancellationRequested ? partition.bestCost : Math.Min(bound, partition.bestCost);
@@ -95,7 +101,9 @@ internal sealed class ZonePartition
 
         if (unit is null)
         {
-            if (cost < bestCost) (bestCost, best) = (cost, [.. taken]);
+            if (cost >= bestCost) return;
+            (bestCost, best) = (cost, [.. taken]);
+            watch?.Say($"{title}: possible circuits: {columns.All.Count:#,0}; best so far {PlanExplain.Money(cost)}, at most {100.0 * (cost - least) / Math.Max(1, least):0.0} percent over the best.");
             return;
         }
 

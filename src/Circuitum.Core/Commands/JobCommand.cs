@@ -50,8 +50,15 @@ public sealed record ProposeBoxes(string? Room) : JobCommand("propose boxes")
 /// <param name="Afresh">Take back the planner's own circuits first.</param>
 public sealed record PlanCircuits(bool Afresh) : JobCommand("plan circuits")
 {
+    /// <summary>Who looks on and may end it early; none for nobody.</summary>
+    public PlanWatch? Watch { get; init; }
+
     /// <inheritdoc/>
-    public override CommandResult Apply(Job job) => CommandResult.Checked(Afresh ? Planner.PlanAfresh(job) : Planner.PlanCircuits(job, PlanEffort.Full));
+    public override CommandResult Apply(Job job)
+    {
+        var planner = new SearchCircuitPlanner(PlanEffort.Full, Watch);
+        return CommandResult.Checked(Afresh ? Planner.PlanAfresh(job, planner) : Planner.PlanCircuits(job, planner));
+    }
 }
 
 /// <summary>Lays the planner's breakers out again.</summary>

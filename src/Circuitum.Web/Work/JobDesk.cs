@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using Circuitum.Core;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Circuits;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -130,7 +131,7 @@ public sealed class JobDesk(string directory)
         await using var store = JobStore.Connect(directory);
         if (await OpenAsync(store, id, cancel) is not { Stored: var stored, Analysis: var before }) return "That job is not there any more.";
         if (stored.Stamp != stamp) return form is not null && last.TryGetValue(id, out var done) && done == (stamp, form) ? "" : Stale;
-        var result = command.Apply(stored.Job);
+        var result = Watched(id, command, c => c.Apply(stored.Job));
         if (result.Job is null) return result.Problem;
 
         // Only what can be worked out is written down.
@@ -150,6 +151,43 @@ public sealed class JobDesk(string directory)
         var saved = stored with { Job = result.Job, Stamp = stamp + 1, Undo = command.Title, Redo = null, Notice = "" };
         open[id] = new OpenJob(saved, analysis, await Pictures(store, id, result.Job, cancel), before);
         return "";
+    }
+
+    // What may take a while is looked on by whoever asks how far it is.
+    private CommandResult Watched(string id, JobCommand command, Func<JobCommand, CommandResult> apply)
+    {
+        if (command is not PlanCircuits plan) return apply(command);
+        using var watch = new PlanWatch();
+        planning[id] = watch;
+        try
+        {
+            return apply(plan with { Watch = watch });
+        }
+        finally
+        {
+            planning.TryRemove(new(id, watch));
+        }
+    }
+
+    private readonly ConcurrentDictionary<string, PlanWatch> planning = new();
+
+    /// <summary>How far the planning of a job is, in a sentence; none when nothing is planned.</summary>
+    public string? Planning(string id) => planning.TryGetValue(id, out var watch) ? watch.Says : null;
+
+    /// <summary>Ends the planning of a job with the best so far. Says whether there was one.</summary>
+    public bool StopPlanning(string id)
+    {
+        if (!planning.TryGetValue(id, out var watch)) return false;
+        try
+        {
+            watch.Stop();
+            return true;
+        }
+        catch (ObjectDisposedException)
+        {
+            // It ended by itself meanwhile.
+            return false;
+        }
     }
 
     /// <summary>Issues the job as it stands as a set of papers. Gives a sentence when it was not done.</summary>

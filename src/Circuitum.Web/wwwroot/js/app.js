@@ -3,6 +3,7 @@ import { address, fetched, memory, send, tell, visit, work } from './desk.js';
 import { circuitField } from './circuits.js';
 import { drawingKey, nudgePlan, setTool } from './draft.js';
 import './patch.js';
+import './planning.js';
 import './runs.js';
 import { forgetFrame, settleView, zoom } from './view.js';
 
