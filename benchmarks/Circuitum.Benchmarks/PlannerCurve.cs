@@ -18,11 +18,11 @@ internal static class PlannerCurve
         RoomKind.Living, RoomKind.Bedroom, RoomKind.Hallway, RoomKind.Bedroom, RoomKind.Bathroom, RoomKind.Office, RoomKind.Bedroom, RoomKind.Den, RoomKind.Hallway, RoomKind.Bedroom,
     ];
 
-    internal static void Run()
+    internal static void Run(int[] sizes)
     {
         Console.WriteLine("rooms | boxes | of | things | first ms | first over | search ms | search over | 20x ms | 20x over | exact ms | circuits that may be | proven gap % | tree bound under %");
         Divide(House(4), quiet: true);
-        foreach (var rooms in new[] { 3, 6, 15, 30, 60, 150 }) Divide(House(rooms), quiet: false);
+        foreach (var rooms in sizes.Length > 0 ? sizes : [3, 6, 15, 30, 60, 90, 150]) Divide(House(rooms), quiet: false);
     }
 
     private static void Divide(Job job, bool quiet)

@@ -121,7 +121,7 @@ test('a room is pinned alone, its price is told, and a division that takes its t
   const own = await circuitOf(page, 'bed-2.r1');
   await page.goto(`${house.url}/jobs/${job}/circuits?pick=circuit:${own}`);
   await expect(page.locator('.ticket .pin')).toContainText('alone');
-  await page.locator('.ticket').getByRole('button', { name: 'Why this plan' }).click();
+  await page.locator('.ticket').getByRole('button', { name: 'What it costs' }).click();
   await expect(page.getByRole('dialog')).toContainText('alone');
   await page.getByRole('button', { name: 'Close' }).click();
   // The answer is held back, as in a very large house.

@@ -29,6 +29,9 @@ internal sealed class ZoneColumns
 
     internal IReadOnlyList<ZoneColumn> All => columns;
 
+    /// <summary>The units that touch one.</summary>
+    internal IReadOnlyList<int> Beside(int unit) => beside[unit];
+
     /// <summary>The columns of a problem; none when they are too many, or the problem has no zones.</summary>
     /// <param name="problem">The problem.</param>
     /// <param name="watch">Who looks on and may end it early; none for nobody.</param>

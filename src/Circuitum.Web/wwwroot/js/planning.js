@@ -10,7 +10,7 @@ const planned = e => e.detail.elt?.closest?.('form')?.querySelector('[name="do"]
 function card(form) {
   const box = Object.assign(document.createElement('div'), { className: 'planning' });
   box.setAttribute('role', 'status');
-  const says = Object.assign(document.createElement('p'), { textContent: 'The circuits are divided.' });
+  const says = Object.assign(document.createElement('p'), { textContent: 'The circuits are being divided.' });
   const stop = Object.assign(document.createElement('button'), { type: 'button', textContent: 'Take the best so far' });
   stop.addEventListener('click', () => {
     stop.disabled = true;
