@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Diagnostics;
 using Circuitum.Core;
 
@@ -11,13 +12,15 @@ internal static class ManyHouses
     internal static int Run(int count)
     {
         var watch = Stopwatch.StartNew();
-        var broken = 0;
-        Parallel.For(0, count, seed =>
+        var (broken, done) = (0, 0);
+        Parallel.ForEach(Partitioner.Create(Enumerable.Range(0, count), EnumerablePartitionerOptions.NoBuffering), seed =>
         {
             foreach (var what in GeneratedHouse.Try(seed))
             {
                 if (Interlocked.Increment(ref broken) <= 30) Console.WriteLine($"house {seed}: {what}");
             }
+
+            if (Interlocked.Increment(ref done) % 500 == 0) Console.WriteLine($"{done} houses, {broken} breaches");
         });
         Console.WriteLine($"{count} houses, {broken} breaches, {watch.Elapsed.TotalSeconds:0} s");
         return broken == 0 ? 0 : 1;

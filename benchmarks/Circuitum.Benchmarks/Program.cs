@@ -9,6 +9,7 @@ using Circuitum.Formats;
 
 if (args is ["quick", ..]) House.Quick();
 else if (args is ["planner", .. var rooms]) Circuitum.Benchmarks.PlannerCurve.Run([.. rooms.Select(int.Parse)]);
+else if (args is ["solver-files", var folder]) Circuitum.Benchmarks.SolverFiles.Write(folder);
 else if (args is ["routes", ..]) Circuitum.Benchmarks.RouteCurve.Run();
 else if (args is ["houses", var count, ..] && int.TryParse(count, out var houses)) return Circuitum.Benchmarks.ManyHouses.Run(houses);
 else BenchmarkSwitcher.FromTypes([typeof(House)]).Run(args);

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Checks;
@@ -41,8 +42,9 @@ public static class Planner
     /// <param name="planner">Who divides; none takes the full search.</param>
     public static Job PlanAfresh(Job job, ICircuitPlanner? planner = null) => Laid(CircuitPlanning.Kept(job), CircuitPlanning.Afresh(job, planner));
 
-    // Home runs and spaces for a plan; circuits that were not there before get their numbers from the spaces.
-    private static Job Laid(Job before, Job planned) => Numbered(before, PlanSpaces(PlanPairs(planned)));
+    // Home runs and spaces for a plan; circuits that were not there before get their numbers from the spaces. Which of several
+    // crowded circuits takes larger wire goes by the number, so pairs are looked at once more.
+    private static Job Laid(Job before, Job planned) => Held(Numbered(before, PlanSpaces(PlanPairs(planned))));
 
     /// <summary>Numbers for the circuits that were not there before.</summary>
     internal static Job Numbered(Job before, Job placed) => CircuitNumbers.Settle(placed, before.Decisions.Circuits.Select(c => c.Number).ToHashSet());
@@ -57,10 +59,28 @@ public static class Planner
         var offers = HomeRunPairing.Offers(HouseDeriver.Derive(job), kind);
         job = job with { Decisions = job.Decisions with { Pairs = [.. job.Decisions.Pairs, .. offers.Select(o => new HomeRunPair { First = o.First, Second = o.Second, Kind = kind, By = Maker.Planner })] } };
 
-        // Where the largest box does not hold both, each keeps its cable.
-        var analysis = HouseDeriver.Derive(job);
-        bool Holds(HomeRunPair pair) => analysis.CircuitByNumber(pair.First)!.Run.First is { } box && analysis.Specs[box] is var spec && (spec.Fill is null || spec.Fill.Inches3 <= spec.Entry!.Volume);
-        return job with { Decisions = job.Decisions with { Pairs = [.. job.Decisions.Pairs.Where(p => p.By == Maker.Person || Holds(p))] } };
+        return Held(job);
+    }
+
+    // Where the largest box does not hold both, or in one cable they come to ask for another size, each keeps its cable; that one
+    // goes may change what others ask for.
+    private static Job Held(Job job)
+    {
+        while (job.Decisions.Pairs.Any(p => p.By == Maker.Planner))
+        {
+            var analysis = HouseDeriver.Derive(job);
+            ImmutableArray<HomeRunPair> kept = [.. job.Decisions.Pairs.Where(p => p.By == Maker.Person || Holds(analysis, p))];
+            if (kept.Length == job.Decisions.Pairs.Length) break;
+            job = job with { Decisions = job.Decisions with { Pairs = kept } };
+        }
+
+        return job;
+    }
+
+    private static bool Holds(JobAnalysis a, HomeRunPair pair)
+    {
+        var (first, second) = (a.CircuitByNumber(pair.First)!, a.CircuitByNumber(pair.Second)!);
+        return HomeRunPairing.WhyNot(first, second, pair.Kind) is null && first.Run.First is { } box && a.Specs[box] is var spec && (spec.Fill is null || spec.Fill.Inches3 <= spec.Entry!.Volume);
     }
 
     /// <summary>Spaces for breakers that have none; places that stand are kept while they are possible.</summary>

@@ -101,4 +101,20 @@ public class DrillTests
         int At(double feet) => DrillList.Of(House(j => j with { Preferences = new() { StapleEvery = Length.Feet(feet) } }, (2, 10))).Staples;
         At(2).ShouldBeGreaterThan(At(4));
     }
+
+    // Thick cables on one wall, and a crew that puts many in one hole: the member says how many.
+    [Theory]
+    [InlineData(3)]
+    [InlineData(8)]
+    public void No_hole_is_larger_than_its_member_allows(int perHole)
+    {
+        foreach (var a in HouseSet.All.Take(40).Select(h => h.House).Append(Analyzer.Analyze(Planner.PlanAll(GeneratedHouse.MakeWithShed(5433)))))
+        {
+            var house = a with { Job = a.Job with { Preferences = a.Job.Preferences with { CablesPerHole = perHole } } };
+            var list = DrillList.Of(house);
+            list.Lines.Where(l => l.TooLarge).Select(l => $"{l.Where}: {l.Bit}").ShouldBeEmpty(a.Job.Name);
+            list.Lines.Max(l => l.Fullest).ShouldBeInRange(2, perHole);
+            list.Holes.ShouldBe(list.Lines.Sum(l => l.Holes));
+        }
+    }
 }

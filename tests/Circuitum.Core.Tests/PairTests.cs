@@ -113,4 +113,13 @@ public class PairTests
         new UnpairCircuits(Offer.Second).Apply(paired).Job!.Decisions.Pairs.ShouldBeEmpty();
         new UnpairCircuits(Offer.Second).Apply(Long).Problem.ShouldContain("for itself");
     }
+
+    // A home run for two loads more wires into a hole; where that asks one of them for larger wire, they do not share.
+    [Fact]
+    public void Circuits_that_come_to_need_two_sizes_keep_their_cables()
+    {
+        var a = Analyzer.Analyze(Planner.PlanAll(GeneratedHouse.MakeWithShed(627)));
+        a.Findings.Where(f => f.RuleId == "circuit.sharedNeutral").Select(f => f.Sentence).ShouldBeEmpty();
+        foreach (var pair in a.Job.Decisions.Pairs) a.CircuitByNumber(pair.First)!.Wire!.Size.ShouldBe(a.CircuitByNumber(pair.Second)!.Wire!.Size);
+    }
 }

@@ -66,15 +66,15 @@ public class SharedHoleTests
     private static List<string> Left(JobAnalysis a)
     {
         var left = new List<string>();
-        foreach (var ((where, at), cables) in DrillList.Through(a, []).Where(h => h.Key.Where.Contains("plates")))
+        foreach (var ((member, at), cables) in DrillList.Through(a, []).Where(h => h.Key.Member.Kind == MemberKind.Plates))
         {
-            foreach (var hole in DrillList.Bored(a, cables).Where(h => h.Length > 2))
+            foreach (var hole in DrillList.Bored(a, member, cables).Where(h => h.Length > 2))
             {
                 var factor = hole.Sum(h => h.Carrying) switch { <= 3 => 1.0, <= 6 => 0.8, <= 9 => 0.7, <= 20 => 0.5, _ => 0.45 };
                 var ambient = a.Job.Preferences.AmbientC <= 30 ? 1 : 0.76;
                 foreach (var c in hole.Select(h => a.CircuitByNumber(h.Circuit)!).Where(c => c.Circuit.Purpose is CircuitPurpose.Receptacles or CircuitPurpose.SmallAppliance && !c.Carried))
                 {
-                    if (c.Wire!.Row.C90 * factor * ambient < c.Breaker - 1e-9) left.Add($"{c.Number} at {where} {at}");
+                    if (c.Wire!.Row.C90 * factor * ambient < c.Breaker - 1e-9) left.Add($"{c.Number} at {member.Where} {at}");
                 }
             }
         }

@@ -21,6 +21,35 @@ public class PartitionAgainstOracle
         });
     }
 
+    // Solved to the end by an integer programme solver of another make, from all sets of rooms written down by trying each.
+    [Theory]
+    [InlineData(400, 30, 222133)]
+    [InlineData(401, 31, 185919)]
+    [InlineData(402, 32, 239557)]
+    [InlineData(403, 33, 220932)]
+    [InlineData(404, 34, 252720)]
+    [InlineData(405, 35, 254174)]
+    [InlineData(406, 36, 239520)]
+    [InlineData(407, 37, 247400)]
+    [InlineData(408, 38, 267874)]
+    [InlineData(409, 39, 286334)]
+    [InlineData(410, 40, 284457)]
+    [InlineData(411, 30, 214331)]
+    [InlineData(412, 31, 215688)]
+    [InlineData(413, 32, 207988)]
+    [InlineData(414, 33, 232841)]
+    [InlineData(415, 34, 264533)]
+    [InlineData(416, 35, 225257)]
+    [InlineData(417, 36, 260814)]
+    [InlineData(418, 37, 259528)]
+    [InlineData(419, 38, 265853)]
+    public void Houses_of_30_to_40_rooms_are_divided_as_cheaply_as_another_solver_does(int seed, int rooms, long least)
+    {
+        var partition = ZonePartition.Solve(ZoneInstances.Make(seed, rooms)).ShouldNotBeNull();
+        partition.Proven.ShouldBeTrue();
+        partition.Cost.ShouldBe(least);
+    }
+
     [Fact]
     public void The_search_finds_most_of_them_too_and_is_never_far_off()
     {

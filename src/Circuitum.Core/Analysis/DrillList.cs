@@ -16,7 +16,16 @@ namespace Circuitum.Core.Analysis;
 public sealed record DrillLine(string Where, int Holes, int Cables, int Fullest, int BitSixteenths, string Note)
 {
     /// <summary>Whether the hole is larger than its member allows.</summary>
-    public bool TooLarge => Note.StartsWith("larger than", StringComparison.Ordinal);
+    public bool TooLarge { get; init; }
+
+    /// <summary>Whether each hole wants a nail plate.</summary>
+    public bool Plated { get; init; }
+
+    /// <summary>Whether the holes are sealed against fire between storeys.</summary>
+    public bool Sealed { get; init; }
+
+    /// <summary>Whether each hole wants a bushing.</summary>
+    public bool Bushed { get; init; }
 
     /// <summary>The bit as it is marked, such as 7/8 or 1-1/8 in.</summary>
     public string Bit
@@ -29,6 +38,20 @@ public sealed record DrillLine(string Where, int Holes, int Cables, int Fullest,
         }
     }
 }
+
+/// <summary>What a hole is bored through.</summary>
+internal enum MemberKind
+{
+    Studs, MetalStuds, Plates, Joists,
+}
+
+/// <summary>A member of the frame that cables are led through.</summary>
+/// <param name="Where">Which, in words.</param>
+/// <param name="Kind">What it is.</param>
+/// <param name="DeepIn">How deep its studs are, in inches.</param>
+/// <param name="LargestIn">The largest hole in inches; infinite where its note says what to mind.</param>
+/// <param name="Between">Whether a hole in it opens one storey to another.</param>
+internal readonly record struct BoredMember(string Where, MemberKind Kind, double DeepIn = 0, double LargestIn = double.PositiveInfinity, bool Between = false);
 
 /// <summary>What is drilled, protected, sealed and stapled before and after the cable is pulled.</summary>
 /// <param name="Lines">The holes, place by place.</param>
@@ -43,8 +66,6 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
 {
     // A hole in the middle of a 2x4 leaves 1-1/4 in to either face up to this diameter.
     private const double FaceIn = 1.25;
-
-    internal const double StudDeepIn = 3.5, WideStudDeepIn = 5.5;
 
     // Attics are run over or beside the joists, floors between storeys through them.
     private static readonly Length JoistSpacing = Length.Inches(16);
@@ -85,8 +106,9 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
             }
         }
 
-        var lines = holes.GroupBy(h => h.Key.Where).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => Line(a, g.Key, [.. g.Select(h => Bored(a, h.Value))])).ToImmutableArray();
-        return new(lines, lines.Sum(l => l.Holes), lines.Where(l => NeedsPlate(l)).Sum(l => l.Holes), lines.Where(l => l.Note.Contains(Sealed, StringComparison.Ordinal)).Sum(l => l.Holes), staples, lines.Where(l => l.Note == Bushed).Sum(l => l.Holes), [.. unknown], [.. OpenJoists(a)]);
+        var lines = holes.GroupBy(h => h.Key.Member).OrderBy(g => g.Key.Where, StringComparer.Ordinal).Select(g => Line(g.Key, [.. g.Select(h => Bored(a, g.Key, h.Value))])).ToImmutableArray();
+        int Holes(Func<DrillLine, bool> which) => lines.Where(which).Sum(l => l.Holes);
+        return new(lines, Holes(_ => true), Holes(l => l.Plated), Holes(l => l.Sealed), staples, Holes(l => l.Bushed), [.. unknown], [.. OpenJoists(a)]);
     }
 
     // Under the lowest floor and in the attic nothing covers the joists.
@@ -99,10 +121,6 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         if (attic >= 1) yield return $"In the attic, {attic:0} ft: guard strips as high as the cable within 6 ft of the hatch, everywhere up to 7 ft where a stair or a ladder leads up; 1-1/2 in from the roof deck (334.23, 300.4(E)).";
     }
 
-    private const string Bushed = "bushings in the holes";
-
-    private const string Sealed = "seal after the inspection";
-
     /// <summary>A cable on its way through a hole.</summary>
     /// <param name="Circuit">Which circuit.</param>
     /// <param name="Hop">Which of its cables.</param>
@@ -111,9 +129,9 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
     internal sealed record Passing(int Circuit, Hop Hop, double Inches, int Carrying);
 
     /// <summary>What comes together at each place that is bored, by its member and the place in it.</summary>
-    internal static Dictionary<(string Where, string At), List<Passing>> Through(JobAnalysis a, SortedSet<string> unknown)
+    internal static Dictionary<(BoredMember Member, string At), List<Passing>> Through(JobAnalysis a, SortedSet<string> unknown)
     {
-        var holes = new Dictionary<(string Where, string At), List<Passing>>();
+        var holes = new Dictionary<(BoredMember Member, string At), List<Passing>>();
         foreach (var c in a.Circuits)
         {
             foreach (var hop in c.Run.Cables)
@@ -126,11 +144,14 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         return holes;
     }
 
-    /// <summary>The holes of one place: so many cables in each as the job allows, and holes of their own for those that would lose ampacity among others.</summary>
-    internal static List<Passing[]> Bored(JobAnalysis a, List<Passing> cables)
+    /// <summary>
+    /// The holes of one place: so many cables in each as the job allows and the member takes, and holes of their own for those that
+    /// would lose ampacity among others.
+    /// </summary>
+    internal static List<Passing[]> Bored(JobAnalysis a, BoredMember member, List<Passing> cables)
     {
         var alone = cables.Where(c => a.Apart.Contains(c.Circuit)).Select(c => new[] { c });
-        return [.. alone, .. cables.Where(c => !a.Apart.Contains(c.Circuit)).Chunk(a.Job.Preferences.CablesPerHole)];
+        return [.. alone, .. Bores.Holes(cables.Where(c => !a.Apart.Contains(c.Circuit)), c => c.Inches, a.Job.Preferences.CablesPerHole, member.LargestIn)];
     }
 
     // About what the jacket of the common sizes measures across its wide side.
@@ -143,11 +164,11 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
     /// <summary>Whether a hole in the middle of a stud of so many inches leaves less than 1-1/4 in to a face.</summary>
     internal static bool NearFace(double bit, double deep) => bit > deep - (2 * FaceIn);
 
-    private static void Pass(JobAnalysis a, CableRoute route, Passing cable, Dictionary<(string, string), List<Passing>> holes, SortedSet<string> unknown)
+    private static void Pass(JobAnalysis a, CableRoute route, Passing cable, Dictionary<(BoredMember, string), List<Passing>> holes, SortedSet<string> unknown)
     {
-        void Hole(string where, string at)
+        void Hole(BoredMember member, string at)
         {
-            if (!holes.TryGetValue((where, at), out var there)) holes[(where, at)] = there = [];
+            if (!holes.TryGetValue((member, at), out var there)) holes[(member, at)] = there = [];
             there.Add(cable);
         }
 
@@ -158,7 +179,7 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
             {
                 case WayKind.Wall when i > 0 || route.Pieces.Length > 1:
                     // Where a wall meets a field its plate is in between; one bay takes as many cables as its holes allow.
-                    foreach (var z in PlatesOf(a, piece)) Hole(z, Bay(a, piece.From));
+                    foreach (var plates in PlatesOf(a, piece)) Hole(plates, Bay(a, piece.From));
                     break;
                 case WayKind.Studs:
                     var (wall, spacing) = WallOf(a, piece);
@@ -172,25 +193,28 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
     }
 
     // The plates that an upright piece goes through: those of each storey whose floor or ceiling lies between its ends.
-    private static IEnumerable<string> PlatesOf(JobAnalysis a, WayPiece piece)
+    private static IEnumerable<BoredMember> PlatesOf(JobAnalysis a, WayPiece piece)
     {
         var (low, high) = piece.FromZ < piece.ToZ ? (piece.FromZ, piece.ToZ) : (piece.ToZ, piece.FromZ);
+        var highest = a.Job.Storeys.MaxBy(s => s.Floor);
         foreach (var storey in a.Job.Storeys)
         {
             var ceiling = storey.Floor + a.Job.Rooms.Where(r => r.Storey == storey.Id && r.Kind is not (RoomKind.Deck or RoomKind.Outdoors)).Select(r => r.CeilingHeight).DefaultIfEmpty(Length.Feet(8)).Max();
-            if (low < ceiling && high > ceiling) yield return $"Top plates, {storey.Name}";
-            if (low < storey.Floor && high > storey.Floor) yield return $"Bottom plates, {storey.Name}";
+            if (low < ceiling && high > ceiling) yield return new($"Top plates, {storey.Name}", MemberKind.Plates, Between: storey != highest);
+            if (low < storey.Floor && high > storey.Floor) yield return new($"Bottom plates, {storey.Name}", MemberKind.Plates, Between: a.Job.Storeys.Length > 1);
         }
     }
 
     private static string Bay(JobAnalysis a, Point at) => $"{Math.Floor(at.X.InInches / a.Job.Frame.StudSpacing.InInches)},{Math.Floor(at.Y.InInches / a.Job.Frame.StudSpacing.InInches)}";
 
-    private static (string Wall, Length Spacing) WallOf(JobAnalysis a, WayPiece piece)
+    private static (BoredMember Wall, Length Spacing) WallOf(JobAnalysis a, WayPiece piece)
     {
         var (shape, wall) = WallCables.WallAt(a, piece);
         var body = WallBody.Of(a.House, shape, wall);
-        var build = body.Build == WallBuild.MetalStud ? "metal studs" : body.Thickness >= Length.Inches(5.5) ? "2x6 studs" : "2x4 studs";
-        return ($"{shape.Room.Name}, {LabelWriter.Facing(shape, wall)} wall, {build}{(body.Bearing ? ", bearing" : "")}", body.StudSpacing);
+        var steel = body.Build == WallBuild.MetalStud;
+        var build = steel ? "metal studs" : Bores.DepthIn(body) == Bores.WideStudDeepIn ? "2x6 studs" : "2x4 studs";
+        var where = $"{shape.Room.Name}, {LabelWriter.Facing(shape, wall)} wall, {build}{(body.Bearing ? ", bearing" : "")}";
+        return (new(where, steel ? MemberKind.MetalStuds : MemberKind.Studs, Bores.DepthIn(body), Bores.LargestIn(body)), body.StudSpacing);
     }
 
     private static IEnumerable<string> Crossed(WayPiece piece, Length spacing)
@@ -202,7 +226,7 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         for (var n = Math.Floor(from / spacing.InInches) + 1; n * spacing.InInches < to; n++) yield return $"{(level ? "x" : "y")}{across}:{n}";
     }
 
-    private static void Joists(JobAnalysis a, WayPiece piece, Action<string, string> hole, SortedSet<string> unknown)
+    private static void Joists(JobAnalysis a, WayPiece piece, Action<BoredMember, string> hole, SortedSet<string> unknown)
     {
         // Over the highest storey is the attic, under the lowest floor the crawl space: cable lies on or along the joists there.
         var above = a.Job.Storeys.OrderBy(s => s.Floor).FirstOrDefault(s => s.Floor > piece.FromZ);
@@ -215,42 +239,29 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
             var at = level ? new Point(Length.Inches(n), piece.From.Y) : new Point(piece.From.X, Length.Inches(n));
             if (a.House.RoomAt(below.Id, at) is not { } room) continue;
             if (room.Room.Joists is not { } run) unknown.Add(room.Room.Name);
-            else if ((run == JoistRun.EastWest) != level) hole($"Joists over {room.Room.Name}{(room.Room.JoistDepth is { } d ? $", {LengthText.Show(d)} deep" : "")}", stud);
+            else if ((run == JoistRun.EastWest) != level) hole(new($"Joists over {room.Room.Name}{(room.Room.JoistDepth is { } d ? $", {LengthText.Show(d)} deep" : "")}", MemberKind.Joists), stud);
         }
     }
 
-    // Cables fill at most some three fifths of a round hole that they can still be pulled through.
-    private static DrillLine Line(JobAnalysis a, string where, List<List<Passing[]>> places)
+    private static DrillLine Line(BoredMember member, List<List<Passing[]>> places)
     {
         var holes = places.SelectMany(p => p).ToList();
-        var bit = holes.Max(h => BitFor([.. h.Select(x => x.Inches)]));
-        return new(where, holes.Count, holes.Sum(h => h.Length), holes.Max(h => h.Length), bit, Note(a, where, bit / 16.0));
-    }
-
-    // The bits on the truck, in sixteenths.
-    private static readonly int[] Bits = [10, 12, 14, 16, 18, 20, 24, 28, 32];
-
-    internal static int BitFor(double[] inches)
-    {
-        var area = inches.Sum(i => i * i * 0.45);
-        var least = Math.Max(inches.Max() + 0.1, Math.Sqrt(area / 0.6 * 4 / Math.PI));
-        return Bits.FirstOrDefault(b => b / 16.0 >= least, 32);
-    }
-
-    private static string Note(JobAnalysis a, string where, double bit)
-    {
-        if (where.Contains("plates", StringComparison.Ordinal))
+        var bit = holes.Max(h => Bores.BitFor([.. h.Select(x => x.Inches)]));
+        var near = member.Kind == MemberKind.Studs && NearFace(bit / 16.0, member.DeepIn);
+        return new(member.Where, holes.Count, holes.Sum(h => h.Length), holes.Max(h => h.Length), bit, Note(member, bit / 16.0, near))
         {
-            var between = a.Job.Storeys.Length > 1 && !(where.StartsWith("Top", StringComparison.Ordinal) && where.EndsWith(a.Job.Storeys.MaxBy(s => s.Floor)!.Name, StringComparison.Ordinal));
-            return $"in the middle of the plate, {FaceIn:0.##} in to either face or a nail plate{(between ? $"; between storeys, {Sealed}" : "")}";
-        }
-
-        if (where.StartsWith("Joists", StringComparison.Ordinal)) return "2 in from top and bottom, no more than a third of the depth";
-        if (where.Contains("metal", StringComparison.Ordinal)) return Bushed;
-        var deep = where.Contains("2x6", StringComparison.Ordinal) ? WideStudDeepIn : StudDeepIn;
-        var most = deep * (where.EndsWith("bearing", StringComparison.Ordinal) ? 0.4 : 0.6);
-        return bit > most ? $"larger than {most:0.#} in, the most here: use two holes" : NearFace(bit, deep) ? "nail plate at each" : "in the middle: no nail plate";
+            TooLarge = bit / 16.0 > member.LargestIn,
+            Plated = near && bit / 16.0 <= member.LargestIn,
+            Sealed = member.Between,
+            Bushed = member.Kind == MemberKind.MetalStuds,
+        };
     }
 
-    private static bool NeedsPlate(DrillLine line) => line.Note.StartsWith("nail plate at each", StringComparison.Ordinal);
+    private static string Note(BoredMember member, double bit, bool near) => member.Kind switch
+    {
+        MemberKind.Plates => $"in the middle of the plate, {FaceIn:0.##} in to either face or a nail plate{(member.Between ? "; between storeys, seal after the inspection" : "")}",
+        MemberKind.Joists => "2 in from top and bottom, no more than a third of the depth",
+        MemberKind.MetalStuds => "bushings in the holes",
+        _ => bit > member.LargestIn ? $"larger than {member.LargestIn:0.#} in, the most here" : near ? "nail plate at each" : "in the middle: no nail plate",
+    };
 }

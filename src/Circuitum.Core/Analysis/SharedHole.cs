@@ -57,7 +57,7 @@ internal static class HoleSearch
     /// <summary>The circuits that would need larger wire where their cables lie now, by number, with the cables concerned.</summary>
     internal static SortedDictionary<int, (int Carrying, string Where, int Places, string Larger, ImmutableHashSet<Hop> Hops)> Of(JobAnalysis a, CircuitDeriver deriver)
     {
-        var holes = DrillList.Through(a, []).SelectMany(p => DrillList.Bored(a, p.Value).Where(h => h.Length > 1).Select(h => (p.Key.Where, Hole: h))).ToList();
+        var holes = DrillList.Through(a, []).SelectMany(p => DrillList.Bored(a, p.Key.Member, p.Value).Where(h => h.Length > 1).Select(h => (p.Key.Member.Where, Hole: h))).ToList();
         var bundles = holes.Where(h => !Plates(h.Where)).GroupBy(h => (h.Where, Key: string.Join(' ', h.Hole.Select(x => $"{x.Circuit}:{x.Hop.From}:{x.Hop.To}:{x.Hop.Use}"))))
             .Where(g => g.Count() * a.Job.Frame.StudSpacing.InInches > BundleInches).SelectMany(g => g);
 

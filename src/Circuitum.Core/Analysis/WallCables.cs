@@ -139,10 +139,12 @@ public sealed record WallCables(ImmutableArray<WallCable> Cables, ImmutableArray
             }
         }
 
-        var deep = body.Thickness >= Length.Inches(5.5) ? DrillList.WideStudDeepIn : DrillList.StudDeepIn;
-        return [.. through.SelectMany(t => t.Value.OrderDescending().Chunk(p.CablesPerHole).Select(hole =>
+        // Plates take what comes; studs only so much.
+        var deep = Bores.DepthIn(body);
+        var plates = new[] { Length.Zero, ceiling.RoundTo(Length.Inches(2)) };
+        return [.. through.SelectMany(t => Bores.Holes(t.Value.OrderDescending(), x => x, p.CablesPerHole, plates.Contains(new(t.Key.Height)) ? double.PositiveInfinity : Bores.LargestIn(body)).Select(hole =>
         {
-            var bit = DrillList.BitFor(hole);
+            var bit = Bores.BitFor(hole);
             return new WallHole(new(new(t.Key.Along), new(t.Key.Height)), hole.Length, bit, DrillList.NearFace(bit / 16.0, deep));
         }))];
     }

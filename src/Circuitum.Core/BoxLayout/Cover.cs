@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.BoxLayout;
@@ -18,12 +19,14 @@ public static class Cover
     public static ImmutableArray<Length> Fewest(Length length, Length reach, IReadOnlyList<Length> held, Func<Length, int> cost, Length step) =>
         Fewest(length, reach, held, cost, Enumerable.Range(0, (int)(length.Units / step.Units) + 1).Select(i => step * i));
 
+    // Walked through for every wall of a house right after a start, so it is not left to be made fast later.
     /// <inheritdoc cref="Fewest(Length, Length, IReadOnlyList{Length}, Func{Length, int}, Length)"/>
     /// <param name="length">Length of the line.</param>
     /// <param name="reach">Farthest that any place may be from a point.</param>
     /// <param name="held">Points that are there already; they are kept and count.</param>
     /// <param name="cost">How much a place is disliked.</param>
     /// <param name="ordinary">The ordinary candidates.</param>
+    [MethodImpl(MethodImplOptions.AggressiveOptimization)]
     public static ImmutableArray<Length> Fewest(Length length, Length reach, IReadOnlyList<Length> held, Func<Length, int> cost, IEnumerable<Length> ordinary)
     {
         var kept = held.Select(h => h.Units).ToHashSet();
@@ -40,11 +43,12 @@ public static class Cover
         }
 
         var at = candidates.Where(c => c >= 0 && c <= length.Units).ToArray();
+        var isHeld = Array.ConvertAll(at, kept.Contains);
         var best = new (int Count, long Cost, int From)[at.Length];
         for (var i = 0; i < at.Length; i++)
         {
             best[i] = (int.MaxValue, 0, -1);
-            var add = kept.Contains(at[i]) ? 0 : 1;
+            var add = isHeld[i] ? 0 : 1;
             long own = add == 0 ? 0 : cost(new Length(at[i]));
             if (at[i] <= reach.Units) best[i] = (add, own + Uneven(2 * at[i]), -1);
             for (var j = i - 1; j >= 0 && at[i] - at[j] <= 2 * reach.Units; j--)
@@ -55,7 +59,7 @@ public static class Cover
                 if (count < best[i].Count || (count == best[i].Count && total < best[i].Cost)) best[i] = (count, total, j);
 
                 // A held point cannot be stepped over for free, but passing it never helps either: it costs nothing.
-                if (kept.Contains(at[j])) break;
+                if (isHeld[j]) break;
             }
         }
 

@@ -73,7 +73,7 @@ internal sealed class EquipmentChecks : ICheck
     {
         if (a.Circuits.Length == 0) yield break;
         foreach (var line in DrillList.Of(a).Lines.Where(l => l.TooLarge))
-            yield return CheckList.Make(a, "wire.hole", $"{line.Where}: a hole of {line.Bit} for {line.Fullest} cables is larger than the member allows. Use two holes, or fewer cables in one.");
+            yield return CheckList.Make(a, "wire.hole", $"{line.Where}: a hole of {line.Bit} is larger than the member allows, and one cable needs it. Lead it another way, or fur the wall out.");
         var p = a.Job.Preferences;
         var plain = a.Specs.Values.Any(s => s.Entry is { Clamps: false, Metal: false });
         var most = Length.Inches(a.Edition.Number(plain ? "stapleFromPlainBoxIn" : "stapleFromBoxIn"));
