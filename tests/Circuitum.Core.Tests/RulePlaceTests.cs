@@ -273,4 +273,30 @@ public class RulePlaceTests
     public void Nobody_is_told_to_buy_a_box_that_is_just_full_or_a_lone_metal_one() => HouseSet.All.Take(60).SelectMany(h => h.House.Specs.Where(s => s.Value is { Entry: { } entry, Fill: { } fill }
         && fill.Inches3 > (entry.Volume * 0.999) && CodeLibrary.Boxes.Values.Any(b => b.Use == entry.Use && b.Gangs == entry.Gangs && b.Metal == entry.Metal && b.Bracket == entry.Bracket && b.Volume > entry.Volume))
         .Select(s => $"house {h.Seed}: {s.Key} {s.Value.Fill!.Inches3} in {s.Value.Entry!.Name}")).Take(10).ShouldBeEmpty();
+
+    // Told anew: on the south and on the north half of the dwelling's own walls, whatever a shed has.
+    [Fact]
+    public void Three_hundred_dwellings_have_a_receptacle_at_the_front_and_one_at_the_back_of_their_own()
+    {
+        foreach (var (seed, a) in HouseSet.All)
+        {
+            var own = a.House.BuildingOf(a.Job.Panels[0].Room);
+            var middle = a.House.Rooms.Where(r => own.Contains(r.Room.Id) && !r.Room.Kind.OpenAir()).ToList() is var inside && inside.Count > 0
+                ? (inside.Min(r => r.MinY).InInches + inside.Max(r => r.MaxY).InInches) / 2 : 0;
+            var outside = a.Job.Decisions.Boxes.Where(b => b.Kind == BoxKind.Receptacle && own.Contains(b.Room) && (b.Outside || a.Job.KindAt(b).OpenAir())).Select(b => Places.Of(a.House, b).Y.InInches).ToList();
+            (outside.Any(y => y > middle) && outside.Any(y => y < middle)).ShouldBeTrue($"house {seed}: {string.Join(", ", outside)} about {middle}");
+        }
+    }
+
+    [Theory]
+    [InlineData(-9.0, true)]
+    [InlineData(0.0, false)]
+    public void A_utility_room_in_a_basement_has_a_receptacle(double floor, bool needed)
+    {
+        var whole = Sample.Whole();
+        var job = Planner.PlanAll(whole with { Storeys = [.. whole.Storeys, new Storey { Id = "below", Name = "Below", Floor = Length.Feet(floor == 0 ? 9 : floor) }], Rooms = [.. whole.Rooms, Sample.Rect("plant", RoomKind.Utility, 2, 2, 8, 8) with { Storey = "below" }] });
+        job.Decisions.Boxes.Any(b => b.Room == "plant" && b.Kind == BoxKind.Receptacle).ShouldBe(needed);
+        var bare = job with { Decisions = job.Decisions with { Boxes = job.Decisions.Boxes.RemoveAll(b => b.Room == "plant" && b.Kind == BoxKind.Receptacle), Circuits = [] } };
+        Analyzer.Analyze(bare).Findings.Any(f => f.RuleId == "box.basement").ShouldBe(needed);
+    }
 }

@@ -11,6 +11,7 @@ namespace Circuitum.Core.BoxLayout;
 /// </summary>
 internal static class OutdoorRules
 {
+    // All of this is said of the dwelling; what hangs on a shed serves the shed.
     private static readonly Length OverFloor = Length.Inches(20);
 
     internal static void Add(Draft draft)
@@ -40,13 +41,13 @@ internal static class OutdoorRules
     {
         if (Middle(house) is not { } middle) return true;
         var most = Length.Inches(edition.Number("outdoorHeightMostIn"));
-        return boxes.Any(b => b.Kind == BoxKind.Receptacle && edition.Traits(house.Job.KindAt(b)).Outdoors
+        return boxes.Any(b => b.Kind == BoxKind.Receptacle && RoomUse.OfDwelling(house, b.Room) && edition.Traits(house.Job.KindAt(b)).Outdoors
             && house.Job.StoreyById(house[b.Room].Room.Storey)!.Floor + b.Height <= most && InFront(house, middle, Places.Of(house, b)) == front);
     }
 
     private static Point? Middle(HouseShape house)
     {
-        var inside = house.Rooms.Where(r => !r.Room.Kind.OpenAir()).ToList();
+        var inside = house.Rooms.Where(r => !r.Room.Kind.OpenAir() && RoomUse.OfDwelling(house, r.Room.Id)).ToList();
         return inside.Count == 0 ? null : new((inside.Min(r => r.MinX) + inside.Max(r => r.MaxX)) / 2, (inside.Min(r => r.MinY) + inside.Max(r => r.MaxY)) / 2);
     }
 
@@ -68,7 +69,7 @@ internal static class OutdoorRules
         if (Middle(house) is not { } middle || Ground(house) is not { } ground) return null;
         (string, int, Length)? best = null;
         var most = 0.0;
-        foreach (var room in house.Rooms.Where(r => r.Room.Storey == ground.Id && !r.Room.Kind.Doorless()))
+        foreach (var room in house.Rooms.Where(r => r.Room.Storey == ground.Id && !r.Room.Kind.Doorless() && RoomUse.OfDwelling(house, r.Room.Id)))
         {
             foreach (var wall in room.Walls)
             {

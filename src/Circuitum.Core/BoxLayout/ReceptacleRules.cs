@@ -15,6 +15,7 @@ internal static class ReceptacleRules
             if ((draft.Traits(shape).WallSpaces && draft.Edition.InForce("box.wall")) || shape.Room.ReceptacleReach is not null) AlongWalls(draft, shape);
             if (draft.Edition.InForce("box.counter")) AtCounters(draft, shape);
             if (draft.Edition.InForce("box.island")) IslandRules.Add(draft, shape);
+            if (draft.Edition.InForce("box.basement") && RoomUse.IsUnfinishedBasement(draft.Job, shape.Room)) One(draft, shape, Length.Inches(48));
             if (Rule(shape.Room.Kind) is not { } rule || !draft.Edition.InForce(rule)) continue;
             switch (shape.Room.Kind)
             {
@@ -23,7 +24,7 @@ internal static class ReceptacleRules
                 case RoomKind.Foyer: Foyer(draft, shape); break;
                 case RoomKind.Garage: Garage(draft, shape); break;
                 case RoomKind.Laundry: Laundry(draft, shape); break;
-                case RoomKind.UnfinishedBasement or RoomKind.AccessoryBuilding: One(draft, shape, Length.Inches(48)); break;
+                case RoomKind.AccessoryBuilding: One(draft, shape, Length.Inches(48)); break;
             }
         }
 
@@ -39,7 +40,6 @@ internal static class ReceptacleRules
         RoomKind.Foyer => "box.foyer",
         RoomKind.Garage => "box.garage",
         RoomKind.Laundry => "box.laundry",
-        RoomKind.UnfinishedBasement => "box.basement",
         RoomKind.AccessoryBuilding => "box.accessory",
         _ => null,
     };

@@ -37,6 +37,17 @@ public static class RoomUse
     public static bool IsBasement(Job job, Room room) => room.Kind is RoomKind.UnfinishedBasement or RoomKind.FinishedBasement
         || (!room.Kind.OpenAir() && room.Kind != RoomKind.CrawlSpace && job.StoreyById(room.Storey) is { } storey && storey.Floor <= UnderGrade);
 
+    /// <summary>Whether a room is an unfinished part of a basement: by its kind, or a utility room down there, which nobody finishes.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="room">The room.</param>
+    public static bool IsUnfinishedBasement(Job job, Room room) => room.Kind == RoomKind.UnfinishedBasement || (room.Kind == RoomKind.Utility && IsBasement(job, room));
+
+    /// <summary>Whether a room is in the building where people live, and not in a shed or a garage by itself.</summary>
+    /// <param name="house">The house.</param>
+    /// <param name="room">The room.</param>
+    public static bool OfDwelling(HouseShape house, string room) => house.BuildingOf(room)
+        .Any(id => house[id].Room.Kind is var kind && !kind.OpenAir() && kind is not (RoomKind.AccessoryBuilding or RoomKind.Garage));
+
     /// <summary>
     /// Whether an outlet is in a laundry area: in a laundry room, the outlet of a washer or a dryer itself, or a receptacle within
     /// reach of one of them in the same room.

@@ -136,7 +136,7 @@ internal sealed class RoomReceptacles : ICheck
                 case RoomKind.Laundry when own.Count == 0 && !a.Job.Decisions.Boxes.Any(b => b.Room == shape.Room.Id && a.Job.ApplianceById(b.Appliance) is { Type: "washer" }):
                     yield return Make("box.laundry", $"{name} has no receptacle.");
                     break;
-                case RoomKind.UnfinishedBasement when own.Count == 0:
+                case RoomKind.UnfinishedBasement or RoomKind.Utility when own.Count == 0 && RoomUse.IsUnfinishedBasement(a.Job, shape.Room):
                     yield return Make("box.basement", $"{name} has no receptacle.");
                     break;
                 case RoomKind.AccessoryBuilding when own.Count == 0:

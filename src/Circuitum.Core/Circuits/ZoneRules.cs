@@ -185,7 +185,7 @@ internal sealed class ZoneRules
         RoomKind.Den or RoomKind.Office or RoomKind.Sunroom or RoomKind.Recreation => Part.Living,
         RoomKind.Bedroom => Part.Sleeping,
         RoomKind.Garage or RoomKind.Laundry or RoomKind.Utility => Part.Service,
-        RoomKind.UnfinishedBasement or RoomKind.AccessoryBuilding => Part.Service,
+        RoomKind.AccessoryBuilding => Part.Service,
         _ => Part.Any,
     };
 }
