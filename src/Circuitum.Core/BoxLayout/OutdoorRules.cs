@@ -42,12 +42,31 @@ internal static class OutdoorRules
         if (Middle(house) is not { } middle) return true;
         var most = Length.Inches(edition.Number("outdoorHeightMostIn"));
         return boxes.Any(b => b.Kind == BoxKind.Receptacle && RoomUse.OfDwelling(house, b.Room) && edition.Traits(house.Job.KindAt(b)).Outdoors
-            && house.Job.StoreyById(house[b.Room].Room.Storey)!.Floor + b.Height <= most && InFront(house, middle, Places.Of(house, b)) == front);
+            && house.Job.StoreyById(house[b.Room].Room.Storey)!.Floor + b.Height <= most && Looks(house, middle, b, front));
     }
+
+    // What is on a wall that looks to the front is at the front wherever that wall stands; a side wall or a porch goes by its place.
+    private static bool Looks(HouseShape house, Point middle, Box box, bool front)
+    {
+        var outwards = box is { Outside: true, Wall: { } wall } ? Outwards(house, house[box.Room], wall) : 0;
+        return Math.Abs(outwards) > Squarely ? outwards > 0 == front : InFront(house, middle, Places.Of(house, box)) == front;
+    }
+
+    private const double Squarely = 0.7;
+
+    // How far a wall's outer face looks to the front: 1 squarely, -1 to the back, 0 sideways.
+    private static double Outwards(HouseShape house, RoomShape room, int wall) => -(house.Job.Frame.Front switch
+    {
+        Side.South => room.InY(room.Walls[wall]),
+        Side.North => -room.InY(room.Walls[wall]),
+        Side.East => room.InX(room.Walls[wall]),
+        _ => -room.InX(room.Walls[wall]),
+    });
 
     private static Point? Middle(HouseShape house)
     {
-        var inside = house.Rooms.Where(r => !r.Room.Kind.OpenAir() && RoomUse.OfDwelling(house, r.Room.Id)).ToList();
+        var ground = Ground(house);
+        var inside = house.Rooms.Where(r => r.Room.Storey == ground?.Id && !r.Room.Kind.OpenAir() && RoomUse.OfDwelling(house, r.Room.Id)).ToList();
         return inside.Count == 0 ? null : new((inside.Min(r => r.MinX) + inside.Max(r => r.MaxX)) / 2, (inside.Min(r => r.MinY) + inside.Max(r => r.MaxY)) / 2);
     }
 
@@ -66,16 +85,16 @@ internal static class OutdoorRules
     private static (string Room, int Wall, Length Along)? OuterWall(Draft draft, bool front)
     {
         var house = draft.House;
-        if (Middle(house) is not { } middle || Ground(house) is not { } ground) return null;
+        if (Ground(house) is not { } ground) return null;
         (string, int, Length)? best = null;
         var most = 0.0;
         foreach (var room in house.Rooms.Where(r => r.Room.Storey == ground.Id && !r.Room.Kind.Doorless() && RoomUse.OfDwelling(house, r.Room.Id)))
         {
             foreach (var wall in room.Walls)
             {
-                if (wall.Length < Length.Inches(24) || !FacesFrontOrBack(draft.Job.Frame.Front, room, wall) || house.Facing(room, wall.Index).Length > 0) continue;
-                var spot = Clear(room, wall);
-                if (spot is not { } at || InFront(house, middle, room.On(wall.Index, at.Middle)) != front) continue;
+                var outwards = Outwards(house, room, wall.Index);
+                if (wall.Length < Length.Inches(24) || (front ? outwards : -outwards) < Squarely || house.Facing(room, wall.Index).Length > 0) continue;
+                if (Clear(room, wall) is not { } at) continue;
                 var worth = at.Width * (room.Room.Kind == RoomKind.Garage ? 0.5 : 1);
                 if (worth <= most) continue;
                 (best, most) = ((room.Room.Id, wall.Index, at.Middle.RoundTo(Length.Inches(1))), worth);
@@ -84,8 +103,6 @@ internal static class OutdoorRules
 
         return best;
     }
-
-    private static bool FacesFrontOrBack(Side front, RoomShape room, Wall wall) => front is Side.North or Side.South ? Math.Abs(room.InY(wall)) > 0.7 : Math.Abs(room.InX(wall)) > 0.7;
 
     private static (Length Middle, double Width)? Clear(RoomShape room, Wall wall)
     {
