@@ -139,16 +139,19 @@ public static class PlanSvg
         {
             var picked = view.Selected == $"circuit:{c.Number}" || c.Boxes.Any(b => view.Selected == $"box:{b.Id}");
             if (!picked && view.Selected.StartsWith("circuit:", StringComparison.Ordinal)) continue;
+
+            // Beside another plan, a circuit that would be another one shows its whole way.
+            var changed = view.Changed is { } moved && c.Boxes.Any(b => moved.Contains(b.Id));
             foreach (var hop in c.Run.Cables)
             {
                 // Home runs all begin at the panel and would hide everything: only that of the picked circuit is drawn.
                 var home = hop.From is null;
-                if (home && !picked) continue;
+                if (home && !picked && !changed) continue;
                 if (!OnStorey(hop.To) && (home || !OnStorey(hop.From!))) continue;
                 var points = a.RouteOf(hop).Pieces.SelectMany(p => new[] { p.From, p.To }).ToList();
                 if (points.Count < 2) continue;
                 var d = $"M{string.Join('L', points.Select(p => $"{N(p.X.InInches)} {N(p.Y.InInches)}"))}";
-                Shape(w, "path", $"run{(picked ? " picked" : "")}{(home ? " home-run" : "")}", ("d", d), ("stroke-dasharray", home ? "" : Patterns[c.Number % Patterns.Length]));
+                Shape(w, "path", $"run{(picked ? " picked" : "")}{(changed ? " changed" : "")}{(home ? " home-run" : "")}", ("d", d), ("stroke-dasharray", home ? "" : Patterns[c.Number % Patterns.Length]));
             }
 
             bool OnStorey(string box) => a.House[a.Boxes[box].Room].Room.Storey == view.Storey;

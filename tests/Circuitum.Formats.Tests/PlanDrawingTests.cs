@@ -42,4 +42,17 @@ public class PlanDrawingTests
         var whole = System.Xml.Linq.XDocument.Parse(drawing.Whole);
         whole.Root!.Elements().Select(e => e.Attribute("id")!.Value).ShouldBe(drawing.Parts.Select(p => $"part-{p.Key}"));
     }
+
+    [Fact]
+    public void Beside_another_plan_the_circuits_that_change_show_their_whole_way()
+    {
+        var a = Core.Analyzer.Analyze(Core.Planner.PlanAll(Demo()));
+        var circuit = a.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 3);
+        var storey = a.House[circuit.Boxes[0].Room].Room.Storey;
+        int Drawn(IReadOnlySet<string>? changed) => PlanSvg.Draw(a, new PlanView(storey, PlanStage.Circuits, Changed: changed)).Split("class=\"run changed").Length - 1;
+        Drawn(null).ShouldBe(0);
+
+        // Every cable of it, the home run too.
+        Drawn(new HashSet<string> { circuit.Boxes[0].Id }).ShouldBe(circuit.Run.Cables.Count());
+    }
 }
