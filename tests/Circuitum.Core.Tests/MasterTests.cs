@@ -32,6 +32,10 @@ public class MasterTests
         why.Steps.ShouldContain(s => s.What == "With one breaker more");
         why.Steps.Where(s => s.What.StartsWith("Together with circuit", StringComparison.Ordinal)).ShouldNotBeEmpty();
         a.Why("circuit.999.division").ShouldBeNull();
+
+        // For a box each reason has its rank, the weightiest first.
+        var box = a.Why($"box.{Light(RoomKind.Bedroom)}.circuit").ShouldNotBeNull();
+        box.Steps.Single(s => s.What == $"On circuit {kitchen}").Because.ShouldContain("a kitchen and a bedroom should not go dark together (reason 1 of 4, never dark together)");
     }
 
     [Fact]

@@ -48,7 +48,7 @@ public class HouseStabilityTests
     public void A_wall_that_moves(double feet)
     {
         var looked = 0;
-        foreach (var room in Planned.Rooms.Where(r => r.Kind is RoomKind.Living or RoomKind.Bedroom or RoomKind.Kitchen))
+        foreach (var room in Planned.Rooms.Where(r => r.Kind is RoomKind.Living or RoomKind.Bedroom or RoomKind.Kitchen).Take(4))
         {
             var moved = Enumerable.Range(0, 4).Select(w => new MoveWall(room.Id, w, Length.Feet(feet), null, false).Apply(Planned).Job).OfType<Job>().FirstOrDefault();
             if (moved is null) continue;
@@ -64,8 +64,9 @@ public class HouseStabilityTests
         foreach (var (appliance, i) in Planned.Appliances.Select((x, i) => (x, i)))
         {
             IsStable(Again(new RemoveThing($"appliance:{appliance.Id}").Apply(Planned).Job.ShouldNotBeNull(appliance.Id)), appliance.Id, priced: i % 5 == 0);
+            if (i % 2 == 1) continue;
             var plate = new Nameplate { VoltAmperes = Core.Codes.ApplianceFacts.Of(appliance).Load.Value * 1.1, Confirmed = true };
-            if (new SetNameplate(appliance.Id, plate, "").Apply(Planned).Job is { } changed) IsStable(Again(changed), $"{appliance.Id}, larger", priced: i % 5 == 1);
+            if (new SetNameplate(appliance.Id, plate, "").Apply(Planned).Job is { } changed) IsStable(Again(changed), $"{appliance.Id}, larger", priced: i % 8 == 0);
         }
     }
 }

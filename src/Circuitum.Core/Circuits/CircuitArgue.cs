@@ -49,7 +49,7 @@ internal static class CircuitArgue
         var what = $"Together with circuit {other}";
         if (PlanExplain.OverLimit(p, all) is { } limit) return (null, new(what, "no") { Because = limit });
         var extra = (long)p.Priced(all) - p.Priced(things) - p.Priced(others);
-        return (extra, new(what, PlanExplain.Signed(extra)) { Because = string.Join("; ", p.Zones?.WhyNot(p.PlacesOf(all)) ?? []) });
+        return (extra, new(what, PlanExplain.Signed(extra)) { Because = p.Zones?.Ranked(p.PlacesOf(all)) is { Length: > 0 } why ? why : "only breaker and cable speak for or against it (reason 4 of 4)" });
     }
 
     // The cheapest way to cut it in two between rooms.

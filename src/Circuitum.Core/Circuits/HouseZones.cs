@@ -69,12 +69,12 @@ internal static class HouseZones
         {
             var name = job.RoomById(pin.Room)!.Name;
             var one = RoomSet.Of(Of(job, r => r.Id == pin.Room));
-            if (pin.Other is { } other) yield return new(one, RoomSet.Of(Of(job, r => r.Id == other)), $"{name} and {job.RoomById(other)!.Name} are kept apart, as pinned");
+            if (pin.Other is { } other) yield return new(one, RoomSet.Of(Of(job, r => r.Id == other)), $"{name} and {job.RoomById(other)!.Name} are kept apart, as pinned", ZoneReason.Pin);
             else
             {
                 var others = Of(job, r => r.Id != pin.Room && hosts.GetValueOrDefault(r.Id) != pin.Room && !r.Kind.OpenAir()
                     && r.Kind is not (RoomKind.Closet or RoomKind.Pantry or RoomKind.Hallway));
-                yield return new(one, RoomSet.Of(others), $"{name} is kept alone, as pinned");
+                yield return new(one, RoomSet.Of(others), $"{name} is kept alone, as pinned", ZoneReason.Pin);
             }
         }
     }
@@ -125,24 +125,24 @@ internal static class HouseZones
     {
         var kitchens = RoomSet.Of(Of(job, r => RoomUse.Cooks(job, r)));
         var bedrooms = RoomSet.Of(Of(job, r => r.Kind == RoomKind.Bedroom));
-        yield return new(kitchens, bedrooms, "a kitchen and a bedroom should not go dark together");
-        yield return new(kitchens, RoomSet.Of(Of(job, r => IsFullBath(job, r))), "a kitchen and a full bath should not go dark together");
-        yield return new(RoomSet.Of(Of(job, r => r.Kind == RoomKind.Garage)), bedrooms, "a garage's lights do not go with a bedroom's");
+        yield return new(kitchens, bedrooms, "a kitchen and a bedroom should not go dark together", ZoneReason.Dark);
+        yield return new(kitchens, RoomSet.Of(Of(job, r => IsFullBath(job, r))), "a kitchen and a full bath should not go dark together", ZoneReason.Dark);
+        yield return new(RoomSet.Of(Of(job, r => r.Kind == RoomKind.Garage)), bedrooms, "a garage's lights do not go with a bedroom's", ZoneReason.Habit);
 
         // Whoever resets the kitchen's breaker wants light to see it by.
         var panels = RoomSet.Of(Of(job, r => job.Panels.Any(p => p.Room == r.Id) && !RoomUse.Cooks(job, r)));
-        yield return new(kitchens, panels, "the light at the panel should not go out with the kitchen");
+        yield return new(kitchens, panels, "the light at the panel should not go out with the kitchen", ZoneReason.Dark);
     }
 
     private static IEnumerable<ZoneBan> ReceptacleBans(Job job, IReadOnlyDictionary<string, int> counts)
     {
         var living = RoomSet.Of(Of(job, r => r.Kind is RoomKind.Living or RoomKind.Family or RoomKind.Recreation));
-        yield return new(living, RoomSet.Of(Of(job, r => r.Kind == RoomKind.Bedroom)), "a living room does not share with a bedroom");
+        yield return new(living, RoomSet.Of(Of(job, r => r.Kind == RoomKind.Bedroom)), "a living room does not share with a bedroom", ZoneReason.Habit);
         foreach (var office in Of(job, r => r.Kind == RoomKind.Office && counts.GetValueOrDefault(r.Id) >= BusyOffice))
         {
             var room = job.Rooms[office];
             var others = RoomSet.Of(Of(job, r => r != room && r.Kind is not (RoomKind.Closet or RoomKind.Hallway)));
-            yield return new(RoomSet.Of([office]), others, $"{room.Name} is busy enough for a circuit of its own");
+            yield return new(RoomSet.Of([office]), others, $"{room.Name} is busy enough for a circuit of its own", ZoneReason.Habit);
         }
     }
 
@@ -153,14 +153,14 @@ internal static class HouseZones
         var all = Of(job, r => r.Kind == RoomKind.Bedroom).ToList();
         if (job.Preferences.Division.Bedrooms == BedroomsBy.One)
         {
-            foreach (var pair in all.SelectMany(b => all.Where(o => o > b).Select(o => RoomSet.Of([b, o])))) yield return new(pair, "each bedroom has its own circuit");
+            foreach (var pair in all.SelectMany(b => all.Where(o => o > b).Select(o => RoomSet.Of([b, o])))) yield return new(pair, "each bedroom has its own circuit", ZoneReason.Habit);
             yield break;
         }
 
         if (job.Preferences.Division.Bedrooms == BedroomsBy.MainAlone && all.Count > 1)
         {
             var main = all.MaxBy(b => (HasOwnBath(job, job.Rooms[b]) ? 1 : 0, house[job.Rooms[b].Id].AreaSqFt));
-            foreach (var other in all.Where(b => b != main)) yield return new(RoomSet.Of([main, other]), "the main bedroom has its own circuit");
+            foreach (var other in all.Where(b => b != main)) yield return new(RoomSet.Of([main, other]), "the main bedroom has its own circuit", ZoneReason.Habit);
         }
 
         if (job.Preferences.RoomsPerCircuit <= MostBedrooms) yield break;
@@ -169,7 +169,7 @@ internal static class HouseZones
             for (var b = a + 1; b < all.Count; b++)
             {
                 for (var c = b + 1; c < all.Count; c++)
-                    yield return new(RoomSet.Of([all[a], all[b], all[c]]), $"{MostBedrooms} bedrooms are the most on a circuit");
+                    yield return new(RoomSet.Of([all[a], all[b], all[c]]), $"{MostBedrooms} bedrooms are the most on a circuit", ZoneReason.Habit);
             }
         }
     }
@@ -188,7 +188,7 @@ internal static class HouseZones
             var all = RoomSet.Of([hall]);
             all.Add(bedrooms);
             if (bedrooms.Count >= 2 && lit.HasAll(all))
-                yield return new(all, $"{job.Rooms[hall].Name} and every bedroom off it should not go dark together");
+                yield return new(all, $"{job.Rooms[hall].Name} and every bedroom off it should not go dark together", ZoneReason.Dark);
         }
     }
 
@@ -197,7 +197,7 @@ internal static class HouseZones
         foreach (var storey in job.Storeys)
         {
             var all = RoomSet.Of(Of(job, r => r.Storey == storey.Id && r.Kind != RoomKind.Stairs)).And(lit).Without(rides);
-            if (all.Count >= StoreyOfRooms) yield return new(all, $"all of {storey.Name} should not go dark together");
+            if (all.Count >= StoreyOfRooms) yield return new(all, $"all of {storey.Name} should not go dark together", ZoneReason.Dark);
         }
     }
 

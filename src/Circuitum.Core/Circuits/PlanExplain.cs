@@ -130,7 +130,7 @@ public static class PlanExplain
     {
         if (p.Closed.Contains(circuit)) return "a person locked it";
         int[] with = [.. plan.Circuits[circuit], thing];
-        return OverLimit(p, with) ?? string.Join("; ", p.Zones?.WhyNot(p.PlacesOf(with)) ?? []);
+        return OverLimit(p, with) ?? p.Zones?.Ranked(p.PlacesOf(with)) ?? "";
     }
 
     /// <summary>Why things are too many for one circuit, or none when it holds them.</summary>

@@ -5,16 +5,24 @@ using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Circuits;
 
+/// <summary>Why rooms may not hang on one circuit, the weightiest first; what breaker and cable cost comes after all of them.</summary>
+internal enum ZoneReason
+{
+    Pin, Dark, Zone, Habit,
+}
+
 /// <summary>Rooms of which some may not hang on one circuit with others.</summary>
 /// <param name="One">Some rooms.</param>
 /// <param name="Other">Others, none of which joins any of the first.</param>
 /// <param name="Why">The reason, as a sentence.</param>
-internal sealed record ZoneBan(RoomSet One, RoomSet Other, string Why);
+/// <param name="Reason">How weighty it is.</param>
+internal sealed record ZoneBan(RoomSet One, RoomSet Other, string Why, ZoneReason Reason);
 
 /// <summary>Rooms that may not all hang on one circuit.</summary>
 /// <param name="All">The rooms.</param>
 /// <param name="Why">The reason, as a sentence.</param>
-internal sealed record ZoneSplit(RoomSet All, string Why);
+/// <param name="Reason">How weighty it is.</param>
+internal sealed record ZoneSplit(RoomSet All, string Why, ZoneReason Reason);
 
 /// <summary>Two rooms that a person wants on one circuit.</summary>
 /// <param name="All">The rooms.</param>
@@ -123,21 +131,34 @@ internal sealed class ZoneRules
         return price + (over * weights.SqFtOver) + (Math.Max(0, int.PopCount(parts) - 1) * weights.Use);
     }
 
-    /// <summary>Why rooms may not hang on one circuit, sentence by sentence; none when they may.</summary>
-    internal IEnumerable<string> WhyNot(RoomSet rooms)
+    /// <summary>Why rooms may not hang on one circuit, sentence by sentence, the weightiest first; none when they may.</summary>
+    internal IEnumerable<string> WhyNot(RoomSet rooms) => Reasons(rooms).OrderBy(r => r.Reason).Select(r => r.Why);
+
+    /// <summary>The same in one line, with the rank of each reason; empty when they may.</summary>
+    internal string Ranked(RoomSet rooms) => string.Join("; ", Reasons(rooms).OrderBy(r => r.Reason).Select(r => $"{r.Why} ({RankOf(r.Reason)})"));
+
+    private static string RankOf(ZoneReason reason) => reason switch
     {
-        if (Pieces(rooms) is var pieces && pieces > 1) yield return $"its rooms lie in {pieces} places that do not touch";
+        ZoneReason.Pin => "pinned, before all others",
+        ZoneReason.Dark => "reason 1 of 4, never dark together",
+        ZoneReason.Zone => "reason 2 of 4, one zone that touches",
+        _ => "reason 3 of 4, habit",
+    };
+
+    private IEnumerable<(ZoneReason Reason, string Why)> Reasons(RoomSet rooms)
+    {
+        if (Pieces(rooms) is var pieces && pieces > 1) yield return (ZoneReason.Zone, $"its rooms lie in {pieces} places that do not touch");
         if (Storeys(rooms) > 1)
         {
             var names = rooms.Without(stairs).Rooms().Select(r => storeyNames[storey[r]]).Distinct();
-            yield return $"it would change storey: {string.Join(" and ", names)}";
+            yield return (ZoneReason.Zone, $"it would change storey: {string.Join(" and ", names)}");
         }
 
         var count = rooms.Without(riders).Count;
-        if (count > mostRooms) yield return $"it would take in {count} rooms, {mostRooms} is the most";
-        foreach (var ban in Bans.Where(b => rooms.Meets(b.One) && rooms.Meets(b.Other))) yield return ban.Why;
-        foreach (var split in Splits.Where(s => rooms.HasAll(s.All))) yield return split.Why;
-        foreach (var join in Parted(rooms)) yield return join.Why;
+        if (count > mostRooms) yield return (ZoneReason.Zone, $"it would take in {count} rooms, {mostRooms} is the most");
+        foreach (var ban in Bans.Where(b => rooms.Meets(b.One) && rooms.Meets(b.Other))) yield return (ban.Reason, ban.Why);
+        foreach (var split in Splits.Where(s => rooms.HasAll(s.All))) yield return (split.Reason, split.Why);
+        foreach (var join in Parted(rooms)) yield return (ZoneReason.Pin, join.Why);
     }
 
     // Not among the rules broken, because more rooms may mend it.
