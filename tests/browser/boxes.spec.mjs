@@ -1,7 +1,5 @@
-import { test, expect } from './house.mjs';
+import { visit as test, expect } from './house.mjs';
 import { dragTo, edited, readsWell } from './hand.mjs';
-
-const job = 'tamarack-row';
 
 // Where a box stands, in inches of the plan.
 const place = (page, box) => page.locator(`[data-box="${box}"]`).evaluate(e => e.getAttribute('transform').match(/-?[\d.]+/g).map(Number));
@@ -9,10 +7,10 @@ const place = (page, box) => page.locator(`[data-box="${box}"]`).evaluate(e => e
 // How far the stage is that is open.
 const stage = page => page.locator('.stages a[aria-current]');
 
-test.use({ begin: 'boxes' });
+test.use({ begins: 'boxes' });
 
 async function propose(page, house) {
-  await page.goto(`${house.url}/jobs/${job}/boxes`);
+  await page.goto(`${house.job}/boxes`);
   await expect(stage(page)).toContainText('proposed');
 }
 
@@ -45,7 +43,7 @@ test('boxes are proposed, one is moved to break the rule, it is seen, the fix is
 
   // The person's box stays where it is when the room is proposed again.
   const moved = await place(page, 'living.r1');
-  await page.goto(`${house.url}/jobs/${job}/boxes?pick=room:living`);
+  await page.goto(`${house.job}/boxes?pick=room:living`);
   await edited(page, () => page.locator('.ticket').getByRole('button', { name: 'Propose boxes for Living room' }).click());
   expect(await place(page, 'living.r1')).toEqual(moved);
 
@@ -71,7 +69,7 @@ test('a box is changed, held, listed and scheduled on paper; the edition is chan
   await edited(page, () => page.getByRole('button', { name: 'Roughed in' }).click());
   await page.getByRole('button', { name: 'Final' }).click();
   await expect(page.getByRole('alert')).toContainText('it can be roughed in with slack, but not called final');
-  await page.goto(`${house.url}/jobs/${job}/boxes?pick=box:living.r2`);
+  await page.goto(`${house.job}/boxes?pick=box:living.r2`);
   await page.locator('summary', { hasText: 'Change it' }).click();
   await page.locator('select[name=style]').selectOption('Quad');
   await edited(page, () => page.locator('.ticket').getByRole('button', { name: 'Save' }).click());
@@ -83,21 +81,21 @@ test('a box is changed, held, listed and scheduled on paper; the edition is chan
   await expect(page.locator('.room-sheet').first().locator('.strip-drawing').first()).toBeVisible();
   const pdf = (await page.pdf({ format: 'Letter' })).toString('latin1');
   expect(pdf.match(/\/Type \/Page\b/g).length).toBeLessThan(45);
-  await page.goto(`${house.url}/jobs/${job}/job`);
+  await page.goto(`${house.job}/job`);
   await page.getByLabel('Code edition').selectOption('us-2020');
   await edited(page, () => page.getByRole('button', { name: 'Save' }).click());
   await page.locator('.stages a', { hasText: 'Boxes' }).click();
   await expect(stage(page)).toContainText('to mend');
   await edited(page, () => page.getByRole('button', { name: 'Propose boxes for the house' }).click());
   await expect(stage(page)).not.toContainText('to mend');
-  await page.goto(`${house.url}/jobs/${job}/editions`);
+  await page.goto(`${house.job}/editions`);
   await expect(page.locator('tbody')).toContainText('receptacles on an island');
 });
 
 test('a light is put on another switch place by keyboard, on a phone', async ({ page, house }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await propose(page, house);
-  await page.goto(`${house.url}/jobs/${job}/boxes?pick=room:living`);
+  await page.goto(`${house.job}/boxes?pick=room:living`);
   const form = page.locator('form', { has: page.getByRole('button', { name: 'Add', exact: true }) });
   await form.locator('select[name=kind]').focus();
   await page.keyboard.type('switch');
@@ -107,16 +105,16 @@ test('a light is put on another switch place by keyboard, on a phone', async ({ 
   await page.keyboard.type("2'");
   await edited(page, () => page.keyboard.press('Enter'));
   await expect(page.locator('[data-box="living.x1"]')).toHaveCount(1);
-  await page.goto(`${house.url}/jobs/${job}/boxes?pick=box:living.x1`);
+  await page.goto(`${house.job}/boxes?pick=box:living.x1`);
   await expect(page.locator('.gangs')).toContainText('ceiling light');
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
 
 test('circuits: why a box is there, what goes dark, plans side by side, one is taken, a lock is kept', async ({ page, house }) => {
   await propose(page, house);
-  await page.goto(`${house.url}/jobs/${job}/circuits`);
+  await page.goto(`${house.job}/circuits`);
   await edited(page, () => page.getByRole('button', { name: 'Plan circuits' }).click());
-  await page.goto(`${house.url}/jobs/${job}/circuits?pick=box:living.r1`);
+  await page.goto(`${house.job}/circuits?pick=box:living.r1`);
   await page.getByRole('button', { name: 'why', exact: true }).click();
   await expect(page.locator('#why')).toContainText('On a circuit of its own');
   await page.keyboard.press('Escape');
@@ -133,18 +131,19 @@ test('circuits: why a box is there, what goes dark, plans side by side, one is t
   await expect(page.locator('.columns section')).toHaveCount(5);
   await page.locator('section', { hasText: 'Least darkness' }).getByRole('button', { name: 'Take this plan' }).click();
   await expect(page.getByRole('button', { name: 'Undo take plan' })).toBeVisible();
-  await page.goto(`${house.url}/jobs/${job}/circuits?pick=circuit:${number.match(/\d+/)[0]}`);
+  await page.goto(`${house.job}/circuits?pick=circuit:${number.match(/\d+/)[0]}`);
   expect((await page.locator('.ticket .chain a').allTextContents()).sort()).toEqual(boxes.sort());
 });
 
 test.describe('with circuits', () => {
-  test.use({ begin: 'circuits' });
+  test.use({ begins: 'circuits' });
   const pages = ['boxes?pick=room:living', 'boxes?pick=box:kitchen.s1', 'boxes?pick=wall:living:0', 'circuits?pick=circuit:23&dark=circuit:23', 'job', 'amendments'];
   const papers = ['box-schedule', 'plans', 'editions', 'pull', 'labels', 'make-up', 'stickers', 'load-sheet'];
-  for (const [name, addresses] of [['stages', pages.map(a => `/jobs/${job}/${a}`)], ['papers and rules', [...papers.map(a => `/jobs/${job}/${a}`), `/rules?job=${job}`, '/company']]]) {
+  for (const [name, addresses] of [['stages', pages], ['papers and rules', [...papers, 'rules', 'company']]]) {
     test(`${name} read well for everyone`, async ({ page, house }) => {
       for (const address of addresses) {
-        await page.goto(house.url + address);
+        const apart = { rules: `/rules?job=${house.job.split('/').pop()}`, company: '/company' }[address];
+        await page.goto(apart ? house.url + apart : `${house.job}/${address}`);
         // The plan is drawn by the same code on every page: it is looked at once, in its own stage.
         await readsWell(page, { alike: true, drawings: address.endsWith('pick=room:living') });
       }

@@ -1,12 +1,8 @@
 // Circuits by hand: what is dragged shows what each circuit would become, and goes where it is dropped.
-import { test, expect } from './house.mjs';
+import { visit as test, expect } from './house.mjs';
 import { edited } from './hand.mjs';
 
-const job = 'tamarack-row';
-
-test.use({ begin: 'circuits' });
-
-const plan = (page, house) => page.goto(`${house.url}/jobs/${job}/circuits`);
+const plan = (page, house) => page.goto(`${house.job}/circuits`);
 
 const middle = async locator => {
   await locator.scrollIntoViewIfNeeded();
@@ -63,7 +59,7 @@ test('a box is dropped on a box of another circuit; Escape lets it be', async ({
 
 test('a picked room is dragged to a new circuit of its own', async ({ page, house }) => {
   await plan(page, house);
-  await page.goto(`${house.url}/jobs/${job}/circuits?pick=room:living`);
+  await page.goto(`${house.job}/circuits?pick=room:living`);
   const floor = page.locator('.floor[data-pick="room:living"]');
   await expect(floor).toHaveClass(/picked/);
   const { x, y, width, height } = await floor.boundingBox();
@@ -99,27 +95,27 @@ test('boxes are lassoed and a circuit number is typed; a locked circuit keeps it
   for (const id of ids) expect(await circuitOf(page, id)).toBe(on);
   await row(page, on).getByRole('link').click();
   await edited(page, () => page.getByRole('button', { name: 'Lock', exact: true }).click());
-  await page.goto(`${house.url}/jobs/${job}/circuits`);
+  await page.goto(`${house.job}/circuits`);
   await edited(page, () => page.getByRole('button', { name: 'Plan afresh' }).click());
   for (const id of ids) expect(await circuitOf(page, id)).toBe(on);
-  await page.goto(`${house.url}/jobs/${job}/circuits?pick=box:living.r1`);
+  await page.goto(`${house.job}/circuits?pick=box:living.r1`);
   await page.locator('#to-circuit').fill(on);
   await page.getByRole('button', { name: 'Put there' }).click();
   await expect(page.getByRole('alert')).toContainText(`Circuit ${on} is locked`);
 });
 
 test('a room is pinned alone, its price is told, and a division that takes its time can be ended', async ({ page, house }) => {
-  const bedroom = `${house.url}/jobs/${job}/circuits?pick=room:bed-2`;
+  const bedroom = `${house.job}/circuits?pick=room:bed-2`;
   await page.goto(bedroom);
   const shared = await circuitOf(page, 'bed-2.r1');
-  await page.goto(`${house.url}/jobs/${job}/circuits?pick=circuit:${shared}`);
+  await page.goto(`${house.job}/circuits?pick=circuit:${shared}`);
   const pins = page.locator('.ticket details', { hasText: 'Rooms kept alone' });
   await pins.locator('summary').click();
   await pins.getByLabel('Keep').selectOption('bed-2');
   await edited(page, () => pins.getByRole('button', { name: 'Pin' }).click());
   await page.goto(bedroom);
   const own = await circuitOf(page, 'bed-2.r1');
-  await page.goto(`${house.url}/jobs/${job}/circuits?pick=circuit:${own}`);
+  await page.goto(`${house.job}/circuits?pick=circuit:${own}`);
   await expect(page.locator('.ticket .pin')).toContainText('alone');
   await page.locator('.ticket').getByRole('button', { name: 'What it costs' }).click();
   await expect(page.getByRole('dialog')).toContainText('alone');
@@ -141,10 +137,10 @@ test('a room is pinned alone, its price is told, and a division that takes its t
 test('a home run is ticked off on a phone and the plan draws its way', async ({ page, house }) => {
   await plan(page, house);
   const drawn = await circuitOf(page, 'living.r1');
-  await page.goto(`${house.url}/jobs/${job}/circuits?pick=circuit:${drawn}`);
+  await page.goto(`${house.job}/circuits?pick=circuit:${drawn}`);
   await expect(page.locator('.run.home-run')).toHaveCount(1);
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto(`${house.url}/jobs/${job}/pull`);
+  await page.goto(`${house.job}/pull`);
   const line = page.locator(`#run-${drawn}`);
   await line.getByLabel('Took').fill("31'");
   await line.getByRole('button', { name: 'Pulled' }).click();
@@ -170,7 +166,7 @@ test('one circuit of another plan is taken, circuits are split and numbered anew
   const rows = await page.locator('tr[data-circuit]').count();
   await row(page, await circuitOf(page, 'living.r1')).getByRole('link').click();
   await edited(page, () => page.getByRole('button', { name: 'Split in half' }).click());
-  await page.goto(`${house.url}/jobs/${job}/circuits`);
+  await page.goto(`${house.job}/circuits`);
   await expect(page.locator('tr[data-circuit]')).toHaveCount(rows + 1);
   // The new circuit has the number of its space at once, so there is nothing to number anew.
   await page.getByRole('button', { name: 'Renumber by the panel' }).click();

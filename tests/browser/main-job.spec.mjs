@@ -1,9 +1,9 @@
 import { readsWell } from './hand.mjs';
-import { test, expect, serve } from './house.mjs';
+import { test, visit, expect, serve } from './house.mjs';
 
 // From an empty data directory, as on the first day.
 test.describe('at first', () => {
-  test.use({ begin: 'nothing' });
+  test.use({ empty: true });
 
   test('the demo house from its rooms to a printed schedule, by mouse', async ({ page, house }) => {
     await page.goto(house.url);
@@ -69,47 +69,6 @@ test('the same by keyboard alone', async ({ page, house }) => {
   await expect(page.locator('.schedule tbody tr')).toHaveCount(40);
 });
 
-test('a box is dragged, moved by arrows, put on another circuit and removed', async ({ page, house }) => {
-  await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
-  await page.getByRole('button', { name: 'Propose boxes for the house' }).click();
-  const mark = page.locator('[data-box="living.r1"]');
-  await expect(mark).toHaveClass(/by-planner/);
-  const box = await mark.boundingBox();
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 2 + 5, { steps: 5 });
-  await page.mouse.up();
-  await expect(mark).toHaveClass(/by-person/);
-  await mark.click();
-  const along = page.getByLabel('From the left corner');
-  const before = await along.inputValue();
-  await page.keyboard.press('ArrowRight');
-  await expect(along).not.toHaveValue(before);
-  await page.getByRole('link', { name: /^Circuits/ }).click();
-  await page.getByRole('button', { name: 'Plan circuits' }).click();
-  await expect(page.locator('.rows tbody tr').first()).toBeVisible();
-  const rows = await page.locator('.rows tbody tr').count();
-  await page.locator('[data-box="living.r1"]').click();
-  await page.locator('#to-circuit').fill('new');
-  await page.getByRole('button', { name: 'Put there' }).click();
-  await expect(page.locator('.rows tbody tr')).toHaveCount(rows + 1);
-  await page.keyboard.press('Delete');
-  await expect(page.locator('[data-box="living.r1"]')).toHaveCount(0);
-});
-
-test('a click on the plan adds a box, Escape makes it pick again', async ({ page, house }) => {
-  await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
-  await page.getByLabel('Click adds').selectOption('box:Receptacle');
-  const floor = await page.locator('.floor[data-pick="room:living"]').boundingBox();
-  await page.mouse.click(floor.x + floor.width / 2, floor.y + floor.height - 6);
-  await expect(page.locator('[data-box="living.x1"]')).toHaveClass(/by-person/);
-  await expect(page.getByLabel('Click adds')).toHaveValue('box:Receptacle');
-  await page.locator('body').press('Escape');
-  await page.mouse.click(floor.x + floor.width / 2, floor.y + floor.height / 2);
-  await expect(page.locator('.ticket h2')).toHaveText(/Living/);
-  await expect(page.locator('.mark')).toHaveCount(1);
-});
-
 test('a new job: rooms typed in, a door, a panel, and a plan', async ({ page, house }) => {
   await page.goto(house.url);
   await page.getByLabel('Name').fill('Heron Shed');
@@ -147,15 +106,6 @@ test('a new job: rooms typed in, a door, a panel, and a plan', async ({ page, ho
   await expect(page.locator('.rows tbody tr').first()).toBeVisible();
 });
 
-test('a phone shows every stage without sideways scrolling', async ({ page, house }) => {
-  await page.setViewportSize({ width: 390, height: 844 });
-  for (const stage of ['job', 'rooms', 'boxes', 'circuits', 'panel', 'findings']) {
-    await page.goto(`${house.url}/jobs/tamarack-row/${stage}`);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth), stage).toBeLessThanOrEqual(390);
-    await readsWell(page);
-  }
-});
-
 test('killing the program right after an answered edit loses nothing', async ({ page, house }) => {
   await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
   const edits = [['Propose boxes for the house', '.mark'], ['Undo propose boxes', '.side p']];
@@ -173,30 +123,88 @@ test('killing the program right after an answered edit loses nothing', async ({ 
   }
 });
 
-test('two windows on one job: the later edit is told, nothing is lost', async ({ page, house, context }) => {
-  await page.goto(`${house.url}/jobs/gull-cottage/rooms?pick=room:living`);
-  const other = await context.newPage();
-  await other.goto(`${house.url}/jobs/gull-cottage/boxes`);
-  await other.getByRole('button', { name: 'Propose boxes for the house' }).click();
-  await expect(other.locator('.mark').first()).toBeVisible();
-  const ticket = page.locator('.ticket');
-  await ticket.getByLabel('Name', { exact: true }).fill('Parlour');
-  await ticket.getByRole('button', { name: 'Save' }).first().click();
-  await expect(page.getByRole('alert')).toContainText('changed meanwhile');
-  await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
-  await expect(page.locator('.mark').first()).toBeVisible();
+visit.describe('in the cottage', () => {
+  visit.use({ begins: 'gull-cottage' });
+
+  visit('a box is dragged, moved by arrows, put on another circuit and removed', async ({ page, house }) => {
+    await page.goto(`${house.job}/boxes`);
+    await page.getByRole('button', { name: 'Propose boxes for the house' }).click();
+    const mark = page.locator('[data-box="living.r1"]');
+    await expect(mark).toHaveClass(/by-planner/);
+    const box = await mark.boundingBox();
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 2 + 5, { steps: 5 });
+    await page.mouse.up();
+    await expect(mark).toHaveClass(/by-person/);
+    await mark.click();
+    const along = page.getByLabel('From the left corner');
+    const before = await along.inputValue();
+    await page.keyboard.press('ArrowRight');
+    await expect(along).not.toHaveValue(before);
+    await page.getByRole('link', { name: /^Circuits/ }).click();
+    await page.getByRole('button', { name: 'Plan circuits' }).click();
+    await expect(page.locator('.rows tbody tr').first()).toBeVisible();
+    const rows = await page.locator('.rows tbody tr').count();
+    await page.locator('[data-box="living.r1"]').click();
+    await page.locator('#to-circuit').fill('new');
+    await page.getByRole('button', { name: 'Put there' }).click();
+    await expect(page.locator('.rows tbody tr')).toHaveCount(rows + 1);
+    await page.keyboard.press('Delete');
+    await expect(page.locator('[data-box="living.r1"]')).toHaveCount(0);
+  });
+
+  visit('a click on the plan adds a box, Escape makes it pick again', async ({ page, house }) => {
+    await page.goto(`${house.job}/boxes`);
+    await page.getByLabel('Click adds').selectOption('box:Receptacle');
+    const floor = await page.locator('.floor[data-pick="room:living"]').boundingBox();
+    await page.mouse.click(floor.x + floor.width / 2, floor.y + floor.height - 6);
+    await expect(page.locator('[data-box="living.x1"]')).toHaveClass(/by-person/);
+    await expect(page.getByLabel('Click adds')).toHaveValue('box:Receptacle');
+    await page.locator('body').press('Escape');
+    await page.mouse.click(floor.x + floor.width / 2, floor.y + floor.height / 2);
+    await expect(page.locator('.ticket h2')).toHaveText(/Living/);
+    await expect(page.locator('.mark')).toHaveCount(1);
+  });
+
+  visit('two windows on one job: the later edit is told, nothing is lost', async ({ page, house, context }) => {
+    await page.goto(`${house.job}/rooms?pick=room:living`);
+    const other = await context.newPage();
+    await other.goto(`${house.job}/boxes`);
+    await other.getByRole('button', { name: 'Propose boxes for the house' }).click();
+    await expect(other.locator('.mark').first()).toBeVisible();
+    const ticket = page.locator('.ticket');
+    await ticket.getByLabel('Name', { exact: true }).fill('Parlour');
+    await ticket.getByRole('button', { name: 'Save' }).first().click();
+    await expect(page.getByRole('alert')).toContainText('changed meanwhile');
+    await page.goto(`${house.job}/boxes`);
+    await expect(page.locator('.mark').first()).toBeVisible();
+  });
+
+  visit('with the program gone an edit says so, is kept, and is sent again when it is back', async ({ page, house }) => {
+    await page.goto(`${house.job}/rooms?pick=room:living`);
+    const ticket = page.locator('.ticket');
+    await ticket.getByLabel('Name', { exact: true }).fill('Parlour');
+    house.lost = true;
+    await page.route('**/rooms*', route => route.abort());
+    await ticket.getByRole('button', { name: 'Save' }).first().click();
+    await expect(page.getByRole('alert')).toContainText('does not answer');
+    await expect(ticket.getByLabel('Name', { exact: true })).toHaveValue('Parlour');
+    await page.unroute('**/rooms*');
+    await page.getByRole('button', { name: 'Send it again' }).click();
+    await expect(page.locator('.ticket h2')).toHaveText('Parlour');
+  });
 });
 
-test('with the program gone an edit says so, is kept, and is sent again when it is back', async ({ page, house }) => {
-  await page.goto(`${house.url}/jobs/gull-cottage/rooms?pick=room:living`);
-  const ticket = page.locator('.ticket');
-  await ticket.getByLabel('Name', { exact: true }).fill('Parlour');
-  house.lost = true;
-  await page.route('**/rooms*', route => route.abort());
-  await ticket.getByRole('button', { name: 'Save' }).first().click();
-  await expect(page.getByRole('alert')).toContainText('does not answer');
-  await expect(ticket.getByLabel('Name', { exact: true })).toHaveValue('Parlour');
-  await page.unroute('**/rooms*');
-  await page.getByRole('button', { name: 'Send it again' }).click();
-  await expect(page.locator('.ticket h2')).toHaveText('Parlour');
+visit.describe('in the demo house', () => {
+  visit.use({ begins: 'tamarack-row' });
+
+  visit('a phone shows every stage without sideways scrolling', async ({ page, house }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    for (const stage of ['job', 'rooms', 'boxes', 'circuits', 'panel', 'findings']) {
+      await page.goto(`${house.job}/${stage}`);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth), stage).toBeLessThanOrEqual(390);
+      await readsWell(page);
+    }
+  });
 });

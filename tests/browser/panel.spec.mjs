@@ -1,14 +1,10 @@
 // The panel by hand: a breaker is moved, the panel shrinks, a sub-panel is added upstairs, a car charger comes; each tells what it brings.
-import { test, expect } from './house.mjs';
+import { visit as test, expect } from './house.mjs';
 import { edited } from './hand.mjs';
 
-const job = 'tamarack-row';
+const plan = (page, house) => page.goto(`${house.job}/circuits`);
 
-test.use({ begin: 'circuits' });
-
-const plan = (page, house) => page.goto(`${house.url}/jobs/${job}/circuits`);
-
-const panel = (page, house, pick = '') => page.goto(`${house.url}/jobs/${job}/panel?pick=${pick}`);
+const panel = (page, house, pick = '') => page.goto(`${house.job}/panel?pick=${pick}`);
 const brought = page => page.locator('.consequences').first();
 const spaceOf = async (page, number) => page.locator(`.space[data-pick="circuit:${number}"]`).getAttribute('data-space');
 
@@ -43,7 +39,7 @@ test('a breaker is dragged to a spare space and stays there; a panel with 30 and
 
 test('a sub-panel upstairs takes a feeder and the circuits that are near it', async ({ page, house }) => {
   await plan(page, house);
-  await page.goto(`${house.url}/jobs/${job}/rooms?pick=wall:sitting:0&storey=second`);
+  await page.goto(`${house.job}/rooms?pick=wall:sitting:0&storey=second`);
   const put = page.locator('form', { has: page.locator('select[name=what]') }).first();
   await put.locator('select[name=what]').selectOption('sub-panel');
   await put.locator('input[name=from]').fill("2'");
@@ -70,16 +66,16 @@ test('a second car charger takes spaces, raises the service load and is found to
   await plan(page, house);
   const load = async () => Number((await page.locator('.strip').innerText()).match(/([\d.]+)\s*A of/)[1]);
   const before = await load();
-  await page.goto(`${house.url}/jobs/${job}/rooms?pick=wall:garage:1`);
+  await page.goto(`${house.job}/rooms?pick=wall:garage:1`);
   const put = page.locator('form', { has: page.locator('select[name=what]') }).first();
   await put.locator('select[name=what]').selectOption('appliance:ev-charger');
   await put.locator('input[name=from]').fill("4'");
   await put.locator('input[name=width]').fill("1'");
   await edited(page, () => put.getByRole('button', { name: 'Put on the wall' }).click());
   expect(await load()).toBeCloseTo(before + 9600 * 0.4 / 240, 0);
-  await page.goto(`${house.url}/jobs/${job}/boxes`);
+  await page.goto(`${house.job}/boxes`);
   await edited(page, () => page.getByRole('button', { name: 'Propose boxes for the house' }).click());
-  await page.goto(`${house.url}/jobs/${job}/circuits`);
+  await page.goto(`${house.job}/circuits`);
   await edited(page, () => page.getByRole('button', { name: 'Plan circuits' }).click());
   await panel(page, house);
   await expect(brought(page)).toContainText(/new, 8-2 on 40 A|new, 6-2 on 50 A/);
@@ -110,11 +106,11 @@ test('two breakers share a space where the label allows it; labels are written t
   await page.getByRole('button', { name: 'Save the labels' }).click();
   await expect(page.locator('[aria-invalid]')).toHaveCount(0);
   await expect(page.locator('.card-svg').first()).toContainText('Workbench');
-  await page.goto(`${house.url}/jobs/${job}/make-up`);
+  await page.goto(`${house.job}/make-up`);
   await expect(page.locator('.make-up-svg')).toContainText(`${at}B  Workbench by the north window`);
   await page.setViewportSize({ width: 390, height: 800 });
   for (const paper of ['make-up', 'labels', 'stickers', 'load-sheet', 'print', 'issued', 'rough-test']) {
-    await page.goto(`${house.url}/jobs/${job}/${paper}`);
+    await page.goto(`${house.job}/${paper}`);
     expect(await page.evaluate(() => document.documentElement.scrollWidth), paper).toBeLessThanOrEqual(390);
   }
 });

@@ -1,14 +1,10 @@
 // Runs by hand: a cable is led elsewhere and priced, a run is locked, a pull is ticked off, a wall is closed, the panel moves.
-import { test, expect } from './house.mjs';
+import { visit as test, expect } from './house.mjs';
 import { edited } from './hand.mjs';
 
-const job = 'tamarack-row';
+const plan = (page, house) => page.goto(`${house.job}/runs`);
 
-test.use({ begin: 'circuits' });
-
-const plan = (page, house) => page.goto(`${house.url}/jobs/${job}/runs`);
-
-const pick = (page, house, what) => page.goto(`${house.url}/jobs/${job}/runs?pick=${what}`);
+const pick = (page, house, what) => page.goto(`${house.job}/runs?pick=${what}`);
 const ticket = page => page.locator('.ticket');
 const cables = page => page.locator('.run-line title').allTextContents();
 
@@ -57,7 +53,7 @@ test('a locked run keeps its cables when the panel moves; the move tells feet an
   const between = list => list.filter(t => !t.includes('the panel')).sort();
   const before = between(await cables(page));
   expect(before.length).toBeGreaterThan(2);
-  await page.goto(`${house.url}/jobs/${job}/runs`);
+  await page.goto(`${house.job}/runs`);
   const feet = await page.locator('.strip').innerText();
   await hold(page, page.locator('[data-drag^="panel:"]'), page.locator('.floor[data-pick="room:garage"]'));
   await edited(page, () => page.mouse.up());
@@ -89,10 +85,10 @@ test('a wall is closed to cable and what ran through its studs goes elsewhere', 
   await plan(page, house);
   const hop = await page.evaluate(async job => {
     for (const line of document.querySelectorAll('.run-line[data-from]')) {
-      const html = await (await fetch(`/jobs/${job}/runs?pick=${encodeURIComponent(line.dataset.pick)}`)).text();
+      const html = await (await fetch(`${job}/runs?pick=${encodeURIComponent(line.dataset.pick)}`)).text();
       if (html.includes('Through the studs of')) return line.dataset.pick;
     }
-  }, job);
+  }, house.job);
   await pick(page, house, hop);
   const wall = await ticket(page).locator('.through a').first().innerText();
   await expect(ticket(page).locator('.facts')).toContainText('through the studs');

@@ -1,6 +1,6 @@
-// Plans the demo house once through the interface and keeps the data directory after each stage; tests begin with a copy.
+// Plans the demo house once through the interface; tests begin with a copy of the data directory, or with the job as it was after a stage.
 import { chromium } from '@playwright/test';
-import { cpSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, cpSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { edited } from './hand.mjs';
@@ -11,30 +11,28 @@ export default async function setup(config) {
   const data = join(kept, 'work');
   mkdirSync(data);
   const browser = await chromium.launch(config.projects[0].use.launchOptions);
-  // Ended between stages, so that what is copied is all on disk and nobody holds it.
-  const stage = async (name, work) => {
-    const port = await freePort();
-    const child = await serve(port, data);
-    try {
-      const page = await browser.newPage();
-      await work?.(page, `http://127.0.0.1:${port}/jobs/tamarack-row`);
-      await page.close();
-    } finally {
-      const ended = new Promise(done => child.once('exit', done));
-      child.kill('SIGTERM');
-      await ended;
-    }
-    cpSync(data, join(kept, name), { recursive: true });
+  const port = await freePort();
+  let child = await serve(port, data);
+  const ended = () => new Promise(done => {
+    child.once('exit', done);
+    child.kill('SIGTERM');
+  });
+
+  // Ended first, so that what is copied is all on disk and nobody holds it.
+  await ended();
+  cpSync(data, join(kept, 'rooms'), { recursive: true });
+  child = await serve(port, data);
+  for (const demo of ['gull-cottage', 'tamarack-row']) copyFileSync(`demo/${demo}.json`, join(kept, `${demo}.json`));
+  const page = await browser.newPage();
+  const job = `http://127.0.0.1:${port}/jobs/tamarack-row`;
+  const stage = async (name, button) => {
+    await page.goto(`${job}/${name}`);
+    await edited(page, () => page.getByRole('button', { name: button }).click());
+    writeFileSync(join(kept, `${name}.json`), await (await page.request.get(`${job}/files/job.json`)).body());
   };
-  await stage('rooms');
-  await stage('boxes', async (page, job) => {
-    await page.goto(`${job}/boxes`);
-    await edited(page, () => page.getByRole('button', { name: 'Propose boxes for the house' }).click());
-  });
-  await stage('circuits', async (page, job) => {
-    await page.goto(`${job}/circuits`);
-    await edited(page, () => page.getByRole('button', { name: 'Plan circuits' }).click());
-  });
+  await stage('boxes', 'Propose boxes for the house');
+  await stage('circuits', 'Plan circuits');
+  await ended();
   await browser.close();
   process.env.CIRCUITUM_HOUSES = kept;
   return () => rmSync(kept, { recursive: true, force: true });

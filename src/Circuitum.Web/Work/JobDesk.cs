@@ -79,8 +79,12 @@ public sealed class JobDesk(string directory)
 
         async Task<string> Create()
         {
+            // Only what can be worked out is written down; the first page will ask for it anyway.
+            var analysis = Analyzer.Analyze(job);
             await using var store = JobStore.Connect(directory);
-            return await store.CreateAsync(job, title, cancel);
+            var id = await store.CreateAsync(job, title, cancel);
+            if (await store.GetAsync(id, cancel) is { } stored) Keep(id, new OpenJob(stored, analysis, await Pictures(store, id, job, cancel)));
+            return id;
         }
     }
 
@@ -285,8 +289,13 @@ public sealed class JobDesk(string directory)
     {
         if (open.TryGetValue(id, out var there) && await store.StampAsync(id, cancel) == there.Stored.Stamp) return there;
         if (await store.GetAsync(id, cancel) is not { } stored) return null;
+        return Keep(id, new OpenJob(stored, Analyzer.Analyze(stored.Job), await Pictures(store, id, stored.Job, cancel)));
+    }
+
+    private OpenJob Keep(string id, OpenJob job)
+    {
         if (open.Count >= MostCached) open.Clear();
-        return open[id] = new OpenJob(stored, Analyzer.Analyze(stored.Job), await Pictures(store, id, stored.Job, cancel));
+        return open[id] = job;
     }
 
     private static async Task<IReadOnlySet<string>> Pictures(JobStore store, string id, Job job, CancellationToken cancel) =>
