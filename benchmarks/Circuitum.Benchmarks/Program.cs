@@ -12,6 +12,8 @@ else if (args is ["planner", .. var rooms]) Circuitum.Benchmarks.PlannerCurve.Ru
 else if (args is ["solver-files", var folder]) Circuitum.Benchmarks.SolverFiles.Write(folder);
 else if (args is ["routes", ..]) Circuitum.Benchmarks.RouteCurve.Run();
 else if (args is ["houses", var count, ..] && int.TryParse(count, out var houses)) return Circuitum.Benchmarks.ManyHouses.Run(houses);
+else if (args is ["same", var lines]) return Circuitum.Benchmarks.SameAsBefore.Run(lines, null);
+else if (args is ["same", var now, "--against", var before]) return Circuitum.Benchmarks.SameAsBefore.Run(now, before);
 else BenchmarkSwitcher.FromTypes([typeof(House)]).Run(args);
 return 0;
 

@@ -50,9 +50,24 @@ public static class PlanChoices
                 new("Cost planned afresh", PlanExplain.Money(then)),
                 new("Circuits", $"{now.Circuits.Count(c => c.Boxes.Length > 0)} to {after.Breakers}"),
                 new("Cable", $"{now.CableFeet:#,0} to {after.CableFeet:#,0} ft"),
+                .. Moves(now, after),
             ],
         };
     }
+
+    // Which boxes leave which circuit, and with what they are together then.
+    private static IEnumerable<Explain.Derivation> Moves(JobAnalysis now, PlanChoice after) => after.Moved
+        .GroupBy(box => (From: now.CircuitOf(box)?.Number ?? 0, To: after.Analysis.CircuitOf(box)?.Number ?? 0))
+        .OrderBy(g => g.Key)
+        .Select(g => new Explain.Derivation(
+            now.CircuitByNumber(g.Key.From) is { } from ? $"From {from.Number}, {from.Label}" : "On no circuit yet",
+            after.Analysis.CircuitByNumber(g.Key.To) is { } to ? $"to {to.Label}" : "to none")
+        {
+            Because = $"{string.Join(", ", g.Order(StringComparer.Ordinal).Take(MostNamed))}{(g.Count() > MostNamed ? $" and {g.Count() - MostNamed} more" : "")}.",
+        });
+
+    // More names than these nobody reads.
+    private const int MostNamed = 12;
 
     private static PlanChoice Score(string name, Job job, Job now)
     {

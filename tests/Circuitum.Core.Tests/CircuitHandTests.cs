@@ -150,7 +150,14 @@ public class CircuitHandTests
         // A circuit each: far too many, so afresh saves.
         var wasteful = A.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles).SelectMany(c => c.Boxes.Skip(1)).Aggregate(Planned, (j, b) => new AssignBoxes([b.Id], null).Apply(j).Job!);
         wasteful = wasteful with { Decisions = wasteful.Decisions with { Circuits = [.. wasteful.Decisions.Circuits.Select(c => c with { By = Maker.Planner, Boxes = [.. c.Boxes.Select(b => b with { By = Maker.Planner })] })] } };
-        PlanChoices.Saving(Analyzer.Analyze(wasteful)).Result.ShouldEndWith(" less");
+        var saving = PlanChoices.Saving(Analyzer.Analyze(wasteful));
+        saving.Result.ShouldEndWith(" less");
+
+        // Each box that moves is named once, with the circuit that it leaves and the one where it comes to.
+        var moved = PlanChoices.Of(wasteful)[1].Moved;
+        var told = saving.Steps.Where(s => s.What.StartsWith("From ", StringComparison.Ordinal)).ToList();
+        told.ShouldAllBe(s => s.Result.StartsWith("to ", StringComparison.Ordinal));
+        told.SelectMany(s => s.Because.TrimEnd('.').Split(", ")).Order().ShouldBe(moved.Order());
         PlanChoices.Saving(Analyzer.Analyze(Planner.PlanAfresh(Planned))).Result.ShouldBe("saves nothing");
     }
 
