@@ -7,7 +7,19 @@ import { serve } from '../tests/browser/house.mjs';
 
 const data = mkdtempSync(join(tmpdir(), 'circuitum-'));
 const child = await serve(5599, data);
-const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const job = 'http://127.0.0.1:5599/jobs/tamarack-row';
 const shot = async (name, options) => {

@@ -17,10 +17,12 @@ internal static class ManyHouses
         {
             foreach (var what in GeneratedHouse.Try(seed))
             {
-                if (Interlocked.Increment(ref broken) <= 30) Console.WriteLine($"house {seed}: {what}");
+                if (Interlocked.Increment(ref broken) <= 30)
+                    Console.WriteLine($"house {seed}: {what}");
             }
 
-            if (Interlocked.Increment(ref done) % 500 == 0) Console.WriteLine($"{done} houses, {broken} breaches");
+            if (Interlocked.Increment(ref done) % 500 == 0)
+                Console.WriteLine($"{done} houses, {broken} breaches");
         });
         Console.WriteLine($"{count} houses, {broken} breaches, {watch.Elapsed.TotalSeconds:0} s");
         return broken == 0 ? 0 : 1;

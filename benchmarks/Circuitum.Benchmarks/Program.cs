@@ -7,14 +7,22 @@ using Circuitum.Core.Circuits;
 using Circuitum.Core.Jobs;
 using Circuitum.Formats;
 
-if (args is ["quick", ..]) House.Quick();
-else if (args is ["planner", .. var rooms]) Circuitum.Benchmarks.PlannerCurve.Run([.. rooms.Select(int.Parse)]);
-else if (args is ["solver-files", var folder]) Circuitum.Benchmarks.SolverFiles.Write(folder);
-else if (args is ["routes", ..]) Circuitum.Benchmarks.RouteCurve.Run();
-else if (args is ["houses", var count, ..] && int.TryParse(count, out var houses)) return Circuitum.Benchmarks.ManyHouses.Run(houses);
-else if (args is ["same", var lines]) return Circuitum.Benchmarks.SameAsBefore.Run(lines, null);
-else if (args is ["same", var now, "--against", var before]) return Circuitum.Benchmarks.SameAsBefore.Run(now, before);
-else BenchmarkSwitcher.FromTypes([typeof(House)]).Run(args);
+if (args is ["quick", ..])
+    House.Quick();
+else if (args is ["planner", .. var rooms])
+    Circuitum.Benchmarks.PlannerCurve.Run([.. rooms.Select(int.Parse)]);
+else if (args is ["solver-files", var folder])
+    Circuitum.Benchmarks.SolverFiles.Write(folder);
+else if (args is ["routes", ..])
+    Circuitum.Benchmarks.RouteCurve.Run();
+else if (args is ["houses", var count, ..] && int.TryParse(count, out var houses))
+    return Circuitum.Benchmarks.ManyHouses.Run(houses);
+else if (args is ["same", var lines])
+    return Circuitum.Benchmarks.SameAsBefore.Run(lines, null);
+else if (args is ["same", var now, "--against", var before])
+    return Circuitum.Benchmarks.SameAsBefore.Run(now, before);
+else
+    BenchmarkSwitcher.FromTypes([typeof(House)]).Run(args);
 return 0;
 
 /// <summary>The demo house: analysis, box proposal and circuit plan.</summary>
@@ -23,7 +31,15 @@ public class House
     private readonly Job rooms = Demo();
     private readonly Job planned = Planner.PlanAll(Demo());
     private readonly Circuitum.Core.Analysis.JobAnalysis plannedAnalysis = Analyzer.Analyze(Planner.PlanAll(Demo()));
-    private readonly Job oneMore = new Circuitum.Core.Commands.AddBox(BoxKind.Receptacle, "living", 0, Circuitum.Core.Measure.Length.Feet(1), null).Apply(Planner.PlanAll(Demo())).Job!;
+    private readonly Job oneMore = new Circuitum.Core.Commands.AddBox(
+        BoxKind.Receptacle,
+        "living",
+        0,
+        Circuitum.Core.Measure.Length.Feet(1),
+        null
+    )
+        .Apply(Planner.PlanAll(Demo()))
+        .Job!;
     private readonly Job big = BigHouse.Make();
     private readonly Circuitum.Core.Analysis.JobAnalysis bigAnalysis = Analyzer.Analyze(BigHouse.Make());
 
@@ -62,9 +78,19 @@ public class House
     public int PlanAll() => Planner.PlanAll(rooms).Decisions.Spaces.Length;
 
     // All lower spaces take tandems; fifty-eight circuits of uneven load.
-    private static readonly Panel LargePanel = new() { Id = "p", Spaces = 42, TandemSpaces = [.. Enumerable.Range(19, 24)] };
+    private static readonly Panel LargePanel = new()
+    {
+        Id = "p",
+        Spaces = 42,
+        TandemSpaces = [.. Enumerable.Range(19, 24)],
+    };
 
-    private static readonly List<Circuitum.Core.Panels.BreakerNeed> LargeNeeds = [.. Enumerable.Range(1, 58).Select(i => new Circuitum.Core.Panels.BreakerNeed(i, 1, 20, 100 + (i * 613 % 1800), Protective: i <= 15))];
+    private static readonly List<Circuitum.Core.Panels.BreakerNeed> LargeNeeds =
+    [
+        .. Enumerable
+            .Range(1, 58)
+            .Select(i => new Circuitum.Core.Panels.BreakerNeed(i, 1, 20, 100 + (i * 613 % 1800), Protective: i <= 15)),
+    ];
 
     // What everything else is measured against: the job written as text, which no change of the rules touches.
     [Benchmark(Baseline = true)]
@@ -78,29 +104,50 @@ public class House
     {
         var house = new House();
         var unit = 0.0;
-        foreach (var (name, work) in new (string, Func<int>)[]
-        {
-            ("write the job", house.Write), ("analyze", house.Analyze), ("propose boxes", house.Propose), ("circuits afresh", house.Circuits), ("plan all", house.PlanAll),
-            ("one box more", house.OneMore), ("packet", house.Packet), ("largest panel", house.LargestPanel),
-            ("big analyze", house.AnalyzeBig), ("big check", house.CheckBig), ("big write", house.WriteBig), ("big draw", house.DrawBig),
-        })
-        {
-            for (var i = 0; i < 50; i++) work();
-            var times = Enumerable.Range(0, 200).Select(_ =>
+        foreach (
+            var (name, work) in new (string, Func<int>)[]
             {
-                var watch = Stopwatch.StartNew();
+                ("write the job", house.Write),
+                ("analyze", house.Analyze),
+                ("propose boxes", house.Propose),
+                ("circuits afresh", house.Circuits),
+                ("plan all", house.PlanAll),
+                ("one box more", house.OneMore),
+                ("packet", house.Packet),
+                ("largest panel", house.LargestPanel),
+                ("big analyze", house.AnalyzeBig),
+                ("big check", house.CheckBig),
+                ("big write", house.WriteBig),
+                ("big draw", house.DrawBig),
+            }
+        )
+        {
+            for (var i = 0; i < 50; i++)
                 work();
-                return watch.Elapsed.TotalMilliseconds;
-            }).Order().ToList();
-            if (unit == 0) unit = times[100];
-            Console.WriteLine($"{name,-16} median {times[100]:0.0} ms, 95th percentile {times[190]:0.0} ms, {times[100] / unit:0.0} times writing the job");
+            var times = Enumerable
+                .Range(0, 200)
+                .Select(_ =>
+                {
+                    var watch = Stopwatch.StartNew();
+                    work();
+                    return watch.Elapsed.TotalMilliseconds;
+                })
+                .Order()
+                .ToList();
+            if (unit == 0)
+                unit = times[100];
+            Console.WriteLine(
+                $"{name, -16} median {times[100]:0.0} ms, 95th percentile {times[190]:0.0} ms, {times[100] / unit:0.0} times "
+                    + "writing the job"
+            );
         }
     }
 
     private static Job Demo()
     {
         var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (at is not null && !File.Exists(Path.Combine(at.FullName, "demo", "tamarack-row.json"))) at = at.Parent;
+        while (at is not null && !File.Exists(Path.Combine(at.FullName, "demo", "tamarack-row.json")))
+            at = at.Parent;
         return JobFile.Read(File.ReadAllText(Path.Combine(at!.FullName, "demo", "tamarack-row.json"))).Job!;
     }
 }

@@ -19,13 +19,36 @@ internal static class RouteCurve
         // Two storeys of it, with closer receptacles: about a thousand boxes.
         var one = BigHouse.Make();
         var upper = one.Rooms.Select(r => r with { Id = $"u{r.Id}", Storey = "second" });
-        Show("120 rooms on two storeys", Planner.PlanAll(one with
-        {
-            Storeys = one.Storeys.Add(new Storey { Id = "second", Name = "Second", Floor = Core.Measure.Length.Feet(9) }),
-            Rooms = [.. one.Rooms, .. upper],
-            Openings = [.. one.Openings, .. one.Openings.Select(o => o with { Id = $"u{o.Id}", Room = $"u{o.Room}", To = o.To == Opening.Outside ? o.To : $"u{o.To}" })],
-            Preferences = one.Preferences with { ReceptacleReach = Core.Measure.Length.Feet(4) },
-        }));
+        Show(
+            "120 rooms on two storeys",
+            Planner.PlanAll(
+                one with
+                {
+                    Storeys = one.Storeys.Add(
+                        new Storey
+                        {
+                            Id = "second",
+                            Name = "Second",
+                            Floor = Core.Measure.Length.Feet(9),
+                        }
+                    ),
+                    Rooms = [.. one.Rooms, .. upper],
+                    Openings =
+                    [
+                        .. one.Openings,
+                        .. one.Openings.Select(o =>
+                            o with
+                            {
+                                Id = $"u{o.Id}",
+                                Room = $"u{o.Room}",
+                                To = o.To == Opening.Outside ? o.To : $"u{o.To}",
+                            }
+                        ),
+                    ],
+                    Preferences = one.Preferences with { ReceptacleReach = Core.Measure.Length.Feet(4) },
+                }
+            )
+        );
     }
 
     private static void Show(string name, Job job)
@@ -37,33 +60,50 @@ internal static class RouteCurve
         var routes = Median(() =>
         {
             var runs = new Runs(house);
-            foreach (var hop in hops) runs.Route(hop);
+            foreach (var hop in hops)
+                runs.Route(hop);
         });
         var again = Median(() =>
         {
             var room = job.Rooms[0];
-            var moved = job with { Rooms = job.Rooms.SetItem(0, room with { Outline = [.. room.Outline.Select(p => p with { X = p.X - Core.Measure.Length.Inches(2) })] }) };
+            var moved = job with
+            {
+                Rooms = job.Rooms.SetItem(
+                    0,
+                    room with
+                    {
+                        Outline = [.. room.Outline.Select(p => p with { X = p.X - Core.Measure.Length.Inches(2) })],
+                    }
+                ),
+            };
             var runs = new Runs(HouseShape.Of(moved));
-            foreach (var hop in hops) runs.Route(hop);
+            foreach (var hop in hops)
+                runs.Route(hop);
         });
         Console.WriteLine($"{name} | {job.Decisions.Boxes.Length} | {frame:0.0} | {routes:0.0} | {again:0.0}");
     }
 
     private static double Median(Action work)
     {
-        for (var i = 0; i < 5; i++) work();
-        return Enumerable.Range(0, 15).Select(_ =>
-        {
-            var watch = Stopwatch.StartNew();
+        for (var i = 0; i < 5; i++)
             work();
-            return watch.Elapsed.TotalMilliseconds;
-        }).Order().ElementAt(7);
+        return Enumerable
+            .Range(0, 15)
+            .Select(_ =>
+            {
+                var watch = Stopwatch.StartNew();
+                work();
+                return watch.Elapsed.TotalMilliseconds;
+            })
+            .Order()
+            .ElementAt(7);
     }
 
     private static string Root()
     {
         var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!Directory.Exists(Path.Combine(at!.FullName, "demo", "starters"))) at = at.Parent;
+        while (!Directory.Exists(Path.Combine(at!.FullName, "demo", "starters")))
+            at = at.Parent;
         return at.FullName;
     }
 }

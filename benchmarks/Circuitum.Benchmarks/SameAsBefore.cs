@@ -23,10 +23,12 @@ internal static class SameAsBefore
         var lines = Houses().AsParallel().AsOrdered().SelectMany(h => Outputs(h.Name, h.Job())).ToList();
         File.WriteAllLines(file, lines);
         Console.WriteLine($"{lines.Count} lines");
-        if (against is null) return 0;
+        if (against is null)
+            return 0;
         var old = File.ReadAllLines(against).ToHashSet();
         var other = lines.Where(l => !old.Contains(l)).ToList();
-        foreach (var line in other.Take(30)) Console.WriteLine($"differs: {line[..line.LastIndexOf(' ')]}");
+        foreach (var line in other.Take(30))
+            Console.WriteLine($"differs: {line[..line.LastIndexOf(' ')]}");
         var gone = old.Count - (lines.Count - other.Count);
         Console.WriteLine($"{other.Count} differ, {gone - other.Count} are gone");
         return other.Count == 0 && gone == 0 ? 0 : 1;
@@ -50,16 +52,27 @@ internal static class SameAsBefore
         var a = Analyzer.Analyze(job);
         List<(string Kind, string Text)> all =
         [
-            ("begun-analysis", AnalysisJson.Write(Analyzer.Analyze(begun))), ("job", JobFile.Write(job)), ("analysis", AnalysisJson.Write(a)),
-            ("findings", string.Join('\n', a.Findings.Select(f => $"{f.RuleId} {f.Severity} {f.Citation} {f.Sentence} {string.Join(',', f.Subjects)}"))),
-            ("schedule-csv", ScheduleCsv.Write(a)), ("schedule-svg", ScheduleSvg.Draw(a)), ("boxes-csv", BoxScheduleCsv.Write(a)),
+            ("begun-analysis", AnalysisJson.Write(Analyzer.Analyze(begun))),
+            ("job", JobFile.Write(job)),
+            ("analysis", AnalysisJson.Write(a)),
+            (
+                "findings",
+                string.Join(
+                    '\n',
+                    a.Findings.Select(f => $"{f.RuleId} {f.Severity} {f.Citation} {f.Sentence} {string.Join(',', f.Subjects)}")
+                )
+            ),
+            ("schedule-csv", ScheduleCsv.Write(a)),
+            ("schedule-svg", ScheduleSvg.Draw(a)),
+            ("boxes-csv", BoxScheduleCsv.Write(a)),
             .. Lists.Names.Select(list => (list, Lists.Csv(a, list))),
             ("reasons", string.Join('\n', Reasons(a))),
         ];
         foreach (var storey in job.Storeys)
         {
             all.Add(($"dxf-{storey.Id}", DxfWriter.Write(a, storey.Id)));
-            foreach (var stage in Enum.GetValues<PlanStage>()) all.Add(($"svg-{storey.Id}-{stage}", PlanSvg.Draw(a, new PlanView(storey.Id, stage, StandAlone: true))));
+            foreach (var stage in Enum.GetValues<PlanStage>())
+                all.Add(($"svg-{storey.Id}-{stage}", PlanSvg.Draw(a, new PlanView(storey.Id, stage, StandAlone: true))));
         }
 
         return [.. all.Select(x => $"{name} {x.Kind} {Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(x.Text)))[..16]}")];
@@ -69,7 +82,8 @@ internal static class SameAsBefore
     {
         string[] whole = ["service.standard", "service.optional", "neutral", "conductors", "cable", "spaces", "area", "plan", "legs"];
         string[] circuit = ["load", "wire", "drop", "expected", "ground", "run", "protection", "division"];
-        var keys = whole.Concat(a.Circuits.SelectMany(c => circuit.Select(k => $"circuit.{c.Number}.{k}")))
+        var keys = whole
+            .Concat(a.Circuits.SelectMany(c => circuit.Select(k => $"circuit.{c.Number}.{k}")))
             .Concat(a.Job.Decisions.Boxes.SelectMany(b => new[] { $"box.{b.Id}.load", $"box.{b.Id}.fill" }))
             .Concat(a.Job.Rooms.SelectMany(r => new[] { $"room.{r.Id}.area", $"room.{r.Id}.spaces" }))
             .Concat(a.Panels.SelectMany(p => new[] { $"feeder.{p.Panel.Id}", $"legs.{p.Panel.Id}" }));
@@ -77,12 +91,15 @@ internal static class SameAsBefore
     }
 
     private static string Told(Core.Explain.Derivation? d, int depth) =>
-        d is null || depth > 8 ? "" : $"{d.What}|{d.Result}|{d.Formula}|{d.Because}|{d.Citation}[{string.Join(';', d.Steps.Select(s => Told(s, depth + 1)))}]";
+        d is null || depth > 8
+            ? ""
+            : $"{d.What}|{d.Result}|{d.Formula}|{d.Because}|{d.Citation}[{string.Join(';', d.Steps.Select(s => Told(s, depth + 1)))}]";
 
     private static string Demo()
     {
         var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "demo", "starters"))) at = at.Parent;
+        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "demo", "starters")))
+            at = at.Parent;
         return Path.Combine(at!.FullName, "demo");
     }
 }

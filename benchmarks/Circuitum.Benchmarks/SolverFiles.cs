@@ -19,10 +19,17 @@ internal static class SolverFiles
             var p = ZoneInstances.Make(seed, rooms);
             var sets = Sets(p, [], 0).ToList();
             var text = new StringBuilder("Minimize\n obj:");
-            for (var c = 0; c < sets.Count; c++) text.Append($" + {p.Priced(sets[c])} x{c}{(c % 10 == 9 ? "\n" : "")}");
+            for (var c = 0; c < sets.Count; c++)
+                text.Append($" + {p.Priced(sets[c])} x{c}{(c % 10 == 9 ? "\n" : "")}");
             text.Append("\nSubject To\n");
             for (var room = 0; room < p.Count; room++)
-                text.Append($" r{room}:{string.Concat(sets.Select((s, c) => (s, c)).Where(x => x.s.Contains(room)).Select((x, i) => $" + x{x.c}{(i % 10 == 9 ? "\n" : "")}"))} = 1\n");
+            {
+                var holding = sets.Select((s, c) => (Set: s, Column: c)).Where(x => x.Set.Contains(room));
+                text.Append($" r{room}:")
+                    .AppendJoin("", holding.Select((x, i) => $" + x{x.Column}{(i % 10 == 9 ? "\n" : "")}"))
+                    .Append(" = 1\n");
+            }
+
             text.Append($"Binary\n{string.Join('\n', sets.Select((_, c) => $" x{c}"))}\nEnd\n");
             File.WriteAllText(Path.Combine(folder, $"zones-{seed}-{rooms}.lp"), text.ToString());
             Console.WriteLine($"zones-{seed}-{rooms}: {sets.Count} sets, here {ZonePartition.Solve(p)!.Cost}");
@@ -34,9 +41,12 @@ internal static class SolverFiles
         for (var t = from; t < p.Count; t++)
         {
             int[] grown = [.. set, t];
-            if (p.Fits(grown) && (grown.Length == 1 || p.Zones!.Broken(p.PlacesOf(grown)) == 0)) yield return grown;
-            if (grown.Length == MostRooms) continue;
-            foreach (var more in Sets(p, grown, t + 1)) yield return more;
+            if (p.Fits(grown) && (grown.Length == 1 || p.Zones!.Broken(p.PlacesOf(grown)) == 0))
+                yield return grown;
+            if (grown.Length == MostRooms)
+                continue;
+            foreach (var more in Sets(p, grown, t + 1))
+                yield return more;
         }
     }
 }

@@ -10,16 +10,22 @@ async function measure(page, moves) {
   for (const [from, to] of moves) {
     await page.evaluate(() => {
       const stamp = document.getElementById('work').dataset.stamp;
-      window.took = new Promise((done, fail) => document.addEventListener('pointerup', () => {
-        setTimeout(() => fail(new Error(document.querySelector('[role=alert]')?.textContent ?? 'no answer')), 5000);
-        const began = performance.now();
-        const changed = new MutationObserver(() => {
-          if (document.getElementById('work')?.dataset.stamp === stamp) return;
-          changed.disconnect();
-          requestAnimationFrame(() => done(performance.now() - began));
-        });
-        changed.observe(document.body, { childList: true, subtree: true, attributes: true, attributeFilter: ['data-stamp'] });
-      }, { once: true }));
+      window.took = new Promise((done, fail) =>
+        document.addEventListener(
+          'pointerup',
+          () => {
+            setTimeout(() => fail(new Error(document.querySelector('[role=alert]')?.textContent ?? 'no answer')), 5000);
+            const began = performance.now();
+            const changed = new MutationObserver(() => {
+              if (document.getElementById('work')?.dataset.stamp === stamp) return;
+              changed.disconnect();
+              requestAnimationFrame(() => done(performance.now() - began));
+            });
+            changed.observe(document.body, { childList: true, subtree: true, attributes: true, attributeFilter: ['data-stamp'] });
+          },
+          { once: true },
+        ),
+      );
     });
     await dragTo(page, from, to);
     times.push(await page.evaluate(() => window.took));
@@ -29,7 +35,13 @@ async function measure(page, moves) {
 }
 
 // Where a box stands, in inches of the plan.
-const place = (page, box) => page.locator(`[data-box="${box}"]`).evaluate(e => e.getAttribute('transform').match(/-?[\d.]+/g).map(Number));
+const place = (page, box) =>
+  page.locator(`[data-box="${box}"]`).evaluate(e =>
+    e
+      .getAttribute('transform')
+      .match(/-?[\d.]+/g)
+      .map(Number),
+  );
 
 test.describe('with boxes', () => {
   test.use({ begin: 'boxes' });
@@ -37,9 +49,10 @@ test.describe('with boxes', () => {
   test('the drag of one box is answered at once', async ({ page, house }) => {
     await page.goto(`${house.url}/jobs/tamarack-row/boxes`);
     const from = await place(page, 'living.r1');
-    const wall = Math.abs(from[0] - (await page.locator('.floor[data-pick="room:living"]').evaluate(e => e.getBBox().x))) < 20 ? [0, 24] : [24, 0];
+    const wall =
+      Math.abs(from[0] - (await page.locator('.floor[data-pick="room:living"]').evaluate(e => e.getBBox().x))) < 20 ? [0, 24] : [24, 0];
     const there = [from[0] + wall[0], from[1] + wall[1]];
-    const moves = Array.from({ length: 16 }, (_, i) => i % 2 ? [there, from] : [from, there]);
+    const moves = Array.from({ length: 16 }, (_, i) => (i % 2 ? [there, from] : [from, there]));
     const { median, most } = await measure(page, moves);
     console.log(`a box: median ${median.toFixed(0)} ms, 95th ${most.toFixed(0)} ms`);
   });
@@ -50,7 +63,10 @@ async function frames(page) {
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   await page.evaluate(() => {
     window.ticks = [];
-    const tick = t => { window.ticks.push(t); window.ticking = requestAnimationFrame(tick); };
+    const tick = t => {
+      window.ticks.push(t);
+      window.ticking = requestAnimationFrame(tick);
+    };
     requestAnimationFrame(tick);
   });
   await page.mouse.move(x, y);
@@ -58,17 +74,28 @@ async function frames(page) {
   await page.mouse.down();
   await page.mouse.move(x + 200, y + 80, { steps: 40 });
   await page.mouse.up();
-  const ticks = await page.evaluate(() => { cancelAnimationFrame(window.ticking); return window.ticks; });
-  const gaps = ticks.slice(1).map((t, i) => t - ticks[i]).sort((a, b) => a - b);
+  const ticks = await page.evaluate(() => {
+    cancelAnimationFrame(window.ticking);
+    return window.ticks;
+  });
+  const gaps = ticks
+    .slice(1)
+    .map((t, i) => t - ticks[i])
+    .sort((a, b) => a - b);
   return 1000 / (gaps.reduce((a, b) => a + b, 0) / gaps.length);
 }
 
-for (const [name, make, room] of [['the demo house', null, 'room:living'], ['60 rooms and 400 openings', bigHouse, 'room:r14']]) {
+for (const [name, make, room] of [
+  ['the demo house', null, 'room:living'],
+  ['60 rooms and 400 openings', bigHouse, 'room:r14'],
+]) {
   test(`edits and zoom are quick on ${name}`, async ({ page, house }) => {
     let job = 'tamarack-row';
     if (make) {
       await page.goto(house.url);
-      await page.getByLabel('Job file or DXF').setInputFiles({ name: 'big.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(make())) });
+      await page
+        .getByLabel('Job file or DXF')
+        .setInputFiles({ name: 'big.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(make())) });
       await page.getByRole('button', { name: 'Import' }).click();
       await expect(page.locator('.plan .floor')).toHaveCount(60);
       await expect(page.locator('.hit-line')).toHaveCount(400);
@@ -76,16 +103,31 @@ for (const [name, make, room] of [['the demo house', null, 'room:living'], ['60 
     }
     await page.goto(`${house.url}/jobs/${job}/rooms`);
     // A wish in the middle of a room goes to and fro: each drop is checked, stored, analysed and drawn like any edit.
-    const { x, y, width, height } = await page.locator(`.floor[data-pick="${room}"]`).evaluate(e => { const b = e.getBBox(); return { x: b.x, y: b.y, width: b.width, height: b.height }; });
+    const { x, y, width, height } = await page.locator(`.floor[data-pick="${room}"]`).evaluate(e => {
+      const b = e.getBBox();
+      return { x: b.x, y: b.y, width: b.width, height: b.height };
+    });
     const [cx, cy] = [x + width / 2, y + height / 3];
     await page.locator('#tool').selectOption('wish:desk');
     await edited(page, () => clickAt(page, cx - 20, cy));
     await page.locator('body').press('v');
-    const moves = Array.from({ length: 24 }, (_, i) => i % 2 ? [[cx + 20, cy], [cx - 20, cy]] : [[cx - 20, cy], [cx + 20, cy]]);
+    const moves = Array.from({ length: 24 }, (_, i) =>
+      i % 2
+        ? [
+            [cx + 20, cy],
+            [cx - 20, cy],
+          ]
+        : [
+            [cx - 20, cy],
+            [cx + 20, cy],
+          ],
+    );
     const { median, most } = await measure(page, moves);
     await page.locator('[data-zoom="fit"]').click();
     await expect(page.locator('.plan')).not.toHaveAttribute('style', /scale/);
     const rate = await frames(page);
-    console.log(`${name}: edit median ${median.toFixed(0)} ms, 95th ${most.toFixed(0)} ms, zoom and pan ${rate.toFixed(0)} frames a second`);
+    console.log(
+      `${name}: edit median ${median.toFixed(0)} ms, 95th ${most.toFixed(0)} ms, zoom and pan ${rate.toFixed(0)} frames a second`,
+    );
   });
 }

@@ -3,8 +3,27 @@ using Circuitum.Cli;
 
 var file = new Argument<FileInfo>("file") { Description = "A job file." };
 var output = new Option<FileInfo>("--out") { Description = "Where to write. Without it, standard output." };
-var form = new Option<string>("--as") { Description = $"job-json, schedule-svg, plan-svg, plan-dxf; a list: schedule-csv, {string.Join(", ", Circuitum.Formats.Lists.Names.Select(n => $"{n}-csv"))}, lists-xlsx; a paper: {string.Join(", ", Circuitum.Formats.Pdf.Papers.Names.Select(n => $"{n}-pdf"))}; stickers: cable-stickers-pdf, breaker-stickers-pdf.", Required = true };
-form.AcceptOnlyFromAmong(["schedule-csv", "schedule-svg", "job-json", "plan-svg", "plan-dxf", "lists-xlsx", "cable-stickers-pdf", "breaker-stickers-pdf", .. Circuitum.Formats.Lists.Names.Select(n => $"{n}-csv"), .. Circuitum.Formats.Pdf.Papers.Names.Select(n => $"{n}-pdf")]);
+var form = new Option<string>("--as")
+{
+    Description =
+        "job-json, schedule-svg, plan-svg, plan-dxf; a list: schedule-csv, "
+        + $"{string.Join(", ", Circuitum.Formats.Lists.Names.Select(n => $"{n}-csv"))}, lists-xlsx; a paper: "
+        + $"{string.Join(", ", Circuitum.Formats.Pdf.Papers.Names.Select(n => $"{n}-pdf"))}; stickers: cable-stickers-pdf, "
+        + "breaker-stickers-pdf.",
+    Required = true,
+};
+form.AcceptOnlyFromAmong([
+    "schedule-csv",
+    "schedule-svg",
+    "job-json",
+    "plan-svg",
+    "plan-dxf",
+    "lists-xlsx",
+    "cable-stickers-pdf",
+    "breaker-stickers-pdf",
+    .. Circuitum.Formats.Lists.Names.Select(n => $"{n}-csv"),
+    .. Circuitum.Formats.Pdf.Papers.Names.Select(n => $"{n}-pdf"),
+]);
 var storey = new Option<string?>("--storey") { Description = "For plan-svg and plan-dxf: the storey's id; the first one without it." };
 var size = new Option<string>("--size") { Description = "For papers and stickers: letter or a4.", DefaultValueFactory = _ => "letter" };
 size.AcceptOnlyFromAmong("letter", "a4");
@@ -15,32 +34,69 @@ plan.SetAction((r, c) => Work.Plan(r.GetValue(file)!, r.GetValue(output), c));
 var check = new Command("check", "Prints the findings. Exit 0 without a must finding, 1 with one, 2 on bad input.") { file };
 check.SetAction((r, c) => Work.Check(r.GetValue(file)!, c));
 var export = new Command("export", "Writes a paper or the job file.") { file, form, output, storey, size };
-export.SetAction((r, c) => Work.Export(r.GetValue(file)!, r.GetValue(form)!, r.GetValue(output), r.GetValue(storey), r.GetValue(size) == "a4" ? Circuitum.Formats.Pdf.PaperSize.A4 : Circuitum.Formats.Pdf.PaperSize.Letter, c));
+export.SetAction(
+    (r, c) =>
+        Work.Export(
+            r.GetValue(file)!,
+            r.GetValue(form)!,
+            r.GetValue(output),
+            r.GetValue(storey),
+            r.GetValue(size) == "a4" ? Circuitum.Formats.Pdf.PaperSize.A4 : Circuitum.Formats.Pdf.PaperSize.Letter,
+            c
+        )
+);
 var analyze = new Command("analyze", "Writes the whole analysis as JSON.") { file, output };
 analyze.SetAction((r, c) => Work.Analyze(r.GetValue(file)!, r.GetValue(output), c));
 var import = new Command("import", "Puts a job file into the web application's database.") { file, data };
 import.SetAction((r, c) => Work.Import(r.GetValue(file)!, r.GetValue(data), c));
 
-var walls = new Option<string[]>("--walls") { Description = "Layers of walls; guessed from their names without it.", AllowMultipleArgumentsPerToken = true };
+var walls = new Option<string[]>("--walls")
+{
+    Description = "Layers of walls; guessed from their names without it.",
+    AllowMultipleArgumentsPerToken = true,
+};
 var rooms = new Option<string[]>("--rooms") { Description = "Layers of closed room outlines.", AllowMultipleArgumentsPerToken = true };
 var doors = new Option<string[]>("--doors") { Description = "Layers of doors.", AllowMultipleArgumentsPerToken = true };
 var windows = new Option<string[]>("--windows") { Description = "Layers of windows.", AllowMultipleArgumentsPerToken = true };
 var units = new Option<string?>("--units") { Description = "in, ft, mm, cm or m; what the file says without it." };
 units.AcceptOnlyFromAmong("in", "ft", "mm", "cm", "m");
-var drawing = new Command("read-dxf", "Makes a job of an ASCII DXF drawing and prints what was taken.") { file, output, rooms, walls, doors, windows, units };
-drawing.SetAction((r, c) => Work.ReadDrawing(r.GetValue(file)!, r.GetValue(output), new Layers(r.GetValue(rooms), r.GetValue(walls), r.GetValue(doors), r.GetValue(windows), r.GetValue(units)), c));
+var drawing = new Command("read-dxf", "Makes a job of an ASCII DXF drawing and prints what was taken.")
+{
+    file,
+    output,
+    rooms,
+    walls,
+    doors,
+    windows,
+    units,
+};
+drawing.SetAction(
+    (r, c) =>
+        Work.ReadDrawing(
+            r.GetValue(file)!,
+            r.GetValue(output),
+            new Layers(r.GetValue(rooms), r.GetValue(walls), r.GetValue(doors), r.GetValue(windows), r.GetValue(units)),
+            c
+        )
+);
 
 var bench = new Command("bench", "Answers a quick question without a job, as JSON with its steps and citations.");
 foreach (var question in Circuitum.Core.Bench.BenchDesk.Questions)
 {
     var asked = new Command(question.Name, question.Title);
-    var options = question.Fields.Select(f => new Option<string[]>($"--{f.Name}")
-    {
-        Description = $"{f.Title}.{(f.Choices.Length > 0 ? $" One of {string.Join(", ", f.Choices)}." : "")}{(f.Example.Length > 0 ? $" Such as {f.Example}." : "")}{(f.Default.Length > 0 ? $" Without it: {f.Default}." : "")}",
-        Arity = ArgumentArity.OneOrMore,
-        AllowMultipleArgumentsPerToken = false,
-    }).ToList();
-    foreach (var option in options) asked.Add(option);
+    var options = question
+        .Fields.Select(f => new Option<string[]>($"--{f.Name}")
+        {
+            Description =
+                $"{f.Title}.{(f.Choices.Length > 0 ? $" One of {string.Join(", ", f.Choices)}." : "")}"
+                + $"{(f.Example.Length > 0 ? $" Such as {f.Example}." : "")}"
+                + $"{(f.Default.Length > 0 ? $" Without it: {f.Default}." : "")}",
+            Arity = ArgumentArity.OneOrMore,
+            AllowMultipleArgumentsPerToken = false,
+        })
+        .ToList();
+    foreach (var option in options)
+        asked.Add(option);
     asked.SetAction(r => Work.Bench(question, options.SelectMany(o => (r.GetValue(o) ?? []).Select(v => (o.Name[2..], v)))));
     bench.Add(asked);
 }
@@ -48,11 +104,24 @@ foreach (var question in Circuitum.Core.Bench.BenchDesk.Questions)
 var rules = new Command("rules", "Prints the table of the rules, as in docs/rules.md.");
 rules.SetAction(_ => Console.Write(Circuitum.Formats.RulesMarkdown.Write()));
 
-var root = new RootCommand("Plans the rough-in of a house from a job file. A planning aid: the local authority and licensed practice decide.") { plan, check, export, analyze, import, drawing, bench, rules };
+var root = new RootCommand(
+    "Plans the rough-in of a house from a job file. A planning aid: the local authority and licensed practice decide."
+)
+{
+    plan,
+    check,
+    export,
+    analyze,
+    import,
+    drawing,
+    bench,
+    rules,
+};
 var parsed = root.Parse(args);
 if (parsed.Errors.Count > 0)
 {
-    foreach (var error in parsed.Errors) await Console.Error.WriteLineAsync(error.Message);
+    foreach (var error in parsed.Errors)
+        await Console.Error.WriteLineAsync(error.Message);
     return 2;
 }
 

@@ -13,43 +13,81 @@ namespace Circuitum.Cli;
 internal static class Work
 {
     internal static async Task<int> Plan(FileInfo file, FileInfo? output, CancellationToken cancel) =>
-        await Read(file, cancel) is { } job ? await Write(output, JobFile.Write(Planner.PlanAll(job, Core.Circuits.PlanEffort.Full)), cancel) : 2;
+        await Read(file, cancel) is { } job
+            ? await Write(output, JobFile.Write(Planner.PlanAll(job, Core.Circuits.PlanEffort.Full)), cancel)
+            : 2;
 
     internal static async Task<int> Analyze(FileInfo file, FileInfo? output, CancellationToken cancel) =>
         await Read(file, cancel) is { } job ? await Write(output, AnalysisJson.Write(Analyzer.Analyze(job)), cancel) : 2;
 
     internal static async Task<int> Check(FileInfo file, CancellationToken cancel)
     {
-        if (await Read(file, cancel) is not { } job) return 2;
+        if (await Read(file, cancel) is not { } job)
+            return 2;
         var analysis = Analyzer.Analyze(job);
-        foreach (var f in analysis.Findings) Console.WriteLine($"{f.Severity.ToString().ToLowerInvariant(),-6} {f.RuleId,-22} {f.Citation,-22} {f.Sentence}");
+        foreach (var f in analysis.Findings)
+            Console.WriteLine($"{f.Severity.ToString().ToLowerInvariant(), -6} {f.RuleId, -22} {f.Citation, -22} {f.Sentence}");
         var must = analysis.Findings.Count(f => f.Severity == Severity.Must);
-        Console.WriteLine($"{must} must, {analysis.Findings.Count(f => f.Severity == Severity.Should)} should, {analysis.Findings.Count(f => f.Severity == Severity.Note)} note");
+        Console.WriteLine(
+            $"{must} must, {analysis.Findings.Count(f => f.Severity == Severity.Should)} should, "
+                + $"{analysis.Findings.Count(f => f.Severity == Severity.Note)} note"
+        );
         return must > 0 ? 1 : 0;
     }
 
-    internal static async Task<int> Export(FileInfo file, string form, FileInfo? output, string? storey, Formats.Pdf.PaperSize size, CancellationToken cancel)
+    internal static async Task<int> Export(
+        FileInfo file,
+        string form,
+        FileInfo? output,
+        string? storey,
+        Formats.Pdf.PaperSize size,
+        CancellationToken cancel
+    )
     {
-        if (await Read(file, cancel) is not { } job) return 2;
-        if (form == "job-json") return await Write(output, JobFile.Write(job), cancel);
+        if (await Read(file, cancel) is not { } job)
+            return 2;
+        if (form == "job-json")
+            return await Write(output, JobFile.Write(job), cancel);
         var analysis = Analyzer.Analyze(job);
         if (form.EndsWith("-stickers-pdf", StringComparison.Ordinal))
         {
-            var (breakers, stock) = (form.StartsWith("breaker", StringComparison.Ordinal), StickerSheet.Stocks.Where(s => s.Size == size).ToList());
-            return await WriteBytes(output, Formats.Pdf.PdfSheet.Make($"Stickers, {job.Name}", StickerSheet.Of(breakers ? StickerSheet.Breakers(analysis) : StickerSheet.Cables(analysis), breakers ? stock[^1] : stock[0], 1, lines: false)), cancel);
+            var (breakers, stock) = (
+                form.StartsWith("breaker", StringComparison.Ordinal),
+                StickerSheet.Stocks.Where(s => s.Size == size).ToList()
+            );
+            return await WriteBytes(
+                output,
+                Formats.Pdf.PdfSheet.Make(
+                    $"Stickers, {job.Name}",
+                    StickerSheet.Of(
+                        breakers ? StickerSheet.Breakers(analysis) : StickerSheet.Cables(analysis),
+                        breakers ? stock[^1] : stock[0],
+                        1,
+                        lines: false
+                    )
+                ),
+                cancel
+            );
         }
 
-        if (form.EndsWith("-pdf", StringComparison.Ordinal)) return await WriteBytes(output, Formats.Pdf.Papers.Make(analysis, form[..^4], 0, size), cancel);
-        if (form == "lists-xlsx") return await WriteBytes(output, ListsXlsx.Write(analysis), cancel);
-        if (form.EndsWith("-csv", StringComparison.Ordinal) && Lists.Names.Contains(form[..^4])) return await Write(output, Lists.Csv(analysis, form[..^4]), cancel);
+        if (form.EndsWith("-pdf", StringComparison.Ordinal))
+            return await WriteBytes(output, Formats.Pdf.Papers.Make(analysis, form[..^4], 0, size), cancel);
+        if (form == "lists-xlsx")
+            return await WriteBytes(output, ListsXlsx.Write(analysis), cancel);
+        if (form.EndsWith("-csv", StringComparison.Ordinal) && Lists.Names.Contains(form[..^4]))
+            return await Write(output, Lists.Csv(analysis, form[..^4]), cancel);
         switch (form)
         {
-            case "schedule-csv": return await Write(output, ScheduleCsv.Write(analysis), cancel);
-            case "schedule-svg": return await Write(output, ScheduleSvg.Draw(analysis), cancel);
+            case "schedule-csv":
+                return await Write(output, ScheduleCsv.Write(analysis), cancel);
+            case "schedule-svg":
+                return await Write(output, ScheduleSvg.Draw(analysis), cancel);
             default:
                 var id = storey ?? job.Storeys.FirstOrDefault()?.Id;
-                if (job.StoreyById(id) is null) return Fail($"--storey: there is no storey '{id}'. It has: {string.Join(", ", job.Storeys.Select(s => s.Id))}.");
-                if (form == "plan-dxf") return await Write(output, DxfWriter.Write(analysis, id!), cancel);
+                if (job.StoreyById(id) is null)
+                    return Fail($"--storey: there is no storey '{id}'. It has: {string.Join(", ", job.Storeys.Select(s => s.Id))}.");
+                if (form == "plan-dxf")
+                    return await Write(output, DxfWriter.Write(analysis, id!), cancel);
                 return await Write(output, PlanSvg.Draw(analysis, new PlanView(id!, PlanStage.Circuits, StandAlone: true)), cancel);
         }
     }
@@ -67,16 +105,23 @@ internal static class Work
             return Fail($"{file.Name}: it cannot be read. {e.Message}");
         }
 
-        if (reading.Drawing is not { } drawing) return Fail(reading.Problem);
-        var job = new Job { Name = Path.GetFileNameWithoutExtension(file.Name), Storeys = [new Storey { Id = "first", Name = "First floor" }] };
+        if (reading.Drawing is not { } drawing)
+            return Fail(reading.Problem);
+        var job = new Job
+        {
+            Name = Path.GetFileNameWithoutExtension(file.Name),
+            Storeys = [new Storey { Id = "first", Name = "First floor" }],
+        };
         var import = DxfPlan.Import(drawing, layers.Choose(drawing), job, "first");
-        foreach (var line in import.Report) await Console.Error.WriteLineAsync(line);
+        foreach (var line in import.Report)
+            await Console.Error.WriteLineAsync(line);
         return import.Job is null ? Fail(import.Problem) : await Write(output, JobFile.Write(import.Job), cancel);
     }
 
     internal static async Task<int> Import(FileInfo file, DirectoryInfo? data, CancellationToken cancel)
     {
-        if (await Read(file, cancel) is not { } job) return 2;
+        if (await Read(file, cancel) is not { } job)
+            return 2;
         await using var store = await JobStore.OpenAsync(data?.FullName ?? "data", cancel);
         Console.WriteLine(await store.CreateAsync(job, "import", cancel));
         return 0;
@@ -101,7 +146,8 @@ internal static class Work
         {
             await using var stream = file.OpenRead();
             var reading = await JobFile.ReadAsync(stream, cancel);
-            foreach (var problem in reading.Problems) await Console.Error.WriteLineAsync(problem.ToString());
+            foreach (var problem in reading.Problems)
+                await Console.Error.WriteLineAsync(problem.ToString());
             return reading.Job;
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException)
@@ -163,9 +209,18 @@ internal sealed record Layers(string[]? Rooms, string[]? Walls, string[]? Doors,
     internal DxfChoice Choose(DxfDrawing drawing)
     {
         var guess = DxfChoice.Guess(drawing);
-        var inches = Units switch { "in" => 1, "ft" => 12, "mm" => 1 / 25.4, "cm" => 1 / 2.54, "m" => 1 / 0.0254, _ => guess.InchesPerUnit };
+        var inches = Units switch
+        {
+            "in" => 1,
+            "ft" => 12,
+            "mm" => 1 / 25.4,
+            "cm" => 1 / 2.54,
+            "m" => 1 / 0.0254,
+            _ => guess.InchesPerUnit,
+        };
         return new(Of(Rooms, guess.Rooms), Of(Walls, guess.Walls), Of(Doors, guess.Doors), Of(Windows, guess.Windows), inches);
     }
 
-    private static ImmutableHashSet<string> Of(string[]? typed, ImmutableHashSet<string> guess) => typed is { Length: > 0 } ? [.. typed] : guess;
+    private static ImmutableHashSet<string> Of(string[]? typed, ImmutableHashSet<string> guess) =>
+        typed is { Length: > 0 } ? [.. typed] : guess;
 }

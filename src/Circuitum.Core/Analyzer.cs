@@ -40,24 +40,43 @@ public static class Planner
     /// <summary>The planner's own circuits taken back and planned anew, with home runs and spaces for them.</summary>
     /// <param name="job">The job.</param>
     /// <param name="planner">Who divides; none takes the full search.</param>
-    public static Job PlanAfresh(Job job, ICircuitPlanner? planner = null) => Laid(CircuitPlanning.Kept(job), CircuitPlanning.Afresh(job, planner));
+    public static Job PlanAfresh(Job job, ICircuitPlanner? planner = null) =>
+        Laid(CircuitPlanning.Kept(job), CircuitPlanning.Afresh(job, planner));
 
     // Home runs and spaces for a plan; circuits that were not there before get their numbers from the spaces. Which of several
     // crowded circuits takes larger wire goes by the number, so pairs are looked at once more.
     private static Job Laid(Job before, Job planned) => Held(Numbered(before, PlanSpaces(PlanPairs(planned))));
 
     /// <summary>Numbers for the circuits that were not there before.</summary>
-    internal static Job Numbered(Job before, Job placed) => CircuitNumbers.Settle(placed, before.Decisions.Circuits.Select(c => c.Number).ToHashSet());
+    internal static Job Numbered(Job before, Job placed) =>
+        CircuitNumbers.Settle(placed, before.Decisions.Circuits.Select(c => c.Number).ToHashSet());
 
     /// <summary>Home runs that two circuits share, where the job wants that; a person's stay as they are.</summary>
     public static Job PlanPairs(Job job)
     {
         var decisions = job.Decisions.WithoutLostPairs();
-        if (job.Preferences.TwoCircuitHomeRuns == TwoCircuitHomeRuns.Never) return job with { Decisions = decisions with { Pairs = [.. decisions.Pairs.Where(p => p.By == Maker.Person)] } };
+        if (job.Preferences.TwoCircuitHomeRuns == TwoCircuitHomeRuns.Never)
+            return job with { Decisions = decisions with { Pairs = [.. decisions.Pairs.Where(p => p.By == Maker.Person)] } };
         var kind = job.Preferences.TwoCircuitHomeRuns == TwoCircuitHomeRuns.SharedNeutral ? PairKind.SharedNeutral : PairKind.TwoNeutrals;
         job = job with { Decisions = decisions with { Pairs = [.. decisions.Pairs.Where(p => p.By == Maker.Person || p.Kind == kind)] } };
         var offers = HomeRunPairing.Offers(HouseDeriver.Derive(job), kind);
-        job = job with { Decisions = job.Decisions with { Pairs = [.. job.Decisions.Pairs, .. offers.Select(o => new HomeRunPair { First = o.First, Second = o.Second, Kind = kind, By = Maker.Planner })] } };
+        job = job with
+        {
+            Decisions = job.Decisions with
+            {
+                Pairs =
+                [
+                    .. job.Decisions.Pairs,
+                    .. offers.Select(o => new HomeRunPair
+                    {
+                        First = o.First,
+                        Second = o.Second,
+                        Kind = kind,
+                        By = Maker.Planner,
+                    }),
+                ],
+            },
+        };
 
         return Held(job);
     }
@@ -70,7 +89,8 @@ public static class Planner
         {
             var analysis = HouseDeriver.Derive(job);
             ImmutableArray<HomeRunPair> kept = [.. job.Decisions.Pairs.Where(p => p.By == Maker.Person || Holds(analysis, p))];
-            if (kept.Length == job.Decisions.Pairs.Length) break;
+            if (kept.Length == job.Decisions.Pairs.Length)
+                break;
             job = job with { Decisions = job.Decisions with { Pairs = kept } };
         }
 
@@ -80,7 +100,10 @@ public static class Planner
     private static bool Holds(JobAnalysis a, HomeRunPair pair)
     {
         var (first, second) = (a.CircuitByNumber(pair.First)!, a.CircuitByNumber(pair.Second)!);
-        return HomeRunPairing.WhyNot(first, second, pair.Kind) is null && first.Run.First is { } box && a.Specs[box] is var spec && (spec.Fill is null || spec.Fill.Inches3 <= spec.Entry!.Volume);
+        return HomeRunPairing.WhyNot(first, second, pair.Kind) is null
+            && first.Run.First is { } box
+            && a.Specs[box] is var spec
+            && (spec.Fill is null || spec.Fill.Inches3 <= spec.Entry!.Volume);
     }
 
     /// <summary>Spaces for breakers that have none; places that stand are kept while they are possible.</summary>
@@ -88,7 +111,8 @@ public static class Planner
     /// <param name="afresh">Lay out the planner's own places again.</param>
     public static Job PlanSpaces(Job job, bool afresh = false)
     {
-        if (job.Panels.Length == 0) return job;
+        if (job.Panels.Length == 0)
+            return job;
         var analysis = HouseDeriver.Derive(job);
         if (afresh && job.Panels.Length > 1)
         {
@@ -97,9 +121,15 @@ public static class Planner
             analysis = HouseDeriver.Derive(job);
         }
 
-        var kept = job.Decisions.Spaces.Where(s => !afresh || s.By == Maker.Person).Select(s => s.Feeds is { } fed && job.Panels.Any(p => p.Id == fed) ? s with { Circuit = PanelDeriver.FeederNumber(job, fed) } : s).ToList();
+        var kept = job
+            .Decisions.Spaces.Where(s => !afresh || s.By == Maker.Person)
+            .Select(s =>
+                s.Feeds is { } fed && job.Panels.Any(p => p.Id == fed) ? s with { Circuit = PanelDeriver.FeederNumber(job, fed) } : s
+            )
+            .ToList();
         var needs = PanelShare.Of(analysis);
-        var spaces = job.Panels.SelectMany(p => SpacePlan.Fill(p, kept, needs[p.Id], job.Preferences.PanelOrder))
+        var spaces = job
+            .Panels.SelectMany(p => SpacePlan.Fill(p, kept, needs[p.Id], job.Preferences.PanelOrder))
             .Select(s => s.Circuit < 0 ? s with { Circuit = 0, Feeds = job.Panels[-1 - s.Circuit].Id } : s);
         return job with { Decisions = job.Decisions with { Spaces = [.. spaces] } };
     }

@@ -16,7 +16,17 @@ namespace Circuitum.Core;
 /// <param name="Cable">Its cable.</param>
 /// <param name="Feet">All its cable, in feet.</param>
 /// <param name="Findings">What is or would be found of it, must and should.</param>
-public sealed record CircuitState(int Number, string Label, int Boxes, int Receptacles, double Load, int Breaker, string Cable, double Feet, ImmutableArray<string> Findings);
+public sealed record CircuitState(
+    int Number,
+    string Label,
+    int Boxes,
+    int Receptacles,
+    double Load,
+    int Breaker,
+    string Cable,
+    double Feet,
+    ImmutableArray<string> Findings
+);
 
 /// <summary>What a move of boxes would make of the circuits that it touches. Nothing is changed.</summary>
 /// <param name="Now">The touched circuits as they are.</param>
@@ -32,12 +42,22 @@ public sealed record CircuitPreview(ImmutableArray<CircuitState> Now, ImmutableA
         var then = Analyzer.Analyze(moved);
         bool Same(int number)
         {
-            var (a, b) = (now.Job.Decisions.Circuits.FirstOrDefault(c => c.Number == number), moved.Decisions.Circuits.FirstOrDefault(c => c.Number == number));
+            var (a, b) = (
+                now.Job.Decisions.Circuits.FirstOrDefault(c => c.Number == number),
+                moved.Decisions.Circuits.FirstOrDefault(c => c.Number == number)
+            );
             return a is not null && b is not null && a.Boxes.Select(x => x.Box).SequenceEqual(b.Boxes.Select(x => x.Box));
         }
 
         var touched = now.Circuits.Concat(then.Circuits).Select(c => c.Number).Distinct().Where(n => !Same(n)).Order().ToList();
-        ImmutableArray<CircuitState> States(JobAnalysis a) => [.. touched.Select(a.CircuitByNumber).OfType<CircuitAnalysis>().Where(c => c.Boxes.Length > 0).Select(c => State(c, a.Findings))];
+        ImmutableArray<CircuitState> States(JobAnalysis a) =>
+            [
+                .. touched
+                    .Select(a.CircuitByNumber)
+                    .OfType<CircuitAnalysis>()
+                    .Where(c => c.Boxes.Length > 0)
+                    .Select(c => State(c, a.Findings)),
+            ];
         return new(States(now), States(then), then.CableFeet - now.CableFeet);
     }
 
@@ -49,17 +69,43 @@ public sealed record CircuitPreview(ImmutableArray<CircuitState> Now, ImmutableA
     /// <param name="boxes">The boxes that are dragged.</param>
     public static ImmutableArray<CircuitState> Everywhere(JobAnalysis now, IReadOnlySet<string> boxes)
     {
-        var members = now.Job.Decisions.Boxes.Where(b => boxes.Contains(b.Id)).Select(b => new CircuitBox { Box = b.Id, By = Maker.Person }).ToList();
+        var members = now
+            .Job.Decisions.Boxes.Where(b => boxes.Contains(b.Id))
+            .Select(b => new CircuitBox { Box = b.Id, By = Maker.Person })
+            .ToList();
         var derive = HouseDeriver.OneByOne(now);
-        return [.. now.Circuits.Select(c =>
-        {
-            var without = c.Circuit.Boxes.Where(b => !boxes.Contains(b.Box)).ToList();
-            var changed = derive(c.Circuit with { Boxes = without.Count < c.Circuit.Boxes.Length ? [.. without] : [.. without, .. members] }, c.Label);
-            return State(changed, CheckList.OfCircuit(now, changed));
-        })];
+        return
+        [
+            .. now.Circuits.Select(c =>
+            {
+                var without = c.Circuit.Boxes.Where(b => !boxes.Contains(b.Box)).ToList();
+                var changed = derive(
+                    c.Circuit with
+                    {
+                        Boxes = without.Count < c.Circuit.Boxes.Length ? [.. without] : [.. without, .. members],
+                    },
+                    c.Label
+                );
+                return State(changed, CheckList.OfCircuit(now, changed));
+            }),
+        ];
     }
 
-    private static CircuitState State(CircuitAnalysis c, IEnumerable<Finding> findings) => new(
-        c.Number, c.Label, c.Boxes.Length, c.Boxes.Count(b => b.Kind == BoxKind.Receptacle), c.Load.Connected.Value, c.Breaker, c.Cable, c.Run.Cut.InFeet,
-        [.. findings.Where(f => f.Severity != Severity.Note && f.Subjects.Contains($"circuit:{c.Number}")).Select(f => f.Sentence).Distinct()]);
+    private static CircuitState State(CircuitAnalysis c, IEnumerable<Finding> findings) =>
+        new(
+            c.Number,
+            c.Label,
+            c.Boxes.Length,
+            c.Boxes.Count(b => b.Kind == BoxKind.Receptacle),
+            c.Load.Connected.Value,
+            c.Breaker,
+            c.Cable,
+            c.Run.Cut.InFeet,
+            [
+                .. findings
+                    .Where(f => f.Severity != Severity.Note && f.Subjects.Contains($"circuit:{c.Number}"))
+                    .Select(f => f.Sentence)
+                    .Distinct(),
+            ]
+        );
 }

@@ -15,14 +15,29 @@ namespace Circuitum.Core;
 /// <param name="DarkestTrip">Most rooms that one breaker leaves without light.</param>
 /// <param name="Cost">What its general circuits cost by the job's own weights, in cents.</param>
 /// <param name="Moved">General outlets and lights that are on another circuit than now, circuits being matched by what they share.</param>
-public sealed record PlanChoice(string Name, JobAnalysis Analysis, int Breakers, int Spaces, double CableFeet, int RoomsMixed, int DarkestTrip, long Cost, ImmutableHashSet<string> Moved);
+public sealed record PlanChoice(
+    string Name,
+    JobAnalysis Analysis,
+    int Breakers,
+    int Spaces,
+    double CableFeet,
+    int RoomsMixed,
+    int DarkestTrip,
+    long Cost,
+    ImmutableHashSet<string> Moved
+);
 
 /// <summary>Makes whole plans with different aims: fewest breakers, least wire, least darkness, and the job's own weights.</summary>
 public static class PlanChoices
 {
     /// <summary>The aims by name, in the order in which they are shown.</summary>
     public static ImmutableArray<(string Name, PlanWeights? Weights)> Aims { get; } =
-        [("own weights", null), ("fewest breakers", PlanWeights.FewestBreakers), ("least wire", PlanWeights.LeastWire), ("least darkness", PlanWeights.LeastDarkness)];
+    [
+        ("own weights", null),
+        ("fewest breakers", PlanWeights.FewestBreakers),
+        ("least wire", PlanWeights.LeastWire),
+        ("least darkness", PlanWeights.LeastDarkness),
+    ];
 
     /// <summary>The job planned afresh for an aim; its own weights stay in the document.</summary>
     public static Job Plan(Job job, PlanWeights? weights)
@@ -32,7 +47,8 @@ public static class PlanChoices
     }
 
     /// <summary>The plan that stands and one for each aim.</summary>
-    public static ImmutableArray<PlanChoice> Of(Job job) => [Score("as it stands", job, job), .. Aims.Select(a => Score(a.Name, Plan(job, a.Weights), job))];
+    public static ImmutableArray<PlanChoice> Of(Job job) =>
+        [Score("as it stands", job, job), .. Aims.Select(a => Score(a.Name, Plan(job, a.Weights), job))];
 
     /// <summary>What planning afresh would save, by the job's own weights, and what it would move.</summary>
     public static Explain.Derivation Saving(JobAnalysis now)
@@ -42,7 +58,9 @@ public static class PlanChoices
         var saving = before - then;
         return new("Planning afresh", saving > 0 ? $"{PlanExplain.Money(saving)} less" : "saves nothing")
         {
-            Because = $"It would move {after.Moved.Count} boxes to another circuit; what a person put somewhere or locked stays.{(saving <= 0 ? " The plan that stands is as good." : "")}",
+            Because =
+                $"It would move {after.Moved.Count} boxes to another circuit; what a person put somewhere or locked stays."
+                + $"{(saving <= 0 ? " The plan that stands is as good." : "")}",
             Citation = "practice",
             Steps =
             [
@@ -56,15 +74,19 @@ public static class PlanChoices
     }
 
     // Which boxes leave which circuit, and with what they are together then.
-    private static IEnumerable<Explain.Derivation> Moves(JobAnalysis now, PlanChoice after) => after.Moved
-        .GroupBy(box => (From: now.CircuitOf(box)?.Number ?? 0, To: after.Analysis.CircuitOf(box)?.Number ?? 0))
-        .OrderBy(g => g.Key)
-        .Select(g => new Explain.Derivation(
-            now.CircuitByNumber(g.Key.From) is { } from ? $"From {from.Number}, {from.Label}" : "On no circuit yet",
-            after.Analysis.CircuitByNumber(g.Key.To) is { } to ? $"to {to.Label}" : "to none")
-        {
-            Because = $"{string.Join(", ", g.Order(StringComparer.Ordinal).Take(MostNamed))}{(g.Count() > MostNamed ? $" and {g.Count() - MostNamed} more" : "")}.",
-        });
+    private static IEnumerable<Explain.Derivation> Moves(JobAnalysis now, PlanChoice after) =>
+        after
+            .Moved.GroupBy(box => (From: now.CircuitOf(box)?.Number ?? 0, To: after.Analysis.CircuitOf(box)?.Number ?? 0))
+            .OrderBy(g => g.Key)
+            .Select(g => new Explain.Derivation(
+                now.CircuitByNumber(g.Key.From) is { } from ? $"From {from.Number}, {from.Label}" : "On no circuit yet",
+                after.Analysis.CircuitByNumber(g.Key.To) is { } to ? $"to {to.Label}" : "to none"
+            )
+            {
+                Because =
+                    $"{string.Join(", ", g.Order(StringComparer.Ordinal).Take(MostNamed))}"
+                    + $"{(g.Count() > MostNamed ? $" and {g.Count() - MostNamed} more" : "")}.",
+            });
 
     // More names than these nobody reads.
     private const int MostNamed = 12;
@@ -74,11 +96,16 @@ public static class PlanChoices
         var a = Analyzer.Analyze(job);
         var general = a.Circuits.Where(c => c.Circuit.Purpose is CircuitPurpose.Receptacles or CircuitPurpose.Mixed).ToList();
         return new(
-            name, a, a.Circuits.Count(c => c.Boxes.Length > 0), a.SpacesUsed, a.CableFeet,
+            name,
+            a,
+            a.Circuits.Count(c => c.Boxes.Length > 0),
+            a.SpacesUsed,
+            a.CableFeet,
             general.Sum(c => Math.Max(0, c.Boxes.Select(b => b.Room).Distinct().Count() - 1)),
             a.Circuits.Select(c => Outage.Of(a, $"circuit:{c.Number}")!.NoLight.Length).DefaultIfEmpty(0).Max(),
             PlanExplain.CostOf(a.House),
-            Moved(now, job));
+            Moved(now, job)
+        );
     }
 
     // Numbers alone say nothing: a circuit is the same one when it shares most with the old one.
@@ -89,9 +116,17 @@ public static class PlanChoices
         var moved = ImmutableHashSet.CreateBuilder<string>();
         foreach (var circuit in after.Decisions.Circuits.OrderByDescending(c => c.Boxes.Length).ThenBy(c => c.Number))
         {
-            var most = circuit.Boxes.Where(b => old.ContainsKey(b.Box)).GroupBy(b => old[b.Box]).Where(g => !taken.Contains(g.Key)).OrderByDescending(g => g.Count()).ThenBy(g => g.Key).FirstOrDefault();
-            if (most is not null) taken.Add(most.Key);
-            foreach (var box in circuit.Boxes.Where(b => most is null || !old.TryGetValue(b.Box, out var n) || n != most.Key)) moved.Add(box.Box);
+            var most = circuit
+                .Boxes.Where(b => old.ContainsKey(b.Box))
+                .GroupBy(b => old[b.Box])
+                .Where(g => !taken.Contains(g.Key))
+                .OrderByDescending(g => g.Count())
+                .ThenBy(g => g.Key)
+                .FirstOrDefault();
+            if (most is not null)
+                taken.Add(most.Key);
+            foreach (var box in circuit.Boxes.Where(b => most is null || !old.TryGetValue(b.Box, out var n) || n != most.Key))
+                moved.Add(box.Box);
         }
 
         return moved.ToImmutable();

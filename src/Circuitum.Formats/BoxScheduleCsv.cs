@@ -10,9 +10,30 @@ public static class BoxScheduleCsv
     private static readonly string[] Head = ["Room", "Box", "Mark", "Device", "Where", "Height", "Box to set", "Stud", "Held for", "By"];
 
     /// <summary>Writes it.</summary>
-    public static string Write(JobAnalysis a) => ScheduleCsv.Lines(BoxSchedule.Of(a).SelectMany(r => r.Lines.Select(l => new[]
-    {
-        r.Room.Room.Name, l.Box.Id, l.Spec.Mark, l.Spec.Device, l.Place, l.Height, l.Spec.Entry?.Name ?? "",
-        l.Spec.Stud is { } s ? $"{(s.Side == StudSide.Left ? "left" : "right")} of {LengthText.Show(s.Stud)}{(s.Needs.Length > 0 ? $", {s.Needs}" : "")}" : "", l.Box.Held?.WaitsFor ?? "", l.Box.By == Maker.Person ? "person" : "planner",
-    })).Prepend(Head));
+    public static string Write(JobAnalysis a) =>
+        ScheduleCsv.Lines(
+            BoxSchedule
+                .Of(a)
+                .SelectMany(r =>
+                    r.Lines.Select(l =>
+                        new[]
+                        {
+                            r.Room.Room.Name,
+                            l.Box.Id,
+                            l.Spec.Mark,
+                            l.Spec.Device,
+                            l.Place,
+                            l.Height,
+                            l.Spec.Entry?.Name ?? "",
+                            l.Spec.Stud is { } s
+                                ? $"{(s.Side == StudSide.Left ? "left" : "right")} of {LengthText.Show(s.Stud)}"
+                                    + $"{(s.Needs.Length > 0 ? $", {s.Needs}" : "")}"
+                                : "",
+                            l.Box.Held?.WaitsFor ?? "",
+                            l.Box.By == Maker.Person ? "person" : "planner",
+                        }
+                    )
+                )
+                .Prepend(Head)
+        );
 }

@@ -32,7 +32,9 @@ public static class JobFile
     {
         try
         {
-            return JsonSerializer.Deserialize<Company>(text, Options) is { } company && JobRules.Check(company).Count == 0 ? company : throw new InvalidDataException("The company's document does not pass its rules.");
+            return JsonSerializer.Deserialize<Company>(text, Options) is { } company && JobRules.Check(company).Count == 0
+                ? company
+                : throw new InvalidDataException("The company's document does not pass its rules.");
         }
         catch (JsonException e)
         {
@@ -48,7 +50,8 @@ public static class JobFile
         int read;
         while ((read = await stream.ReadAsync(chunk, cancel).ConfigureAwait(false)) > 0)
         {
-            if (buffer.Length + read > MostBytes) return Bad("", $"The file is larger than {MostBytes / 1_000_000} MB, the most that a job file may have.");
+            if (buffer.Length + read > MostBytes)
+                return Bad("", $"The file is larger than {MostBytes / 1_000_000} MB, the most that a job file may have.");
             buffer.Write(chunk, 0, read);
         }
 
@@ -61,16 +64,22 @@ public static class JobFile
     /// <summary>Reads a job file.</summary>
     public static JobReading Read(ReadOnlyMemory<byte> utf8)
     {
-        if (utf8.Length > MostBytes) return Bad("", $"The file is larger than {MostBytes / 1_000_000} MB, the most that a job file may have.");
-        if (utf8.Span.StartsWith("\uFEFF"u8)) utf8 = utf8[3..];
+        if (utf8.Length > MostBytes)
+            return Bad("", $"The file is larger than {MostBytes / 1_000_000} MB, the most that a job file may have.");
+        if (utf8.Span.StartsWith("\uFEFF"u8))
+            utf8 = utf8[3..];
         try
         {
             using var document = JsonDocument.Parse(utf8, new JsonDocumentOptions { MaxDepth = 32 });
-            if (document.RootElement.ValueKind != JsonValueKind.Object) return Bad("", "This is not a job file: it does not hold one object.");
-            if (Head(document.RootElement) is { } problem) return new(null, [problem]);
-            if (EmptyEntry(document.RootElement) is { } empty) return Bad(empty.TrimStart('.'), "This entry of the list is empty (null). Take it out.");
+            if (document.RootElement.ValueKind != JsonValueKind.Object)
+                return Bad("", "This is not a job file: it does not hold one object.");
+            if (Head(document.RootElement) is { } problem)
+                return new(null, [problem]);
+            if (EmptyEntry(document.RootElement) is { } empty)
+                return Bad(empty.TrimStart('.'), "This entry of the list is empty (null). Take it out.");
             var job = document.RootElement.Deserialize<Job>(Options);
-            if (job is null) return Bad("", "This is not a job file.");
+            if (job is null)
+                return Bad("", "This is not a job file.");
             var problems = JobRules.Check(job);
             return problems.Count > 0 ? new(null, problems) : new(job, []);
         }
@@ -87,11 +96,21 @@ public static class JobFile
     // Format, version and counts are looked at before anything is built from the file.
     private static Problem? Head(JsonElement root)
     {
-        if (!root.TryGetProperty("format", out var format) || format.ValueKind != JsonValueKind.String || format.GetString() != Job.FormatName)
+        if (
+            !root.TryGetProperty("format", out var format)
+            || format.ValueKind != JsonValueKind.String
+            || format.GetString() != Job.FormatName
+        )
             return new("format", $"This is not a job file; its format must be \"{Job.FormatName}\".");
-        if (!root.TryGetProperty("version", out var version) || !version.TryGetInt32(out var number)) return new("version", "Give the version as a whole number.");
-        if (number != Job.FormatVersion) return new("version", $"Version {number} is not known here; this program reads version {Job.FormatVersion}.");
-        if (root.TryGetProperty("rooms", out var rooms) && rooms.ValueKind == JsonValueKind.Array && rooms.GetArrayLength() > JobRules.MostRooms)
+        if (!root.TryGetProperty("version", out var version) || !version.TryGetInt32(out var number))
+            return new("version", "Give the version as a whole number.");
+        if (number != Job.FormatVersion)
+            return new("version", $"Version {number} is not known here; this program reads version {Job.FormatVersion}.");
+        if (
+            root.TryGetProperty("rooms", out var rooms)
+            && rooms.ValueKind == JsonValueKind.Array
+            && rooms.GetArrayLength() > JobRules.MostRooms
+        )
             return new("rooms", $"There are {rooms.GetArrayLength():#,0}; a job holds {JobRules.MostRooms:#,0} at most.");
         return null;
     }
@@ -103,15 +122,18 @@ public static class JobFile
         {
             foreach (var field in element.EnumerateObject())
             {
-                if (EmptyEntry(field.Value) is { } inner) return $".{JobRules.Short(field.Name)}{inner}";
+                if (EmptyEntry(field.Value) is { } inner)
+                    return $".{JobRules.Short(field.Name)}{inner}";
             }
         }
         else if (element.ValueKind == JsonValueKind.Array)
         {
             foreach (var (entry, i) in element.EnumerateArray().Select((e, i) => (e, i)))
             {
-                if (entry.ValueKind == JsonValueKind.Null) return $"[{i}]";
-                if (EmptyEntry(entry) is { } inner) return $"[{i}]{inner}";
+                if (entry.ValueKind == JsonValueKind.Null)
+                    return $"[{i}]";
+                if (EmptyEntry(entry) is { } inner)
+                    return $"[{i}]{inner}";
             }
         }
 
@@ -120,12 +142,17 @@ public static class JobFile
 
     private static JobReading Bad(string field, string sentence) => new(null, [new Problem(field, sentence)]);
 
-    private static string Path(string? path) => path is null or "$" ? "" : path.StartsWith("$.", StringComparison.Ordinal) ? path[2..] : path;
+    private static string Path(string? path) =>
+        path is null or "$" ? ""
+        : path.StartsWith("$.", StringComparison.Ordinal) ? path[2..]
+        : path;
 
     private static string Sentence(JsonException e)
     {
-        if (e is TradeJsonException) return e.Message;
-        if (e.Message.Contains("maximum configured depth", StringComparison.Ordinal)) return "The file is nested too deeply.";
+        if (e is TradeJsonException)
+            return e.Message;
+        if (e.Message.Contains("maximum configured depth", StringComparison.Ordinal))
+            return "The file is nested too deeply.";
         return e.LineNumber is { } line && e.Path is null
             ? $"This is not JSON; it goes wrong in line {line + 1}, at character {(e.BytePositionInLine ?? 0) + 1}."
             : "The value is of the wrong kind. See the job file's schema for what belongs here.";

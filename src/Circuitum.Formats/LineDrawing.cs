@@ -45,7 +45,16 @@ public enum TextSide
 /// <param name="Text">For text.</param>
 /// <param name="Weight">Breadth of a line; text of 2 and over is bold.</param>
 /// <param name="Side">For text.</param>
-public readonly record struct Stroke(StrokeKind Kind, float X0, float Y0, float X1 = 0, float Y1 = 0, string Text = "", float Weight = 1, TextSide Side = TextSide.Start)
+public readonly record struct Stroke(
+    StrokeKind Kind,
+    float X0,
+    float Y0,
+    float X1 = 0,
+    float Y1 = 0,
+    string Text = "",
+    float Weight = 1,
+    TextSide Side = TextSide.Start
+)
 {
     /// <summary>Bold text.</summary>
     public bool Bold => Weight >= 2;
@@ -67,8 +76,10 @@ public sealed record LineDrawing(ImmutableArray<Stroke> Strokes, float Wide, flo
         using var w = XmlWriter.Create(text, new XmlWriterSettings { OmitXmlDeclaration = true });
         w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
         w.WriteAttributeString("viewBox", $"0 0 {PlanSvg.N(Wide)} {PlanSvg.N(Tall)}");
-        if (inPoints) w.WriteAttributeString("width", $"{PlanSvg.N(Wide)}pt");
-        if (inPoints) w.WriteAttributeString("height", $"{PlanSvg.N(Tall)}pt");
+        if (inPoints)
+            w.WriteAttributeString("width", $"{PlanSvg.N(Wide)}pt");
+        if (inPoints)
+            w.WriteAttributeString("height", $"{PlanSvg.N(Tall)}pt");
         w.WriteAttributeString("class", name);
         w.WriteAttributeString("role", "img");
         w.WriteAttributeString("aria-label", label);
@@ -76,13 +87,45 @@ public sealed record LineDrawing(ImmutableArray<Stroke> Strokes, float Wide, flo
         {
             switch (s.Kind)
             {
-                case StrokeKind.Line: Shape("line", ("x1", s.X0), ("y1", s.Y0), ("x2", s.X1), ("y2", s.Y1)); break;
-                case StrokeKind.Box or StrokeKind.Fill: Shape("rect", ("x", s.X0), ("y", s.Y0), ("width", s.X1 - s.X0), ("height", s.Y1 - s.Y0)); break;
-                case StrokeKind.Circle: Shape("circle", ("cx", s.X0), ("cy", s.Y0), ("r", s.X1)); break;
-                default: PlanSvg.Text(w, s.Bold ? "tag" : "", s.X0, s.Y0, s.X1, s.Text, s.Side switch { TextSide.Middle => "middle", TextSide.End => "end", _ => "start" }); break;
+                case StrokeKind.Line:
+                    Shape("line", ("x1", s.X0), ("y1", s.Y0), ("x2", s.X1), ("y2", s.Y1));
+                    break;
+                case StrokeKind.Box or StrokeKind.Fill:
+                    Shape("rect", ("x", s.X0), ("y", s.Y0), ("width", s.X1 - s.X0), ("height", s.Y1 - s.Y0));
+                    break;
+                case StrokeKind.Circle:
+                    Shape("circle", ("cx", s.X0), ("cy", s.Y0), ("r", s.X1));
+                    break;
+                default:
+                    PlanSvg.Text(
+                        w,
+                        s.Bold ? "tag" : "",
+                        s.X0,
+                        s.Y0,
+                        s.X1,
+                        s.Text,
+                        s.Side switch
+                        {
+                            TextSide.Middle => "middle",
+                            TextSide.End => "end",
+                            _ => "start",
+                        }
+                    );
+                    break;
             }
 
-            void Shape(string shape, params (string Name, float Value)[] numbers) => PlanSvg.Shape(w, shape, "", [.. numbers.Select(n => (n.Name, PlanSvg.N(n.Value))), ("fill", s.Kind == StrokeKind.Fill ? "#1c1a17" : "none"), ("stroke", "#1c1a17"), ("stroke-width", PlanSvg.N(s.Weight))]);
+            void Shape(string shape, params (string Name, float Value)[] numbers) =>
+                PlanSvg.Shape(
+                    w,
+                    shape,
+                    "",
+                    [
+                        .. numbers.Select(n => (n.Name, PlanSvg.N(n.Value))),
+                        ("fill", s.Kind == StrokeKind.Fill ? "#1c1a17" : "none"),
+                        ("stroke", "#1c1a17"),
+                        ("stroke-width", PlanSvg.N(s.Weight)),
+                    ]
+                );
         }
 
         w.WriteEndElement();
@@ -96,15 +139,19 @@ internal sealed class Pen
 {
     private readonly ImmutableArray<Stroke>.Builder strokes = ImmutableArray.CreateBuilder<Stroke>();
 
-    internal void Line(float x0, float y0, float x1, float y1, float weight = 1) => strokes.Add(new(StrokeKind.Line, x0, y0, x1, y1, "", weight));
+    internal void Line(float x0, float y0, float x1, float y1, float weight = 1) =>
+        strokes.Add(new(StrokeKind.Line, x0, y0, x1, y1, "", weight));
 
-    internal void Box(float x0, float y0, float x1, float y1, float weight = 1) => strokes.Add(new(StrokeKind.Box, x0, y0, x1, y1, "", weight));
+    internal void Box(float x0, float y0, float x1, float y1, float weight = 1) =>
+        strokes.Add(new(StrokeKind.Box, x0, y0, x1, y1, "", weight));
 
     internal void Fill(float x0, float y0, float x1, float y1) => strokes.Add(new(StrokeKind.Fill, x0, y0, x1, y1));
 
-    internal void Circle(float x, float y, float radius, float weight = 1) => strokes.Add(new(StrokeKind.Circle, x, y, radius, 0, "", weight));
+    internal void Circle(float x, float y, float radius, float weight = 1) =>
+        strokes.Add(new(StrokeKind.Circle, x, y, radius, 0, "", weight));
 
-    internal void Text(float x, float y, string text, float size = 12, bool bold = false, TextSide side = TextSide.Start) => strokes.Add(new(StrokeKind.Text, x, y, size, 0, text, bold ? 2 : 1, side));
+    internal void Text(float x, float y, string text, float size = 12, bool bold = false, TextSide side = TextSide.Start) =>
+        strokes.Add(new(StrokeKind.Text, x, y, size, 0, text, bold ? 2 : 1, side));
 
     internal LineDrawing Done(float wide, float tall) => new(strokes.ToImmutable(), wide, tall);
 }

@@ -20,13 +20,77 @@ public static class Lists
     /// <summary>All of them, in the order of <see cref="Names"/>.</summary>
     /// <param name="a">The analysis.</param>
     public static IReadOnlyList<JobList> Of(JobAnalysis a) =>
-    [
-        new("home-runs", "Home runs", ["Circuit", "Label", "Panel", "To", "Cable", "Feet", "Way", "Took"], [.. PullList.Of(a).SelectMany(g => g.Lines).OrderBy(l => l.Circuit.Number).Select(l => new object?[] { l.Circuit.Number, l.Label, a.PanelById(l.Circuit.Panel)?.Panel.Name, l.To, l.Cable, Feet(l.Cut), l.Way, l.Pulled?.Measured is { } m ? Feet(m) : null })]),
-        new("feeders", "Feeders", ["From", "To", "Breaker A", "Made of", "Load A", "Feet", "Drop percent", "Bends", "Depth in", "Way"], [.. a.Panels.Where(p => p.Feeder is not null).Select(p => Feeder(a, p, p.Feeder!))]),
-        new("box-to-box", "Box to box", ["Circuit", "From", "To", "Cable", "Feet", "Way"], [.. a.Circuits.SelectMany(c => PullList.Branches(a, c).Select(b => new object?[] { c.Number, b.From, b.To, b.Cable, Feet(b.Cut), b.Way }))]),
-        new("cable", "Cable", ["What", "Feet to cut", "Feet with waste"], [.. a.CableByType.Select(t => new object?[] { t.Cable, Feet(t.Cut), Math.Round(t.Cut.InFeet * (100 + a.Job.Preferences.WastePercent) / 100, 1) }), .. a.OutsideMaterial.Select(m => new object?[] { m.What, null, Math.Round(m.Feet, 1) })]),
-        new("box-fills", "Boxes", ["Box", "Room", "Size", "In it, in3", "Holds, in3", "Circuit"], [.. a.Job.Decisions.Boxes.Select(b => new object?[] { b.Id, a.Job.RoomById(b.Room)!.Name, a.Specs[b.Id].Entry?.Name, a.Specs[b.Id].Fill is { } fill ? Math.Round(fill.Inches3, 2) : null, a.Specs[b.Id].Entry?.Volume, a.CircuitOf(b.Id)?.Number })]),
-    ];
+        [
+            new(
+                "home-runs",
+                "Home runs",
+                ["Circuit", "Label", "Panel", "To", "Cable", "Feet", "Way", "Took"],
+                [
+                    .. PullList
+                        .Of(a)
+                        .SelectMany(g => g.Lines)
+                        .OrderBy(l => l.Circuit.Number)
+                        .Select(l =>
+                            new object?[]
+                            {
+                                l.Circuit.Number,
+                                l.Label,
+                                a.PanelById(l.Circuit.Panel)?.Panel.Name,
+                                l.To,
+                                l.Cable,
+                                Feet(l.Cut),
+                                l.Way,
+                                l.Pulled?.Measured is { } m ? Feet(m) : null,
+                            }
+                        ),
+                ]
+            ),
+            new(
+                "feeders",
+                "Feeders",
+                ["From", "To", "Breaker A", "Made of", "Load A", "Feet", "Drop percent", "Bends", "Depth in", "Way"],
+                [.. a.Panels.Where(p => p.Feeder is not null).Select(p => Feeder(a, p, p.Feeder!))]
+            ),
+            new(
+                "box-to-box",
+                "Box to box",
+                ["Circuit", "From", "To", "Cable", "Feet", "Way"],
+                [
+                    .. a.Circuits.SelectMany(c =>
+                        PullList.Branches(a, c).Select(b => new object?[] { c.Number, b.From, b.To, b.Cable, Feet(b.Cut), b.Way })
+                    ),
+                ]
+            ),
+            new(
+                "cable",
+                "Cable",
+                ["What", "Feet to cut", "Feet with waste"],
+                [
+                    .. a.CableByType.Select(t =>
+                        new object?[] { t.Cable, Feet(t.Cut), Math.Round(t.Cut.InFeet * (100 + a.Job.Preferences.WastePercent) / 100, 1) }
+                    ),
+                    .. a.OutsideMaterial.Select(m => new object?[] { m.What, null, Math.Round(m.Feet, 1) }),
+                ]
+            ),
+            new(
+                "box-fills",
+                "Boxes",
+                ["Box", "Room", "Size", "In it, in3", "Holds, in3", "Circuit"],
+                [
+                    .. a.Job.Decisions.Boxes.Select(b =>
+                        new object?[]
+                        {
+                            b.Id,
+                            a.Job.RoomById(b.Room)!.Name,
+                            a.Specs[b.Id].Entry?.Name,
+                            a.Specs[b.Id].Fill is { } fill ? Math.Round(fill.Inches3, 2) : null,
+                            a.Specs[b.Id].Entry?.Volume,
+                            a.CircuitOf(b.Id)?.Number,
+                        }
+                    ),
+                ]
+            ),
+        ];
 
     /// <summary>A list as CSV, each cell safe to open.</summary>
     /// <param name="a">The analysis.</param>
@@ -35,14 +99,24 @@ public static class Lists
     public static string Csv(JobAnalysis a, string name)
     {
         var list = Of(a).FirstOrDefault(l => l.Name == name) ?? throw new ArgumentException($"There is no list '{name}'.", nameof(name));
-        return ScheduleCsv.Lines(list.Rows.Select(r => r.Select(c => Convert.ToString(c, CultureInfo.InvariantCulture) ?? "").ToArray()).Prepend(list.Columns));
+        return ScheduleCsv.Lines(
+            list.Rows.Select(r => r.Select(c => Convert.ToString(c, CultureInfo.InvariantCulture) ?? "").ToArray()).Prepend(list.Columns)
+        );
     }
 
     private static object?[] Feeder(JobAnalysis a, PanelAnalysis p, Feeder f) =>
-    [
-        a.PanelById(f.From)!.Panel.Name, p.Panel.Name, f.Breaker, f.Made, Math.Round(f.Load.Current.Value, 1), Feet(f.Cut), Math.Round(f.DropPercent, 2),
-        f.Run.Bends is { } bends ? string.Join(" / ", bends.Stretches) : null, f.Run.Buried ? Math.Round(f.Run.Depth.InInches, 1) : null, f.Route.InFeet,
-    ];
+        [
+            a.PanelById(f.From)!.Panel.Name,
+            p.Panel.Name,
+            f.Breaker,
+            f.Made,
+            Math.Round(f.Load.Current.Value, 1),
+            Feet(f.Cut),
+            Math.Round(f.DropPercent, 2),
+            f.Run.Bends is { } bends ? string.Join(" / ", bends.Stretches) : null,
+            f.Run.Buried ? Math.Round(f.Run.Depth.InInches, 1) : null,
+            f.Route.InFeet,
+        ];
 
     private static double Feet(Length length) => Math.Round(length.InFeet, 1);
 }

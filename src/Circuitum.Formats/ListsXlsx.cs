@@ -5,7 +5,10 @@ using MiniExcelLibs.OpenXml;
 
 namespace Circuitum.Formats;
 
-/// <summary>The lists of a job as a workbook: schedule of each panel, home runs, cables from box to box, material, boxes. Numbers are numbers; text is text.</summary>
+/// <summary>
+/// The lists of a job as a workbook: schedule of each panel, home runs, cables from box to box, material, boxes. Numbers are numbers; text
+/// is text.
+/// </summary>
 public static class ListsXlsx
 {
     /// <summary>The workbook.</summary>
@@ -14,15 +17,45 @@ public static class ListsXlsx
         var sheets = new DataSet();
         foreach (var at in a.Panels)
         {
-            Sheet(sheets, at.Panel.Name, ["Space", "Circuit", "Serves", "Breaker A", "Poles", "Protection", "Wire", "Leg A VA", "Leg B VA"], at.Schedule.Select(r => r switch
-            {
-                { Feeder: { } f } => new object?[] { Place(r), null, $"Feeder to {a.PanelById(f.To)!.Panel.Name}", r.SecondPole ? null : f.Breaker, r.SecondPole ? null : 2, null, r.SecondPole ? null : f.Made, Va(r.LegA.Value), Va(r.LegB.Value) },
-                { Circuit: { } c } => [Place(r), c.Number, r.SecondPole ? $"{c.Label} (second pole)" : c.Label, r.SecondPole ? null : c.Breaker, r.SecondPole ? null : c.Poles, r.SecondPole ? null : c.Protection.Mark, r.SecondPole ? null : c.Cable, Va(r.LegA.Value), Va(r.LegB.Value)],
-                _ => [Place(r), null, "Spare", null, null, null, null, null, null],
-            }));
+            Sheet(
+                sheets,
+                at.Panel.Name,
+                ["Space", "Circuit", "Serves", "Breaker A", "Poles", "Protection", "Wire", "Leg A VA", "Leg B VA"],
+                at.Schedule.Select(r =>
+                    r switch
+                    {
+                        { Feeder: { } f } => new object?[]
+                        {
+                            Place(r),
+                            null,
+                            $"Feeder to {a.PanelById(f.To)!.Panel.Name}",
+                            r.SecondPole ? null : f.Breaker,
+                            r.SecondPole ? null : 2,
+                            null,
+                            r.SecondPole ? null : f.Made,
+                            Va(r.LegA.Value),
+                            Va(r.LegB.Value),
+                        },
+                        { Circuit: { } c } =>
+                        [
+                            Place(r),
+                            c.Number,
+                            r.SecondPole ? $"{c.Label} (second pole)" : c.Label,
+                            r.SecondPole ? null : c.Breaker,
+                            r.SecondPole ? null : c.Poles,
+                            r.SecondPole ? null : c.Protection.Mark,
+                            r.SecondPole ? null : c.Cable,
+                            Va(r.LegA.Value),
+                            Va(r.LegB.Value),
+                        ],
+                        _ => [Place(r), null, "Spare", null, null, null, null, null, null],
+                    }
+                )
+            );
         }
 
-        foreach (var list in Lists.Of(a)) Sheet(sheets, list.Title, list.Columns, list.Rows);
+        foreach (var list in Lists.Of(a))
+            Sheet(sheets, list.Title, list.Columns, list.Rows);
         using var stream = new MemoryStream();
         stream.SaveAs(sheets, configuration: new OpenXmlConfiguration { AutoFilter = false });
         return stream.ToArray();
@@ -36,12 +69,18 @@ public static class ListsXlsx
     private static void Sheet(DataSet sheets, string name, string[] columns, IEnumerable<object?[]> rows)
     {
         var plain = new string([.. name.Where(c => !char.IsControl(c) && !char.IsSurrogate(c) && "[]:*?/\\'".IndexOf(c) < 0)]).Trim();
-        plain = plain.Length == 0 ? "Panel" : plain.Length > 28 ? plain[..28] : plain;
+        plain =
+            plain.Length == 0 ? "Panel"
+            : plain.Length > 28 ? plain[..28]
+            : plain;
         var free = plain;
-        for (var n = 2; sheets.Tables.Contains(free); n++) free = $"{plain} {n}";
+        for (var n = 2; sheets.Tables.Contains(free); n++)
+            free = $"{plain} {n}";
         var table = sheets.Tables.Add(free);
-        foreach (var column in columns) table.Columns.Add(column, typeof(object));
-        foreach (var row in rows) table.Rows.Add([.. row.Select(v => v is string s ? (object)Plain(s) : v ?? DBNull.Value)]);
+        foreach (var column in columns)
+            table.Columns.Add(column, typeof(object));
+        foreach (var row in rows)
+            table.Rows.Add([.. row.Select(v => v is string s ? (object)Plain(s) : v ?? DBNull.Value)]);
     }
 
     // What XML cannot hold is left out.

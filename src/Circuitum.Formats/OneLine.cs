@@ -2,14 +2,20 @@ using Circuitum.Core.Analysis;
 
 namespace Circuitum.Formats;
 
-/// <summary>Service, panels and feeders as one line: from the utility through the meter to the panel at the service and on to the others.</summary>
+/// <summary>
+/// Service, panels and feeders as one line: from the utility through the meter to the panel at the service and on to the others.
+/// </summary>
 public static class OneLine
 {
     /// <summary>The drawing as SVG.</summary>
     /// <param name="a">The analysis.</param>
     public static string Svg(JobAnalysis a) => Of(a).Svg("one-line", "One-line drawing of service, panels and feeders");
 
-    private const float Left = 60, PanelWide = 250, PanelTall = 86, Step = 130, Indent = 60;
+    private const float Left = 60,
+        PanelWide = 250,
+        PanelTall = 86,
+        Step = 130,
+        Indent = 60;
 
     /// <summary>The drawing.</summary>
     /// <param name="a">The analysis.</param>
@@ -28,7 +34,12 @@ public static class OneLine
         pen.Circle(Left, 78, 16);
         pen.Text(Left - 5, 82, "M", 12, true);
         pen.Text(Left + 26, 74, $"120/240 V, one phase, three wires; {sheet.Conductors.Result}", 11);
-        pen.Text(Left + 26, 90, a.Edition.Id == "us-2017" ? "Meter" : "Meter, emergency disconnect outside, surge protection (230.85, 230.67)", 11);
+        pen.Text(
+            Left + 26,
+            90,
+            a.Edition.Id == "us-2017" ? "Meter" : "Meter, emergency disconnect outside, surge protection (230.85, 230.67)",
+            11
+        );
         pen.Line(Left, 94, Left, 130, 2);
 
         // Each panel under the one that feeds it, farther in the deeper it is.
@@ -43,18 +54,49 @@ public static class OneLine
             place[at.Panel.Id] = (x, y);
             pen.Box(x, y, x + PanelWide, y + PanelTall, 2);
             pen.Text(x + 10, y + 18, at.Panel.Name.Length > 34 ? at.Panel.Name[..33] + "\u2026" : at.Panel.Name, 13, true);
-            pen.Text(x + 10, y + 36, at.Feeder is null ? $"{at.Panel.MainBreaker} A main, neutral bonded to ground here" : at.Panel.MainLugs ? "main lugs, neutral and ground apart" : $"{at.Panel.MainBreaker} A main, neutral and ground apart", 11);
+            pen.Text(
+                x + 10,
+                y + 36,
+                at.Feeder is null ? $"{at.Panel.MainBreaker} A main, neutral bonded to ground here"
+                    : at.Panel.MainLugs ? "main lugs, neutral and ground apart"
+                    : $"{at.Panel.MainBreaker} A main, neutral and ground apart",
+                11
+            );
             var circuits = a.Circuits.Count(c => c.Panel == at.Panel.Id);
-            pen.Text(x + 10, y + 52, $"{at.Panel.Spaces} spaces, {at.SpacesUsed} taken, {circuits} branch circuit{(circuits == 1 ? "" : "s")}", 11);
-            pen.Text(x + 10, y + 68, at.Feeder is { } f ? $"load {f.Load.Current.Value:0.0} A" : $"load {a.Service.Current.Value:0.0} A, {sheet.Used * 100:0} percent", 11);
-            if (at.Feeder is null || at.Feeder.ToBuilding) Electrode(x + PanelWide, y + 40, at.Feeder is null ? sheet.Conductors.Steps.FirstOrDefault(s => s.What == ServiceSheet.ElectrodeConductor)?.Result ?? "" : "electrode of its own");
+            pen.Text(
+                x + 10,
+                y + 52,
+                $"{at.Panel.Spaces} spaces, {at.SpacesUsed} taken, {circuits} branch circuit{(circuits == 1 ? "" : "s")}",
+                11
+            );
+            pen.Text(
+                x + 10,
+                y + 68,
+                at.Feeder is { } f
+                    ? $"load {f.Load.Current.Value:0.0} A"
+                    : $"load {a.Service.Current.Value:0.0} A, {sheet.Used * 100:0} percent",
+                11
+            );
+            if (at.Feeder is null || at.Feeder.ToBuilding)
+                Electrode(
+                    x + PanelWide,
+                    y + 40,
+                    at.Feeder is null
+                        ? sheet.Conductors.Steps.FirstOrDefault(s => s.What == ServiceSheet.ElectrodeConductor)?.Result ?? ""
+                        : "electrode of its own"
+                );
             if (at.Feeder is { } feeder)
             {
                 var (px, py) = place[feeder.From];
                 var down = px + 24 + (12 * depth[at.Panel.Id]);
                 pen.Line(down, py + PanelTall, down, y + 30, 2);
                 pen.Line(down, y + 30, x, y + 30, 2);
-                pen.Text(down + 8, y - 8, $"{feeder.Breaker} A, {feeder.Made}, {feeder.Cut.InFeet:0} ft, drop {feeder.DropPercent:0.0} percent", 11);
+                pen.Text(
+                    down + 8,
+                    y - 8,
+                    $"{feeder.Breaker} A, {feeder.Made}, {feeder.Cut.InFeet:0} ft, drop {feeder.DropPercent:0.0} percent",
+                    11
+                );
             }
 
             wide = Math.Max(wide, x + PanelWide + 200);
@@ -68,7 +110,8 @@ public static class OneLine
         {
             pen.Line(x, at, x + 26, at);
             pen.Line(x + 26, at, x + 26, at + 16);
-            for (var n = 0; n < 3; n++) pen.Line(x + 14 + (4 * n), at + 16 + (5 * n), x + 38 - (4 * n), at + 16 + (5 * n));
+            for (var n = 0; n < 3; n++)
+                pen.Line(x + 14 + (4 * n), at + 16 + (5 * n), x + 38 - (4 * n), at + 16 + (5 * n));
             pen.Text(x + 44, at + 22, wire, 10);
         }
     }

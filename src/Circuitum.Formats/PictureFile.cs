@@ -17,31 +17,48 @@ public sealed record PictureFile(string MediaType, int Width, int Height, string
     /// <summary>Most pixels along a side; a browser would not draw more.</summary>
     public const int MostPixels = 12_000;
 
-    /// <summary>Looks at a file that is not trusted: its head, and whether it goes on to its end. No more than a line of it is decoded at a time.</summary>
+    /// <summary>
+    /// Looks at a file that is not trusted: its head, and whether it goes on to its end. No more than a line of it is decoded at a time.
+    /// </summary>
     /// <returns>The picture, or a sentence when it is none or too large.</returns>
     public static (PictureFile? Picture, string Problem) Look(byte[] bytes)
     {
-        if (bytes.Length > MostBytes) return (null, $"The picture is larger than {MostBytes / 1_000_000} MB. Save it smaller.");
+        if (bytes.Length > MostBytes)
+            return (null, $"The picture is larger than {MostBytes / 1_000_000} MB. Save it smaller.");
         using var data = SKData.CreateCopy(bytes);
         using var codec = SKCodec.Create(data);
-        if (codec is null || codec.EncodedFormat is not (SKEncodedImageFormat.Png or SKEncodedImageFormat.Jpeg)) return (null, "This is not a PNG or JPEG picture.");
+        if (codec is null || codec.EncodedFormat is not (SKEncodedImageFormat.Png or SKEncodedImageFormat.Jpeg))
+            return (null, "This is not a PNG or JPEG picture.");
         var (width, height) = (codec.Info.Width, codec.Info.Height);
-        if (width > MostPixels || height > MostPixels) return (null, $"The picture is {width:#,0} by {height:#,0} pixels; the most is {MostPixels:#,0} either way. Save it smaller.");
-        if (width < 16 || height < 16) return (null, $"The picture is only {width} by {height} pixels.");
-        if (!(codec.EncodedFormat == SKEncodedImageFormat.Png ? WholePng(bytes) : WholeJpeg(codec))) return (null, "The picture breaks off before its end. Save or send it again.");
-        return (new(codec.EncodedFormat == SKEncodedImageFormat.Png ? "image/png" : "image/jpeg", width, height, Convert.ToHexStringLower(SHA256.HashData(bytes))), "");
+        if (width > MostPixels || height > MostPixels)
+            return (null, $"The picture is {width:#,0} by {height:#,0} pixels; the most is {MostPixels:#,0} either way. Save it smaller.");
+        if (width < 16 || height < 16)
+            return (null, $"The picture is only {width} by {height} pixels.");
+        if (!(codec.EncodedFormat == SKEncodedImageFormat.Png ? WholePng(bytes) : WholeJpeg(codec)))
+            return (null, "The picture breaks off before its end. Save or send it again.");
+        return (
+            new(
+                codec.EncodedFormat == SKEncodedImageFormat.Png ? "image/png" : "image/jpeg",
+                width,
+                height,
+                Convert.ToHexStringLower(SHA256.HashData(bytes))
+            ),
+            ""
+        );
     }
 
     // Chunk after chunk, each told by its length, up to the one that ends it.
     private static bool WholePng(ReadOnlySpan<byte> bytes)
     {
-        const int Head = 8, Around = 12;
-        for (long at = Head; at + Around <= bytes.Length;)
+        const int Head = 8,
+            Around = 12;
+        for (long at = Head; at + Around <= bytes.Length; )
         {
             var length = BinaryPrimitives.ReadUInt32BigEndian(bytes[(int)at..]);
             var ends = bytes.Slice((int)at + 4, 4).SequenceEqual("IEND"u8);
             at += Around + length;
-            if (ends) return at <= bytes.Length;
+            if (ends)
+                return at <= bytes.Length;
         }
 
         return false;
@@ -51,10 +68,12 @@ public sealed record PictureFile(string MediaType, int Width, int Height, string
     {
         var info = new SKImageInfo(codec.Info.Width, codec.Info.Height, SKColorType.Rgba8888, SKAlphaType.Opaque);
         using var line = new SKBitmap(info.WithSize(info.Width, 1));
-        if (codec.StartScanlineDecode(info) != SKCodecResult.Success) return false;
+        if (codec.StartScanlineDecode(info) != SKCodecResult.Success)
+            return false;
         for (var y = 0; y < info.Height; y++)
         {
-            if (codec.GetScanlines(line.GetPixels(), 1, line.RowBytes) != 1) return false;
+            if (codec.GetScanlines(line.GetPixels(), 1, line.RowBytes) != 1)
+                return false;
         }
 
         return true;

@@ -17,7 +17,8 @@ public sealed record PlanDrawing(string Open, ImmutableArray<(string Key, string
     /// <summary>A drawing of only the parts that differ from an earlier one, or none when parts came or went.</summary>
     public string? Since(PlanDrawing before)
     {
-        if (!Parts.Select(p => p.Key).SequenceEqual(before.Parts.Select(p => p.Key))) return null;
+        if (!Parts.Select(p => p.Key).SequenceEqual(before.Parts.Select(p => p.Key)))
+            return null;
         return string.Concat(Parts.Where((p, i) => p.Svg != before.Parts[i].Svg).Select(p => p.Svg).Prepend(Open).Append(Close));
     }
 }
@@ -29,7 +30,16 @@ internal sealed class PlanSheet
     private readonly List<(string, string)> parts = [];
     private string open = "";
 
-    internal PlanSheet() => Writer = XmlWriter.Create(text, new XmlWriterSettings { OmitXmlDeclaration = true, ConformanceLevel = ConformanceLevel.Fragment, CheckCharacters = true });
+    internal PlanSheet() =>
+        Writer = XmlWriter.Create(
+            text,
+            new XmlWriterSettings
+            {
+                OmitXmlDeclaration = true,
+                ConformanceLevel = ConformanceLevel.Fragment,
+                CheckCharacters = true,
+            }
+        );
 
     internal XmlWriter Writer { get; }
 

@@ -32,20 +32,36 @@ public enum PlanStage
 /// <summary>How a plan is drawn.</summary>
 /// <param name="Storey">The storey.</param>
 /// <param name="Stage">What is drawn strongest.</param>
-/// <param name="Selected">What is picked: <c>box:ID</c>, <c>room:ID</c>, <c>wall:ROOM:N</c>, <c>opening:ID</c>, <c>circuit:N</c>, or nothing.</param>
+/// <param name="Selected">What is picked: <c>box:ID</c>, <c>room:ID</c>, <c>wall:ROOM:N</c>, <c>opening:ID</c>, <c>circuit:N</c>, or
+/// nothing.</param>
 /// <param name="StandAlone">Carries its own styles, for a file.</param>
 /// <param name="Pictures">Address before a traced picture's name; empty leaves the picture out.</param>
 /// <param name="Only">Shows just this room with what stands right around it; empty shows the storey.</param>
 /// <param name="Without">Shows the house without this, or none.</param>
 /// <param name="Changed">Boxes to ring, or none.</param>
-public sealed record PlanView(string Storey, PlanStage Stage, string Selected = "", bool StandAlone = false, string Pictures = "", string Only = "", Outage? Without = null, IReadOnlySet<string>? Changed = null);
+public sealed record PlanView(
+    string Storey,
+    PlanStage Stage,
+    string Selected = "",
+    bool StandAlone = false,
+    string Pictures = "",
+    string Only = "",
+    Outage? Without = null,
+    IReadOnlySet<string>? Changed = null
+);
 
 /// <summary>Draws a storey to scale as SVG, one unit an inch. All text from the job is written as text.</summary>
 public static class PlanSvg
 {
     private const double Margin = 36;
 
-    private const string Styles = "text{font-family:sans-serif;fill:#1c1a17}.floor{fill:#fffdf8}.mass{fill:#1c1a17;stroke:#1c1a17;stroke-linejoin:miter}.rail{fill:none;stroke:#1c1a17;stroke-width:1.5;stroke-dasharray:8 4}.opening{stroke:#fffdf8}.leaf,.thing,.glass{fill:none;stroke:#6b6559;stroke-width:1}.box{fill:#fffdf8;stroke:#1c1a17;stroke-width:1.4}.run{fill:none;stroke:#6b6559;stroke-width:1.2}.hit,.wall{fill:none;stroke:none}.tag{font-weight:700}.dim{stroke:#6b6559;stroke-width:.6;fill:none}";
+    private const string Styles =
+        "text{font-family:sans-serif;fill:#1c1a17}.floor{fill:#fffdf8}"
+        + ".mass{fill:#1c1a17;stroke:#1c1a17;stroke-linejoin:miter}"
+        + ".rail{fill:none;stroke:#1c1a17;stroke-width:1.5;stroke-dasharray:8 "
+        + "4}.opening{stroke:#fffdf8}.leaf,.thing,.glass{fill:none;stroke:#6b6559;stroke-width:1}"
+        + ".box{fill:#fffdf8;stroke:#1c1a17;stroke-width:1.4}.run{fill:none;stroke:#6b6559;stroke-width:1.2}"
+        + ".hit,.wall{fill:none;stroke:none}.tag{font-weight:700}.dim{stroke:#6b6559;stroke-width:.6;fill:none}";
 
     /// <summary>Draws a storey.</summary>
     public static string Draw(JobAnalysis a, PlanView view) => Parts(a, view).Whole;
@@ -55,11 +71,19 @@ public static class PlanSvg
     {
         var sheet = new PlanSheet();
         var w = sheet.Writer;
-        var rooms = a.House.Rooms.Where(r => r.Room.Storey == view.Storey && (view.Only.Length == 0 || Near(r, a.House[view.Only]))).ToList();
+        var rooms = a
+            .House.Rooms.Where(r => r.Room.Storey == view.Storey && (view.Only.Length == 0 || Near(r, a.House[view.Only])))
+            .ToList();
         var under = view.Pictures.Length > 0 ? a.Job.Underlays.FirstOrDefault(u => u.Storey == view.Storey) : null;
         var (x0, y0, x1, y1) = Extent(view.Only.Length == 0 ? rooms : [a.House[view.Only]], under);
         w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
-        w.WriteAttributeString("viewBox", string.Create(CultureInfo.InvariantCulture, $"{x0 - Margin:0.#} {y0 - Margin:0.#} {x1 - x0 + (2 * Margin):0.#} {y1 - y0 + (2 * Margin):0.#}"));
+        w.WriteAttributeString(
+            "viewBox",
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"{x0 - Margin:0.#} {y0 - Margin:0.#} {x1 - x0 + (2 * Margin):0.#} {y1 - y0 + (2 * Margin):0.#}"
+            )
+        );
         w.WriteAttributeString("class", $"plan stage-{view.Stage.ToString().ToLowerInvariant()}");
         w.WriteAttributeString("role", "group");
         w.WriteAttributeString("aria-label", $"Plan of {a.Job.StoreyById(view.Storey)?.Name}");
@@ -71,17 +95,26 @@ public static class PlanSvg
         }
 
         sheet.Opened();
-        if (view.StandAlone) sheet.Part("styles", () => w.WriteElementString("style", Styles));
-        if (under is not null) sheet.Part("under", () => Picture(w, under, view));
+        if (view.StandAlone)
+            sheet.Part("styles", () => w.WriteElementString("style", Styles));
+        if (under is not null)
+            sheet.Part("under", () => Picture(w, under, view));
         PlanHouse.Draw(sheet, a, view, rooms);
-        if (view.Stage is PlanStage.Rooms or PlanStage.Dimensioned) sheet.Part("dimensions", () => PlanDimensions.Draw(w, a, view, rooms));
-        if (view.Stage == PlanStage.Circuits) sheet.Part("runs", () => RunsOf(w, a, view));
-        if (view.Stage == PlanStage.Runs) sheet.Part("runs", () => RunLines.Draw(w, a, view));
+        if (view.Stage is PlanStage.Rooms or PlanStage.Dimensioned)
+            sheet.Part("dimensions", () => PlanDimensions.Draw(w, a, view, rooms));
+        if (view.Stage == PlanStage.Circuits)
+            sheet.Part("runs", () => RunsOf(w, a, view));
+        if (view.Stage == PlanStage.Runs)
+            sheet.Part("runs", () => RunLines.Draw(w, a, view));
         PlanHouse.Panel(sheet, a, rooms);
-        if (view.Stage == PlanStage.Boxes) sheet.Part("reach", () => ReachMarks.Draw(w, a, view, rooms, a.Job.Decisions.Boxes));
-        if (view.Stage == PlanStage.Boxes) sheet.Part("switching", () => SwitchLines.Draw(w, a, view));
-        if (view.Stage is PlanStage.Boxes or PlanStage.Circuits or PlanStage.Runs) BoxMarks.Draw(sheet, a, view, view.Only.Length == 0 ? rooms : [a.House[view.Only]]);
-        if (view.Stage == PlanStage.Runs) sheet.Part("run-handle", () => RunLines.Handle(w, a, view));
+        if (view.Stage == PlanStage.Boxes)
+            sheet.Part("reach", () => ReachMarks.Draw(w, a, view, rooms, a.Job.Decisions.Boxes));
+        if (view.Stage == PlanStage.Boxes)
+            sheet.Part("switching", () => SwitchLines.Draw(w, a, view));
+        if (view.Stage is PlanStage.Boxes or PlanStage.Circuits or PlanStage.Runs)
+            BoxMarks.Draw(sheet, a, view, view.Only.Length == 0 ? rooms : [a.House[view.Only]]);
+        if (view.Stage == PlanStage.Runs)
+            sheet.Part("run-handle", () => RunLines.Handle(w, a, view));
         return sheet.Done();
     }
 
@@ -91,7 +124,8 @@ public static class PlanSvg
     {
         w.WriteStartElement(name);
         w.WriteAttributeString("class", css);
-        foreach (var (n, v) in attributes) w.WriteAttributeString(n, v);
+        foreach (var (n, v) in attributes)
+            w.WriteAttributeString(n, v);
         w.WriteEndElement();
     }
 
@@ -108,7 +142,12 @@ public static class PlanSvg
     }
 
     internal static void Line(XmlWriter w, string css, Point a, Point b, params (string, string)[] more) =>
-        Shape(w, "line", css, [("x1", N(a.X.InInches)), ("y1", N(a.Y.InInches)), ("x2", N(b.X.InInches)), ("y2", N(b.Y.InInches)), .. more]);
+        Shape(
+            w,
+            "line",
+            css,
+            [("x1", N(a.X.InInches)), ("y1", N(a.Y.InInches)), ("x2", N(b.X.InInches)), ("y2", N(b.Y.InInches)), .. more]
+        );
 
     private static bool Near(RoomShape room, RoomShape to)
     {
@@ -118,17 +157,37 @@ public static class PlanSvg
 
     private static (double X0, double Y0, double X1, double Y1) Extent(List<RoomShape> rooms, Underlay? under)
     {
-        var (x0, y0, x1, y1) = rooms.Count == 0
-            ? (0.0, 0.0, 360.0, 240.0)
-            : (rooms.Min(r => r.MinX).InInches, rooms.Min(r => r.MinY).InInches, rooms.Max(r => r.MaxX).InInches, rooms.Max(r => r.MaxY).InInches);
-        if (under is null) return (x0, y0, x1, y1);
+        var (x0, y0, x1, y1) =
+            rooms.Count == 0
+                ? (0.0, 0.0, 360.0, 240.0)
+                : (
+                    rooms.Min(r => r.MinX).InInches,
+                    rooms.Min(r => r.MinY).InInches,
+                    rooms.Max(r => r.MaxX).InInches,
+                    rooms.Max(r => r.MaxY).InInches
+                );
+        if (under is null)
+            return (x0, y0, x1, y1);
         var (px, py) = (under.At.X.InInches, under.At.Y.InInches);
-        if (rooms.Count == 0) return (px, py, px + under.Width.InInches, py + under.Height.InInches);
+        if (rooms.Count == 0)
+            return (px, py, px + under.Width.InInches, py + under.Height.InInches);
         return (Math.Min(x0, px), Math.Min(y0, py), Math.Max(x1, px + under.Width.InInches), Math.Max(y1, py + under.Height.InInches));
     }
 
-    private static void Picture(XmlWriter w, Underlay under, PlanView view) => Shape(
-        w, "image", "under", ("href", view.Pictures + under.Picture), ("x", N(under.At.X.InInches)), ("y", N(under.At.Y.InInches)), ("width", N(under.Width.InInches)), ("height", N(under.Height.InInches)), ("preserveAspectRatio", "none"), ("opacity", N(under.Strength / 100.0)), ("data-drag", "under"));
+    private static void Picture(XmlWriter w, Underlay under, PlanView view) =>
+        Shape(
+            w,
+            "image",
+            "under",
+            ("href", view.Pictures + under.Picture),
+            ("x", N(under.At.X.InInches)),
+            ("y", N(under.At.Y.InInches)),
+            ("width", N(under.Width.InInches)),
+            ("height", N(under.Height.InInches)),
+            ("preserveAspectRatio", "none"),
+            ("opacity", N(under.Strength / 100.0)),
+            ("data-drag", "under")
+        );
 
     // Circuits are told apart by number tags and by line pattern first.
     private static readonly string[] Patterns = ["", "7 3", "2 3", "9 3 2 3", "12 4", "4 4", "9 3 2 3 2 3", "1 4"];
@@ -138,7 +197,8 @@ public static class PlanSvg
         foreach (var c in a.Circuits)
         {
             var picked = view.Selected == $"circuit:{c.Number}" || c.Boxes.Any(b => view.Selected == $"box:{b.Id}");
-            if (!picked && view.Selected.StartsWith("circuit:", StringComparison.Ordinal)) continue;
+            if (!picked && view.Selected.StartsWith("circuit:", StringComparison.Ordinal))
+                continue;
 
             // Beside another plan, a circuit that would be another one shows its whole way.
             var changed = view.Changed is { } moved && c.Boxes.Any(b => moved.Contains(b.Id));
@@ -146,12 +206,21 @@ public static class PlanSvg
             {
                 // Home runs all begin at the panel and would hide everything: only that of the picked circuit is drawn.
                 var home = hop.From is null;
-                if (home && !picked && !changed) continue;
-                if (!OnStorey(hop.To) && (home || !OnStorey(hop.From!))) continue;
+                if (home && !picked && !changed)
+                    continue;
+                if (!OnStorey(hop.To) && (home || !OnStorey(hop.From!)))
+                    continue;
                 var points = a.RouteOf(hop).Pieces.SelectMany(p => new[] { p.From, p.To }).ToList();
-                if (points.Count < 2) continue;
+                if (points.Count < 2)
+                    continue;
                 var d = $"M{string.Join('L', points.Select(p => $"{N(p.X.InInches)} {N(p.Y.InInches)}"))}";
-                Shape(w, "path", $"run{(picked ? " picked" : "")}{(changed ? " changed" : "")}{(home ? " home-run" : "")}", ("d", d), ("stroke-dasharray", home ? "" : Patterns[c.Number % Patterns.Length]));
+                Shape(
+                    w,
+                    "path",
+                    $"run{(picked ? " picked" : "")}{(changed ? " changed" : "")}{(home ? " home-run" : "")}",
+                    ("d", d),
+                    ("stroke-dasharray", home ? "" : Patterns[c.Number % Patterns.Length])
+                );
             }
 
             bool OnStorey(string box) => a.House[a.Boxes[box].Room].Room.Storey == view.Storey;

@@ -29,14 +29,26 @@ public static class ReachMarks
 
     internal static void Draw(XmlWriter w, JobAnalysis a, PlanView view, List<RoomShape> rooms, IReadOnlyCollection<Box> boxes)
     {
-        if (boxes.Count == 0) return;
+        if (boxes.Count == 0)
+            return;
         var picked = Room(a, view.Selected);
         foreach (var room in rooms)
         {
             foreach (var piece in ReachLine.Of(a.Job, a.Edition, room, boxes))
             {
-                if (room != picked && piece.State != ReachState.TooFar) continue;
-                Shape(w, "path", piece.State switch { ReachState.TooFar => "reach far", ReachState.CloserWanted => "reach closer", _ => "reach" }, ("d", Path(room, piece)));
+                if (room != picked && piece.State != ReachState.TooFar)
+                    continue;
+                Shape(
+                    w,
+                    "path",
+                    piece.State switch
+                    {
+                        ReachState.TooFar => "reach far",
+                        ReachState.CloserWanted => "reach closer",
+                        _ => "reach",
+                    },
+                    ("d", Path(room, piece))
+                );
             }
         }
     }
@@ -63,7 +75,8 @@ public static class ReachMarks
         {
             var (wall, along) = room.FromPerimeter(at);
             var step = Length.Min(piece.To - at, room.Walls[wall].Length - along);
-            if (step <= Length.Zero) break;
+            if (step <= Length.Zero)
+                break;
             var (p, q) = (room.On(wall, along, away), room.On(wall, along + step, away));
             d.Append($"M{N(p.X.InInches)} {N(p.Y.InInches)}L{N(q.X.InInches)} {N(q.Y.InInches)}");
             at += step;

@@ -14,9 +14,16 @@ public static class RulesMarkdown
         var text = new StringBuilder();
         foreach (var area in RuleBook.Of(CodeLibrary.Edition(CodeLibrary.EditionIds[0]), editions))
         {
-            text.Append($"### {area.Key}\n\n| rule | about | in plain words | {string.Join(" | ", editions.Select(e => e.Id))} | a breach is a | state |\n");
+            text.Append(
+                $"### {area.Key}\n\n| rule | about | in plain words | {string.Join(" | ", editions.Select(e => e.Id))} | a "
+                    + "breach is a | state |\n"
+            );
             text.Append($"|---|---|---|{string.Concat(editions.Select(_ => "---|"))}---|---|\n");
-            foreach (var l in area) text.Append($"| {l.Id} | {Cell(l.Title)} | {Cell(l.Text)} | {string.Join(" | ", l.Cites.Select(Cell))} | {l.Severity} | {l.State} |\n");
+            foreach (var l in area)
+                text.Append(
+                    $"| {l.Id} | {Cell(l.Title)} | {Cell(l.Text)} | {string.Join(" | ", l.Cites.Select(Cell))} | {l.Severity} | "
+                        + $"{l.State} |\n"
+                );
             text.Append('\n');
         }
 

@@ -8,36 +8,61 @@ using static Circuitum.Formats.PlanSvg;
 
 namespace Circuitum.Formats;
 
-/// <summary>The cables of a storey by their real ways, each to be picked: power whole, legs dotted, travelers and loops in strokes and dots, home runs broad.</summary>
+/// <summary>
+/// The cables of a storey by their real ways, each to be picked: power whole, legs dotted, travelers and loops in strokes and dots, home
+/// runs broad.
+/// </summary>
 public static class RunLines
 {
     /// <summary>What a cable is picked by.</summary>
     public static string PickOf(Hop hop) => hop.From is null ? $"run:{hop.To}" : $"run:{hop.To}:{hop.From}";
 
     /// <summary>The class by what it carries.</summary>
-    public static string Css(Hop hop) => hop.From is null ? "home" : hop.Use switch { CableUse.Power => "power", CableUse.Travelers or CableUse.SwitchLoop or CableUse.Interconnect => "travelers", _ => "leg" };
+    public static string Css(Hop hop) =>
+        hop.From is null
+            ? "home"
+            : hop.Use switch
+            {
+                CableUse.Power => "power",
+                CableUse.Travelers or CableUse.SwitchLoop or CableUse.Interconnect => "travelers",
+                _ => "leg",
+            };
 
     internal static void Draw(XmlWriter w, JobAnalysis a, PlanView view)
     {
-        var one = a.Circuits.FirstOrDefault(c => view.Selected == $"circuit:{c.Number}" || c.Run.Cables.Any(h => view.Selected == PickOf(h)) || c.Boxes.Any(b => view.Selected == $"box:{b.Id}"));
+        var one = a.Circuits.FirstOrDefault(c =>
+            view.Selected == $"circuit:{c.Number}"
+            || c.Run.Cables.Any(h => view.Selected == PickOf(h))
+            || c.Boxes.Any(b => view.Selected == $"box:{b.Id}")
+        );
         foreach (var c in one is null ? a.Circuits : [one])
         {
             foreach (var hop in c.Run.Cables.Where(h => OnStorey(h.To) || (h.From is { } from && OnStorey(from))))
             {
                 var points = Points(a.RouteOf(hop));
-                if (points.Count < 2) continue;
+                if (points.Count < 2)
+                    continue;
                 var pick = PickOf(hop);
                 var d = Way(points);
                 w.WriteStartElement("g");
-                w.WriteAttributeString("class", $"run-line {Css(hop)}{(one is null ? "" : " of-one")}{(view.Selected == pick ? " picked" : "")}{(hop.Longer > Length.Zero ? " led" : "")}");
+                w.WriteAttributeString(
+                    "class",
+                    $"run-line {Css(hop)}{(one is null ? "" : " of-one")}{(view.Selected == pick ? " picked" : "")}"
+                        + $"{(hop.Longer > Length.Zero ? " led" : "")}"
+                );
                 w.WriteAttributeString("data-pick", pick);
                 w.WriteAttributeString("data-run", hop.To);
-                if (hop.From is not null) w.WriteAttributeString("data-from", hop.From);
-                w.WriteElementString("title", $"Circuit {c.Number}, {c.CableOf(hop)} from {hop.From ?? "the panel"} to {hop.To}, {hop.Cut.InFeet:0} ft");
+                if (hop.From is not null)
+                    w.WriteAttributeString("data-from", hop.From);
+                w.WriteElementString(
+                    "title",
+                    $"Circuit {c.Number}, {c.CableOf(hop)} from {hop.From ?? "the panel"} to {hop.To}, {hop.Cut.InFeet:0} ft"
+                );
                 Shape(w, "path", "hit-run", ("d", d));
                 Shape(w, "path", "way", ("d", d));
                 w.WriteEndElement();
-                if (hop.From is null && one is null) Number(w, points[^1], c.Number);
+                if (hop.From is null && one is null)
+                    Number(w, points[^1], c.Number);
             }
         }
 
@@ -52,7 +77,9 @@ public static class RunLines
     private static List<Point> Points(CableRoute route)
     {
         var points = new List<Point>();
-        foreach (var p in route.Pieces.SelectMany(p => new[] { p.From, p.To })) if (points.Count == 0 || points[^1] != p) points.Add(p);
+        foreach (var p in route.Pieces.SelectMany(p => new[] { p.From, p.To }))
+            if (points.Count == 0 || points[^1] != p)
+                points.Add(p);
         return points;
     }
 
@@ -70,8 +97,22 @@ public static class RunLines
     /// <summary>In the middle of the longest straight piece of the picked cable, over all boxes, where a hand takes hold of it.</summary>
     internal static void Handle(XmlWriter w, JobAnalysis a, PlanView view)
     {
-        if (a.Circuits.SelectMany(c => c.Run.Cables).FirstOrDefault(h => view.Selected == PickOf(h)) is not { } hop || Points(a.RouteOf(hop)) is not { Count: > 1 } points) return;
+        if (
+            a.Circuits.SelectMany(c => c.Run.Cables).FirstOrDefault(h => view.Selected == PickOf(h)) is not { } hop
+            || Points(a.RouteOf(hop)) is not { Count: > 1 } points
+        )
+            return;
         var (p, q) = points.Zip(points.Skip(1)).MaxBy(x => x.First.RectilinearTo(x.Second));
-        Shape(w, "circle", "run-handle", ("cx", N((p.X.InInches + q.X.InInches) / 2)), ("cy", N((p.Y.InInches + q.Y.InInches) / 2)), ("r", "7"), ("data-run", hop.To), ("data-pick", view.Selected), ("data-from", hop.From ?? ""));
+        Shape(
+            w,
+            "circle",
+            "run-handle",
+            ("cx", N((p.X.InInches + q.X.InInches) / 2)),
+            ("cy", N((p.Y.InInches + q.Y.InInches) / 2)),
+            ("r", "7"),
+            ("data-run", hop.To),
+            ("data-pick", view.Selected),
+            ("data-from", hop.From ?? "")
+        );
     }
 }

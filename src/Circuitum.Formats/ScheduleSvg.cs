@@ -11,7 +11,10 @@ public static class ScheduleSvg
     private const double Row = 30;
     private const double Centre = 420;
 
-    private const string Styles = "text{font-family:sans-serif;fill:#1c1a17}.breaker{fill:#fffdf8;stroke:#1c1a17;stroke-width:1.5}.spare{fill:none;stroke:#6b6559;stroke-dasharray:4 3}.handle{fill:#1c1a17}.notch{fill:none;stroke:#6b6559}.leg{fill:none;stroke:#6b6559;stroke-width:1}.tag{font-weight:700}";
+    private const string Styles =
+        "text{font-family:sans-serif;fill:#1c1a17}.breaker{fill:#fffdf8;stroke:#1c1a17;stroke-width:1.5}"
+        + ".spare{fill:none;stroke:#6b6559;stroke-dasharray:4 "
+        + "3}.handle{fill:#1c1a17}.notch{fill:none;stroke:#6b6559}.leg{fill:none;stroke:#6b6559;stroke-width:1}.tag{font-weight:700}";
 
     /// <summary>Draws the panel.</summary>
     /// <param name="a">The analysis.</param>
@@ -30,10 +33,27 @@ public static class ScheduleSvg
         w.WriteAttributeString("class", "panel-drawing");
         w.WriteAttributeString("role", "group");
         w.WriteAttributeString("aria-label", at is null ? "No panel" : $"{at.Panel.Name}, {at.Panel.Spaces} spaces");
-        if (standAlone) w.WriteElementString("style", Styles);
-        PlanSvg.Text(w, "tag", Centre, 18, 15, at is null ? "No panel" : $"{at.Panel.Name}, {(at.Feeder is { } feeder ? $"fed by {feeder.Breaker} A from {a.PanelById(feeder.From)!.Panel.Name}" : $"{at.Panel.MainBreaker} A main")}");
-        foreach (var row in schedule) Space(w, a, at!, row, selected);
-        for (var r = 0; r < rows; r++) PlanSvg.Text(w, "leg-mark", Centre, 36 + (r * Row) + 19, 11, r % 2 == 0 ? "A" : "B");
+        if (standAlone)
+            w.WriteElementString("style", Styles);
+        PlanSvg.Text(
+            w,
+            "tag",
+            Centre,
+            18,
+            15,
+            at is null
+                ? "No panel"
+                : $"{at.Panel.Name}, "
+                    + (
+                        at.Feeder is { } feeder
+                            ? $"fed by {feeder.Breaker} A from {a.PanelById(feeder.From)!.Panel.Name}"
+                            : $"{at.Panel.MainBreaker} A main"
+                    )
+        );
+        foreach (var row in schedule)
+            Space(w, a, at!, row, selected);
+        for (var r = 0; r < rows; r++)
+            PlanSvg.Text(w, "leg-mark", Centre, 36 + (r * Row) + 19, 11, r % 2 == 0 ? "A" : "B");
         w.WriteEndElement();
         w.Flush();
         return text.ToString();
@@ -46,47 +66,149 @@ public static class ScheduleSvg
         var y = 34 + ((row.Space - 1) / 2 * Row) + (row.Half == Core.Jobs.TandemHalf.Lower ? Row / 2 : 0);
         var x = left ? Centre - 120 : Centre + 14;
         PlanSvg.Text(w, "space-number", left ? Centre - 112 : Centre + 112, y + (shared ? 12 : 19), shared ? 10 : 12, row.Place);
-        if (row.SecondPole) return;
+        if (row.SecondPole)
+            return;
         var c = row.Circuit;
         w.WriteStartElement("g");
         w.WriteAttributeString("class", $"space{(c is not null && selected == $"circuit:{c.Number}" ? " picked" : "")}");
         w.WriteAttributeString("data-space", row.Place);
-        if (c is not null) w.WriteAttributeString("data-pick", $"circuit:{c.Number}");
-        if (row.Feeder is { } fed) w.WriteAttributeString("data-pick", $"panel:{fed.To}");
-        var height = (c?.Poles == 2 || row.Feeder is not null ? 2 : shared ? 0.5 : 1) * Row;
+        if (c is not null)
+            w.WriteAttributeString("data-pick", $"circuit:{c.Number}");
+        if (row.Feeder is { } fed)
+            w.WriteAttributeString("data-pick", $"panel:{fed.To}");
+        var height =
+            (
+                c?.Poles == 2 || row.Feeder is not null ? 2
+                : shared ? 0.5
+                : 1
+            ) * Row;
         var bx = left ? x + 22 : x;
-        PlanSvg.Shape(w, "rect", row.Free ? "spare" : "breaker", ("x", PlanSvg.N(bx)), ("y", PlanSvg.N(y + (shared ? 0.75 : 1.5))), ("width", "84"), ("height", PlanSvg.N(height - (shared ? 1.5 : 3))), ("rx", "2"));
+        PlanSvg.Shape(
+            w,
+            "rect",
+            row.Free ? "spare" : "breaker",
+            ("x", PlanSvg.N(bx)),
+            ("y", PlanSvg.N(y + (shared ? 0.75 : 1.5))),
+            ("width", "84"),
+            ("height", PlanSvg.N(height - (shared ? 1.5 : 3))),
+            ("rx", "2")
+        );
 
         // Where the panel's listing lets two breakers share the space, its edge is notched.
-        if (!shared && row.Free && at.Panel.TakesTandem(row.Space)) PlanSvg.Shape(w, "path", "notch", ("d", left ? $"M{PlanSvg.N(bx)} {PlanSvg.N(y + 11)}l7 4l-7 4" : $"M{PlanSvg.N(bx + 84)} {PlanSvg.N(y + 11)}l-7 4l7 4"));
+        if (!shared && row.Free && at.Panel.TakesTandem(row.Space))
+            PlanSvg.Shape(
+                w,
+                "path",
+                "notch",
+                ("d", left ? $"M{PlanSvg.N(bx)} {PlanSvg.N(y + 11)}l7 4l-7 4" : $"M{PlanSvg.N(bx + 84)} {PlanSvg.N(y + 11)}l-7 4l7 4")
+            );
         if (row.Feeder is { } feeder)
         {
-            PlanSvg.Shape(w, "rect", "handle", ("x", PlanSvg.N(left ? bx + 60 : bx + 8)), ("y", PlanSvg.N(y + (height / 2) - 5)), ("width", "16"), ("height", "10"), ("rx", "1.5"));
+            PlanSvg.Shape(
+                w,
+                "rect",
+                "handle",
+                ("x", PlanSvg.N(left ? bx + 60 : bx + 8)),
+                ("y", PlanSvg.N(y + (height / 2) - 5)),
+                ("width", "16"),
+                ("height", "10"),
+                ("rx", "1.5")
+            );
             w.WriteStartElement("g");
             w.WriteAttributeString("data-why", $"feeder.{feeder.To}");
-            PlanSvg.Text(w, "rating tag", left ? bx + 30 : bx + 54, y + (height / 2) + 5, 14, feeder.Breaker.ToString(CultureInfo.InvariantCulture));
+            PlanSvg.Text(
+                w,
+                "rating tag",
+                left ? bx + 30 : bx + 54,
+                y + (height / 2) + 5,
+                14,
+                feeder.Breaker.ToString(CultureInfo.InvariantCulture)
+            );
             w.WriteEndElement();
-            PlanSvg.Text(w, "label", left ? x - 8 : Centre + 128, y + (height / 2), 12, Cut($"Feeder to {a.PanelById(feeder.To)!.Panel.Name}"), left ? "end" : "start");
+            PlanSvg.Text(
+                w,
+                "label",
+                left ? x - 8 : Centre + 128,
+                y + (height / 2),
+                12,
+                Cut($"Feeder to {a.PanelById(feeder.To)!.Panel.Name}"),
+                left ? "end" : "start"
+            );
             PlanSvg.Text(w, "detail", left ? x - 8 : Centre + 128, y + (height / 2) + 12, 10, feeder.Made, left ? "end" : "start");
         }
         else if (c is null)
         {
-            PlanSvg.Text(w, "spare-text", left ? x - 8 : Centre + 128, y + (shared ? 12 : 20), shared ? 10 : 12, "Spare", left ? "end" : "start");
+            PlanSvg.Text(
+                w,
+                "spare-text",
+                left ? x - 8 : Centre + 128,
+                y + (shared ? 12 : 20),
+                shared ? 10 : 12,
+                "Spare",
+                left ? "end" : "start"
+            );
         }
         else if (shared)
         {
             // Half the height holds one line.
-            PlanSvg.Shape(w, "rect", "handle", ("x", PlanSvg.N(left ? bx + 60 : bx + 8)), ("y", PlanSvg.N(y + 4)), ("width", "16"), ("height", "7"), ("rx", "1.5"));
-            Why(w, c, "wire", () => PlanSvg.Text(w, "rating tag", left ? bx + 30 : bx + 54, y + 11.5, 11, c.Breaker.ToString(CultureInfo.InvariantCulture)));
-            PlanSvg.Text(w, "label", left ? x - 8 : Centre + 128, y + 11.5, 11, $"{Cut(c.Label)}  {c.Number}  {c.Cable}", left ? "end" : "start");
+            PlanSvg.Shape(
+                w,
+                "rect",
+                "handle",
+                ("x", PlanSvg.N(left ? bx + 60 : bx + 8)),
+                ("y", PlanSvg.N(y + 4)),
+                ("width", "16"),
+                ("height", "7"),
+                ("rx", "1.5")
+            );
+            Why(w, c, "wire", () =>
+                PlanSvg.Text(w, "rating tag", left ? bx + 30 : bx + 54, y + 11.5, 11, c.Breaker.ToString(CultureInfo.InvariantCulture))
+            );
+            PlanSvg.Text(
+                w,
+                "label",
+                left ? x - 8 : Centre + 128,
+                y + 11.5,
+                11,
+                $"{Cut(c.Label)}  {c.Number}  {c.Cable}",
+                left ? "end" : "start"
+            );
         }
         else
         {
-            PlanSvg.Shape(w, "rect", "handle", ("x", PlanSvg.N(left ? bx + 60 : bx + 8)), ("y", PlanSvg.N(y + (height / 2) - 5)), ("width", "16"), ("height", "10"), ("rx", "1.5"));
-            Why(w, c, "wire", () => PlanSvg.Text(w, "rating tag", left ? bx + 30 : bx + 54, y + (height / 2) + 5, 14, c.Breaker.ToString(CultureInfo.InvariantCulture)));
+            PlanSvg.Shape(
+                w,
+                "rect",
+                "handle",
+                ("x", PlanSvg.N(left ? bx + 60 : bx + 8)),
+                ("y", PlanSvg.N(y + (height / 2) - 5)),
+                ("width", "16"),
+                ("height", "10"),
+                ("rx", "1.5")
+            );
+            Why(w, c, "wire", () =>
+                PlanSvg.Text(
+                    w,
+                    "rating tag",
+                    left ? bx + 30 : bx + 54,
+                    y + (height / 2) + 5,
+                    14,
+                    c.Breaker.ToString(CultureInfo.InvariantCulture)
+                )
+            );
             var mark = c.Protection.BreakerMark;
             PlanSvg.Text(w, "label", left ? x - 8 : Centre + 128, y + (height / 2), 12, Cut(c.Label), left ? "end" : "start");
-            Why(w, c, "run", () => PlanSvg.Text(w, "detail", left ? x - 8 : Centre + 128, y + (height / 2) + 12, 10, $"{c.Number}  {c.Cable}{(mark.Length > 0 ? $"  {mark}" : "")}", left ? "end" : "start"));
+            Why(w, c, "run", () =>
+                PlanSvg.Text(
+                    w,
+                    "detail",
+                    left ? x - 8 : Centre + 128,
+                    y + (height / 2) + 12,
+                    10,
+                    $"{c.Number}  {c.Cable}{(mark.Length > 0 ? $"  {mark}" : "")}",
+                    left ? "end" : "start"
+                )
+            );
         }
 
         w.WriteEndElement();

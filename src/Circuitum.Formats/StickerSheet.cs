@@ -16,7 +16,19 @@ namespace Circuitum.Formats;
 /// <param name="Tall">Height of a sticker.</param>
 /// <param name="StepX">From one sticker's left edge to the next one's.</param>
 /// <param name="StepY">From one sticker's top edge to the next one's.</param>
-public sealed record StickerStock(string Id, string Name, PaperSize Size, int Columns, int Rows, float Left, float Top, float Wide, float Tall, float StepX, float StepY)
+public sealed record StickerStock(
+    string Id,
+    string Name,
+    PaperSize Size,
+    int Columns,
+    int Rows,
+    float Left,
+    float Top,
+    float Wide,
+    float Tall,
+    float StepX,
+    float StepY
+)
 {
     /// <summary>Stickers on a sheet.</summary>
     public int Count => Columns * Rows;
@@ -30,7 +42,9 @@ public sealed record Sticker(string Number, string Text);
 /// <summary>Stickers for the ends of cables and for breakers, on sheets that are sold everywhere or on plain paper to cut.</summary>
 public static class StickerSheet
 {
-    private const float Mm = 72 / 25.4f, Inset = 4, Least = 5;
+    private const float Mm = 72 / 25.4f,
+        Inset = 4,
+        Least = 5;
 
     /// <summary>The sheets that are known.</summary>
     public static ImmutableArray<StickerStock> Stocks { get; } =
@@ -38,21 +52,50 @@ public static class StickerSheet
         new("letter-30", "Letter, 30 of 2-5/8 by 1 in", PaperSize.Letter, 3, 10, 13.5f, 36, 189, 72, 198, 72),
         new("letter-80", "Letter, 80 of 1-3/4 by 1/2 in", PaperSize.Letter, 4, 20, 21.6f, 36, 126, 36, 147.6f, 36),
         new("a4-24", "A4, 24 of 70 by 37 mm", PaperSize.A4, 3, 8, 0, 0.5f * Mm, 70 * Mm, 37 * Mm, 70 * Mm, 37 * Mm),
-        new("a4-65", "A4, 65 of 38.1 by 21.2 mm", PaperSize.A4, 5, 13, 4.7f * Mm, 10.7f * Mm, 38.1f * Mm, 21.2f * Mm, 40.6f * Mm, 21.2f * Mm),
+        new(
+            "a4-65",
+            "A4, 65 of 38.1 by 21.2 mm",
+            PaperSize.A4,
+            5,
+            13,
+            4.7f * Mm,
+            10.7f * Mm,
+            38.1f * Mm,
+            21.2f * Mm,
+            40.6f * Mm,
+            21.2f * Mm
+        ),
     ];
 
     /// <summary>Two stickers for each home run and each feeder, one for either end.</summary>
     /// <param name="a">The analysis.</param>
     public static ImmutableArray<Sticker> Cables(JobAnalysis a) =>
-    [
-        .. a.Panels.Where(p => p.Feeder is not null).SelectMany(p => Twice(new("F", $"Feeder {a.PanelById(p.Feeder!.From)!.Panel.Name} to {p.Panel.Name}, {p.Feeder.Breaker} A, {p.Feeder.Made}"))),
-        .. PullList.Of(a).SelectMany(g => g.Lines).OrderBy(l => l.Circuit.Number).SelectMany(l => Twice(new($"{l.Circuit.Number}", l.Label))),
-    ];
+        [
+            .. a
+                .Panels.Where(p => p.Feeder is not null)
+                .SelectMany(p =>
+                    Twice(
+                        new(
+                            "F",
+                            $"Feeder {a.PanelById(p.Feeder!.From)!.Panel.Name} to {p.Panel.Name}, {p.Feeder.Breaker} A, {p.Feeder.Made}"
+                        )
+                    )
+                ),
+            .. PullList
+                .Of(a)
+                .SelectMany(g => g.Lines)
+                .OrderBy(l => l.Circuit.Number)
+                .SelectMany(l => Twice(new($"{l.Circuit.Number}", l.Label))),
+        ];
 
     /// <summary>One sticker for each breaker, in the order of the spaces.</summary>
     /// <param name="a">The analysis.</param>
     public static ImmutableArray<Sticker> Breakers(JobAnalysis a) =>
-        [.. a.Panels.SelectMany(p => p.Schedule.Where(r => !r.Free && !r.SecondPole).Select(r => new Sticker(r.Place, DirectoryCard.Says(a, r))))];
+        [
+            .. a.Panels.SelectMany(p =>
+                p.Schedule.Where(r => !r.Free && !r.SecondPole).Select(r => new Sticker(r.Place, DirectoryCard.Says(a, r)))
+            ),
+        ];
 
     /// <summary>The pages.</summary>
     /// <param name="stickers">The stickers.</param>
@@ -79,8 +122,10 @@ public static class StickerSheet
             {
                 var i = (page * stock.Count) + n - skipped;
                 var (x, y) = (stock.Left + (n % stock.Columns * stock.StepX), stock.Top + (n / stock.Columns * stock.StepY));
-                if (lines) pen.Box(x, y, x + stock.Wide, y + stock.Tall, 0.3f);
-                if (i >= 0 && i < stickers.Count) Draw(pen, stickers[i], x, y, stock);
+                if (lines)
+                    pen.Box(x, y, x + stock.Wide, y + stock.Tall, 0.3f);
+                if (i >= 0 && i < stickers.Count)
+                    Draw(pen, stickers[i], x, y, stock);
             }
 
             pages.Add(pen.Done(wide, tall));
@@ -100,8 +145,10 @@ public static class StickerSheet
         {
             var text = Letters.Wrap(sticker.Text, size, false, room);
             var most = Math.Max(1, (int)((stock.Tall - Inset) / (size * 1.15f)));
-            if (text.Count > most && size > Least) continue;
-            if (text.Count > most) text = [.. text.Take(most - 1), text[most - 1].TrimEnd() is { Length: > 2 } cut ? $"{cut[..^1]}\u2026" : text[most - 1]];
+            if (text.Count > most && size > Least)
+                continue;
+            if (text.Count > most)
+                text = [.. text.Take(most - 1), text[most - 1].TrimEnd() is { Length: > 2 } cut ? $"{cut[..^1]}\u2026" : text[most - 1]];
             var line = y + (stock.Tall / 2) - (text.Count * size * 1.15f / 2) + (size * 0.9f);
             foreach (var t in text)
             {

@@ -42,8 +42,10 @@ internal static class WallStripCables
             // Named where it comes in from above or below; a cable from box to box in the wall has its ends to tell.
             foreach (var (point, outer) in new[] { (points[0], cable.Path[0]), (points[^1], cable.Path[^1]) })
             {
-                if (outer.Height.InInches > height) names.Add(w, point.X, -5, cable, up: true);
-                else if (outer.Height.InInches < 0) names.Add(w, point.X, height + 30, cable, up: false);
+                if (outer.Height.InInches > height)
+                    names.Add(w, point.X, -5, cable, up: true);
+                else if (outer.Height.InInches < 0)
+                    names.Add(w, point.X, height + 30, cable, up: false);
             }
 
             w.WriteEndElement();
@@ -53,8 +55,10 @@ internal static class WallStripCables
         {
             var (x, y) = at(hole.At);
             Shape(w, "circle", "bored", ("cx", N(x)), ("cy", N(y)), ("r", N(Math.Max(0.7, hole.BitSixteenths / 32.0))));
-            if (hole.NailPlate) Shape(w, "rect", "nail-plate", ("x", N(x - 1)), ("y", N(y - 2.5)), ("width", "2"), ("height", "5"));
-            if (hole.Cables > 1) Text(w, "small", x + 3.2, y - 1.2, 4.5, $"{hole.Cables}");
+            if (hole.NailPlate)
+                Shape(w, "rect", "nail-plate", ("x", N(x - 1)), ("y", N(y - 2.5)), ("width", "2"), ("height", "5"));
+            if (hole.Cables > 1)
+                Text(w, "small", x + 3.2, y - 1.2, 4.5, $"{hole.Cables}");
         }
     }
 
@@ -64,12 +68,14 @@ internal static class WallStripCables
     /// <summary>Names that stand aslant and keep clear of each other.</summary>
     private sealed class Names
     {
-        private readonly List<double> above = [], below = [];
+        private readonly List<double> above = [],
+            below = [];
 
         internal void Add(XmlWriter w, double x, double y, WallCable cable, bool up)
         {
             var taken = up ? above : below;
-            while (taken.Any(t => Math.Abs(t - x) < NameSize)) x += NameSize;
+            while (taken.Any(t => Math.Abs(t - x) < NameSize))
+                x += NameSize;
             taken.Add(x);
             w.WriteStartElement("g");
             w.WriteAttributeString("transform", $"translate({N(x)} {N(y)}) rotate({(up ? -60 : 60)})");
@@ -77,13 +83,16 @@ internal static class WallStripCables
             w.WriteEndElement();
         }
 
-        private static string Use(Core.Routing.Hop hop) => hop.From is null ? " HR" : hop.Use switch
-        {
-            CableUse.Power => "",
-            CableUse.Travelers => " trav.",
-            CableUse.SwitchLoop => " loop",
-            CableUse.Interconnect => " alarms",
-            _ => " leg",
-        };
+        private static string Use(Core.Routing.Hop hop) =>
+            hop.From is null
+                ? " HR"
+                : hop.Use switch
+                {
+                    CableUse.Power => "",
+                    CableUse.Travelers => " trav.",
+                    CableUse.SwitchLoop => " loop",
+                    CableUse.Interconnect => " alarms",
+                    _ => " leg",
+                };
     }
 }

@@ -11,7 +11,9 @@ using static Circuitum.Formats.PlanSvg;
 
 namespace Circuitum.Formats;
 
-/// <summary>Draws one wall unrolled as it stands in studs, seen from the room, one unit an inch: openings, counters and boxes at their heights.</summary>
+/// <summary>
+/// Draws one wall unrolled as it stands in studs, seen from the room, one unit an inch: openings, counters and boxes at their heights.
+/// </summary>
 public static class WallStripSvg
 {
     private const double Plate = 1.5;
@@ -19,7 +21,8 @@ public static class WallStripSvg
     private const double Side = 30;
 
     // Readable at arm's length on the screen, two walls beside each other on paper.
-    private const double ScreenPixelsPerInch = 2, PaperPixelsPerInch = 1.35;
+    private const double ScreenPixelsPerInch = 2,
+        PaperPixelsPerInch = 1.35;
 
     /// <summary>Draws a wall.</summary>
     /// <param name="a">The analysis.</param>
@@ -28,25 +31,50 @@ public static class WallStripSvg
     /// <param name="selected">What is picked.</param>
     /// <param name="link">Gives the address of a box, or none for paper.</param>
     /// <param name="cables">The cables in it, or none to leave them out.</param>
-    public static string Draw(JobAnalysis a, RoomShape room, int wall, string selected = "", Func<Box, string>? link = null, WallCables? cables = null)
+    public static string Draw(
+        JobAnalysis a,
+        RoomShape room,
+        int wall,
+        string selected = "",
+        Func<Box, string>? link = null,
+        WallCables? cables = null
+    )
     {
         var text = new StringBuilder();
-        using (var w = XmlWriter.Create(text, new XmlWriterSettings { OmitXmlDeclaration = true, ConformanceLevel = ConformanceLevel.Fragment }))
+        using (
+            var w = XmlWriter.Create(
+                text,
+                new XmlWriterSettings { OmitXmlDeclaration = true, ConformanceLevel = ConformanceLevel.Fragment }
+            )
+        )
         {
             var (over, under) = cables is null ? (6, Under) : (WallStripCables.Over, Under + WallStripCables.Below);
             var (length, height) = (room.Walls[wall].Length.InInches, room.Room.CeilingHeight.InInches);
             w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
-            w.WriteAttributeString("viewBox", string.Create(CultureInfo.InvariantCulture, $"{-Side:0.#} {-over:0.#} {length + (2 * Side):0.#} {height + under + 2 + over:0.#}"));
+            w.WriteAttributeString(
+                "viewBox",
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"{-Side:0.#} {-over:0.#} {length + (2 * Side):0.#} {height + under + 2 + over:0.#}"
+                )
+            );
             w.WriteAttributeString("width", N((length + (2 * Side)) * (link is null ? PaperPixelsPerInch : ScreenPixelsPerInch)));
             w.WriteAttributeString("class", "strip-drawing");
             w.WriteAttributeString("role", "group");
             w.WriteAttributeString("aria-label", $"{room.Room.Name}, {LabelWriter.Facing(room, wall)} wall in studs");
             Frame(w, a, room, wall, length, height);
-            foreach (var o in room.Openings.Where(o => o.Wall == wall)) Opening(w, room, o, length, height);
-            foreach (var c in a.Job.Counters.Where(c => c.Room == room.Room.Id && c.Spot.Wall == wall && !c.Peninsula)) Thing(w, room, wall, c.Spot, 36, length, height, "counter");
-            foreach (var x in a.Job.Appliances.Where(x => x.Room == room.Room.Id && x.Spot.Wall == wall && x.Spot.Depth >= Length.Inches(12))) Thing(w, room, wall, x.Spot, 36, length, height, ApplianceFacts.Of(x).Name);
-            if (cables is not null) WallStripCables.Draw(w, cables, p => (X(room, wall, p.Along, length), height - p.Height.InInches), height, selected);
-            foreach (var box in a.Job.Decisions.Boxes.Where(b => b.Room == room.Room.Id && b.Wall == wall && !b.Outside)) Box(w, a, room, box, length, height, selected, link);
+            foreach (var o in room.Openings.Where(o => o.Wall == wall))
+                Opening(w, room, o, length, height);
+            foreach (var c in a.Job.Counters.Where(c => c.Room == room.Room.Id && c.Spot.Wall == wall && !c.Peninsula))
+                Thing(w, room, wall, c.Spot, 36, length, height, "counter");
+            foreach (
+                var x in a.Job.Appliances.Where(x => x.Room == room.Room.Id && x.Spot.Wall == wall && x.Spot.Depth >= Length.Inches(12))
+            )
+                Thing(w, room, wall, x.Spot, 36, length, height, ApplianceFacts.Of(x).Name);
+            if (cables is not null)
+                WallStripCables.Draw(w, cables, p => (X(room, wall, p.Along, length), height - p.Height.InInches), height, selected);
+            foreach (var box in a.Job.Decisions.Boxes.Where(b => b.Room == room.Room.Id && b.Wall == wall && !b.Outside))
+                Box(w, a, room, box, length, height, selected, link);
             Corners(w, length, height);
             w.WriteEndElement();
         }
@@ -55,7 +83,8 @@ public static class WallStripSvg
     }
 
     // Seen from the room, so that what is at the left hand is drawn at the left.
-    private static double X(RoomShape room, int wall, Length along, double length) => room.RightIsAlong(wall) ? along.InInches : length - along.InInches;
+    private static double X(RoomShape room, int wall, Length along, double length) =>
+        room.RightIsAlong(wall) ? along.InInches : length - along.InInches;
 
     private static void Rect(XmlWriter w, string css, double x, double y, double width, double height) =>
         Shape(w, "rect", css, ("x", N(x)), ("y", N(y)), ("width", N(width)), ("height", N(height)));
@@ -69,7 +98,8 @@ public static class WallStripSvg
         {
             // A stud that would stand in an opening is cut: the ones beside the opening carry it.
             var through = room.Openings.Any(o => o.Wall == wall && at > o.From - Length.Inches(1) && at < o.To + Length.Inches(1));
-            if (!through) Rect(w, "stud", Math.Clamp(X(room, wall, at, length) - 0.75, 0, length - 1.5), 2 * Plate, 1.5, height - (3 * Plate));
+            if (!through)
+                Rect(w, "stud", Math.Clamp(X(room, wall, at, length) - 0.75, 0, length - 1.5), 2 * Plate, 1.5, height - (3 * Plate));
         }
     }
 
@@ -79,32 +109,56 @@ public static class WallStripSvg
         var (left, width) = (Math.Min(p, q), Math.Abs(q - p));
         var sill = o.Opening.Kind == OpeningKind.Window ? (o.Opening.Sill ?? Length.Feet(3)).InInches : 0;
         var head = Math.Min(82, height - 8);
-        foreach (var x in new[] { left - 3, left + width }) Rect(w, "stud", x, 2 * Plate, 3, height - (3 * Plate));
+        foreach (var x in new[] { left - 3, left + width })
+            Rect(w, "stud", x, 2 * Plate, 3, height - (3 * Plate));
         Rect(w, "header", left - 1.5, height - head - 8, width + 3, 8);
         Rect(w, "hole", left, height - head, width, head - sill - (sill > 0 ? Plate : 0));
-        if (sill > 0) Rect(w, "plate", left, height - sill, width, Plate);
-        Text(w, "small", left + (width / 2), height - ((head + sill) / 2), 6, o.Opening.Kind == OpeningKind.Window ? "window" : o.Opening.Kind == OpeningKind.Cased ? "opening" : "door");
+        if (sill > 0)
+            Rect(w, "plate", left, height - sill, width, Plate);
+        Text(
+            w,
+            "small",
+            left + (width / 2),
+            height - ((head + sill) / 2),
+            6,
+            o.Opening.Kind == OpeningKind.Window ? "window"
+                : o.Opening.Kind == OpeningKind.Cased ? "opening"
+                : "door"
+        );
     }
 
     private static void Thing(XmlWriter w, RoomShape room, int wall, Spot spot, double tall, double length, double height, string name)
     {
         var (p, q) = (X(room, wall, spot.From, length), X(room, wall, spot.From + spot.Width, length));
         Rect(w, "thing", Math.Min(p, q), height - tall, Math.Abs(q - p), tall);
-        if (Math.Abs(q - p) > name.Length * 3) Text(w, "small", (p + q) / 2, height - 6, 5.5, name);
+        if (Math.Abs(q - p) > name.Length * 3)
+            Text(w, "small", (p + q) / 2, height - 6, 5.5, name);
     }
 
-    private static void Box(XmlWriter w, JobAnalysis a, RoomShape room, Box box, double length, double height, string selected, Func<Box, string>? link)
+    private static void Box(
+        XmlWriter w,
+        JobAnalysis a,
+        RoomShape room,
+        Box box,
+        double length,
+        double height,
+        string selected,
+        Func<Box, string>? link
+    )
     {
         var x = X(room, box.Wall!.Value, box.Along, length);
         var y = height - box.Height.InInches;
         var spec = a.Specs[box.Id];
         var width = Math.Max(1, spec.Gangs) * 2.25;
         w.WriteStartElement(link is null ? "g" : "a");
-        if (link is not null) w.WriteAttributeString("href", link(box));
+        if (link is not null)
+            w.WriteAttributeString("href", link(box));
         w.WriteAttributeString("class", $"strip-box{(selected == $"box:{box.Id}" ? " picked" : "")}{(box.Held is null ? "" : " held")}");
         w.WriteElementString("title", $"{spec.Device}, {BoxSchedule.Place(a.House, box)}");
-        if (spec.Gangs == 0) Shape(w, "circle", "body", ("cx", N(x)), ("cy", N(y)), ("r", "2.4"));
-        else Rect(w, "body", x - (width / 2), y - 2, width, 4);
+        if (spec.Gangs == 0)
+            Shape(w, "circle", "body", ("cx", N(x)), ("cy", N(y)), ("r", "2.4"));
+        else
+            Rect(w, "body", x - (width / 2), y - 2, width, 4);
         Text(w, "mark-text", x, y - 4.5, 6, spec.Mark);
         Line(w, "drop", new(Length.Inches(x), Length.Inches(y + 2)), new(Length.Inches(x), Length.Inches(height + 3)));
         w.WriteStartElement("g");

@@ -162,5 +162,6 @@ public sealed class CompanyRow
 public sealed class DesignFactory : IDesignTimeDbContextFactory<JobDatabase>
 {
     /// <inheritdoc/>
-    public JobDatabase CreateDbContext(string[] args) => new(new DbContextOptionsBuilder<JobDatabase>().UseSqlite("Data Source=design.db").Options);
+    public JobDatabase CreateDbContext(string[] args) =>
+        new(new DbContextOptionsBuilder<JobDatabase>().UseSqlite("Data Source=design.db").Options);
 }

@@ -23,28 +23,60 @@ public sealed partial class JobStore
     /// <param name="cancel">Gives up.</param>
     /// <returns>Whether it was saved; not when someone else changed the job since <paramref name="stamp"/>.</returns>
     /// <exception cref="StoreException">The disk is full or cannot be written.</exception>
-    public Task<bool> SaveAsync(string id, int stamp, Job job, string title, string? nudge = null, int? from = null, CancellationToken cancel = default) => ChangeAsync(id, stamp, async row =>
-    {
-        var last = await db.Revisions.Where(r => r.JobId == id).MaxAsync(r => r.Number, cancel).ConfigureAwait(false);
-        row.Name = job.Name;
-        var now = DateTime.UtcNow;
-        if (nudge is { Length: <= 120 } && from is null && row.Head == last && await Nudged(id, last, nudge, now, cancel).ConfigureAwait(false) is { } same)
-        {
-            (same.Document, same.Made) = (JobFile.Write(job), now);
-            return true;
-        }
+    public Task<bool> SaveAsync(
+        string id,
+        int stamp,
+        Job job,
+        string title,
+        string? nudge = null,
+        int? from = null,
+        CancellationToken cancel = default
+    ) =>
+        ChangeAsync(
+            id,
+            stamp,
+            async row =>
+            {
+                var last = await db.Revisions.Where(r => r.JobId == id).MaxAsync(r => r.Number, cancel).ConfigureAwait(false);
+                row.Name = job.Name;
+                var now = DateTime.UtcNow;
+                if (
+                    nudge is { Length: <= 120 }
+                    && from is null
+                    && row.Head == last
+                    && await Nudged(id, last, nudge, now, cancel).ConfigureAwait(false) is { } same
+                )
+                {
+                    (same.Document, same.Made) = (JobFile.Write(job), now);
+                    return true;
+                }
 
-        db.Revisions.Add(new RevisionRow { JobId = id, Number = last + 1, Parent = from ?? row.Head, Document = JobFile.Write(job), Title = title, Made = now, Nudge = nudge is { Length: <= 120 } ? nudge : null });
-        row.Head = last + 1;
-        if (last >= MostRevisions && last % 50 == 0) await Forget(id, last - MostRevisions, cancel).ConfigureAwait(false);
-        return true;
-    }, cancel);
+                db.Revisions.Add(
+                    new RevisionRow
+                    {
+                        JobId = id,
+                        Number = last + 1,
+                        Parent = from ?? row.Head,
+                        Document = JobFile.Write(job),
+                        Title = title,
+                        Made = now,
+                        Nudge = nudge is { Length: <= 120 } ? nudge : null,
+                    }
+                );
+                row.Head = last + 1;
+                if (last >= MostRevisions && last % 50 == 0)
+                    await Forget(id, last - MostRevisions, cancel).ConfigureAwait(false);
+                return true;
+            },
+            cancel
+        );
 
     // The head, when it is a nudge of the same thing a moment ago that no paper shows.
     private async Task<RevisionRow?> Nudged(string id, int head, string nudge, DateTime now, CancellationToken cancel)
     {
         var row = await db.Revisions.FirstOrDefaultAsync(r => r.JobId == id && r.Number == head, cancel).ConfigureAwait(false);
-        if (row?.Nudge != nudge || now - row.Made > OneNudge) return null;
+        if (row?.Nudge != nudge || now - row.Made > OneNudge)
+            return null;
         return await db.Issues.AnyAsync(i => i.JobId == id && i.Revision == head, cancel).ConfigureAwait(false) ? null : row;
     }
 
@@ -52,34 +84,64 @@ public sealed partial class JobStore
     private async Task Forget(string id, int upTo, CancellationToken cancel)
     {
         var issued = await db.Issues.Where(i => i.JobId == id).Select(i => i.Revision).ToListAsync(cancel).ConfigureAwait(false);
-        await db.Revisions.Where(r => r.JobId == id && r.Number <= upTo && !issued.Contains(r.Number)).ExecuteDeleteAsync(cancel).ConfigureAwait(false);
+        await db
+            .Revisions.Where(r => r.JobId == id && r.Number <= upTo && !issued.Contains(r.Number))
+            .ExecuteDeleteAsync(cancel)
+            .ConfigureAwait(false);
     }
 
     /// <summary>Goes back to the revision before.</summary>
-    public Task<bool> UndoAsync(string id, int stamp, CancellationToken cancel = default) => ChangeAsync(id, stamp, async row =>
-    {
-        var head = await db.Revisions.AsNoTracking().FirstAsync(r => r.JobId == id && r.Number == row.Head, cancel).ConfigureAwait(false);
-        if (head.Parent == 0 || !await db.Revisions.AnyAsync(r => r.JobId == id && r.Number == head.Parent, cancel).ConfigureAwait(false)) return false;
-        row.Head = head.Parent;
-        return true;
-    }, cancel);
+    public Task<bool> UndoAsync(string id, int stamp, CancellationToken cancel = default) =>
+        ChangeAsync(
+            id,
+            stamp,
+            async row =>
+            {
+                var head = await db
+                    .Revisions.AsNoTracking()
+                    .FirstAsync(r => r.JobId == id && r.Number == row.Head, cancel)
+                    .ConfigureAwait(false);
+                if (
+                    head.Parent == 0
+                    || !await db.Revisions.AnyAsync(r => r.JobId == id && r.Number == head.Parent, cancel).ConfigureAwait(false)
+                )
+                    return false;
+                row.Head = head.Parent;
+                return true;
+            },
+            cancel
+        );
 
     /// <summary>Goes forward to the last revision made from the present one.</summary>
-    public Task<bool> RedoAsync(string id, int stamp, CancellationToken cancel = default) => ChangeAsync(id, stamp, async row =>
-    {
-        if (await RedoOf(id, row.Head, cancel).ConfigureAwait(false) is not { } next) return false;
-        row.Head = next.Number;
-        return true;
-    }, cancel);
+    public Task<bool> RedoAsync(string id, int stamp, CancellationToken cancel = default) =>
+        ChangeAsync(
+            id,
+            stamp,
+            async row =>
+            {
+                if (await RedoOf(id, row.Head, cancel).ConfigureAwait(false) is not { } next)
+                    return false;
+                row.Head = next.Number;
+                return true;
+            },
+            cancel
+        );
 
     private async Task<RevisionRow?> RedoOf(string id, int head, CancellationToken cancel) =>
-        await db.Revisions.AsNoTracking().Where(r => r.JobId == id && r.Parent == head).OrderByDescending(r => r.Number).FirstOrDefaultAsync(cancel).ConfigureAwait(false);
+        await db
+            .Revisions.AsNoTracking()
+            .Where(r => r.JobId == id && r.Parent == head)
+            .OrderByDescending(r => r.Number)
+            .FirstOrDefaultAsync(cancel)
+            .ConfigureAwait(false);
 
     private async Task<bool> ChangeAsync(string id, int stamp, Func<JobRow, Task<bool>> change, CancellationToken cancel)
     {
         db.ChangeTracker.Clear();
-        if (await db.Jobs.FirstOrDefaultAsync(j => j.Id == id, cancel).ConfigureAwait(false) is not { } row || row.Stamp != stamp) return false;
-        if (!await change(row).ConfigureAwait(false)) return false;
+        if (await db.Jobs.FirstOrDefaultAsync(j => j.Id == id, cancel).ConfigureAwait(false) is not { } row || row.Stamp != stamp)
+            return false;
+        if (!await change(row).ConfigureAwait(false))
+            return false;
         row.Stamp++;
         row.Changed = DateTime.UtcNow;
         // Another edit may have got in between: the stamp or the revision number was taken.

@@ -23,10 +23,18 @@ public sealed class StoreLock : IDisposable
         if (TryOpen(Path.Combine(directory, "circuitum.lock")) is not { } file)
         {
             var who = File.Exists(owner) ? File.ReadAllText(owner).Trim() : "another program";
-            throw new StoreException($"The data directory {directory} is in use by {who}. Stop that first, or choose another directory with --data.");
+            throw new StoreException(
+                $"The data directory {directory} is in use by {who}. Stop that first, or choose another directory with --data."
+            );
         }
 
-        File.WriteAllText(owner, string.Create(CultureInfo.InvariantCulture, $"process {Environment.ProcessId} since {Process.GetCurrentProcess().StartTime:yyyy-MM-dd HH:mm}"));
+        File.WriteAllText(
+            owner,
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"process {Environment.ProcessId} since {Process.GetCurrentProcess().StartTime:yyyy-MM-dd HH:mm}"
+            )
+        );
         return new(file);
     }
 
@@ -35,8 +43,12 @@ public sealed class StoreLock : IDisposable
     {
         for (var tries = 0; ; tries++)
         {
-            if (TryOpen(Path.Combine(directory, "circuitum.migrating")) is { } file) return file;
-            if (tries > 600) throw new StoreException("Another program has been bringing the database up to date for a minute. Stop it and start again.");
+            if (TryOpen(Path.Combine(directory, "circuitum.migrating")) is { } file)
+                return file;
+            if (tries > 600)
+                throw new StoreException(
+                    "Another program has been bringing the database up to date for a minute. Stop it and start again."
+                );
             await Task.Delay(100, cancel).ConfigureAwait(false);
         }
     }
@@ -47,9 +59,12 @@ public sealed class StoreLock : IDisposable
     {
         try
         {
-            if (Directory.Exists(directory)) return;
-            if (OperatingSystem.IsWindows()) Directory.CreateDirectory(directory);
-            else Directory.CreateDirectory(directory, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute);
+            if (Directory.Exists(directory))
+                return;
+            if (OperatingSystem.IsWindows())
+                Directory.CreateDirectory(directory);
+            else
+                Directory.CreateDirectory(directory, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute);
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException or ArgumentException or NotSupportedException)
         {

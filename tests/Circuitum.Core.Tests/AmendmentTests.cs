@@ -12,9 +12,22 @@ public class AmendmentTests
 
     private static AmendmentLayer Layer(params Amendment[] changes) => new() { Name = "Test layer", Changes = [.. changes] };
 
-    private static Amendment Number(string name, double value) => new() { Kind = AmendmentKind.Number, Target = name, Value = value, Citation = "1" };
+    private static Amendment Number(string name, double value) =>
+        new()
+        {
+            Kind = AmendmentKind.Number,
+            Target = name,
+            Value = value,
+            Citation = "1",
+        };
 
-    private static Amendment Off(string rule) => new() { Kind = AmendmentKind.Off, Target = rule, Citation = "2" };
+    private static Amendment Off(string rule) =>
+        new()
+        {
+            Kind = AmendmentKind.Off,
+            Target = rule,
+            Citation = "2",
+        };
 
     private static Job With(Job job, params Amendment[] changes) => job with { Amendments = [Layer(changes)] };
 
@@ -24,7 +37,8 @@ public class AmendmentTests
         foreach (var edition in CodeLibrary.Editions.Values)
         {
             edition.Numbers.Keys.Order().ShouldBe(CodeLibrary.Numbers.Keys.Order(), edition.Id);
-            foreach (var (name, value) in edition.Numbers) value.ShouldBeInRange(CodeLibrary.Numbers[name].Least, CodeLibrary.Numbers[name].Most, name);
+            foreach (var (name, value) in edition.Numbers)
+                value.ShouldBeInRange(CodeLibrary.Numbers[name].Least, CodeLibrary.Numbers[name].Most, name);
         }
 
         CodeLibrary.Numbers.Values.ShouldAllBe(n => CodeLibrary.Edition("us-2023").Rules.ContainsKey(n.Rule));
@@ -62,7 +76,9 @@ public class AmendmentTests
     public void Alarms_and_outdoor_receptacles_can_be_switched_off_too()
     {
         var job = Planner.PlanAll(With(Flat, Off("box.alarm"), Off("box.outdoor")));
-        job.Decisions.Boxes.ShouldNotContain(b => b.Kind == BoxKind.SmokeAlarm || (b.Kind == BoxKind.Receptacle && (b.Room == "porch" || b.Room == "deck" || b.Outside)));
+        job.Decisions.Boxes.ShouldNotContain(b =>
+            b.Kind == BoxKind.SmokeAlarm || (b.Kind == BoxKind.Receptacle && (b.Room == "porch" || b.Room == "deck" || b.Outside))
+        );
     }
 
     [Fact]
@@ -78,7 +94,21 @@ public class AmendmentTests
     {
         var bent = CheckTests.PlannedWhole.Far("bedroom");
         Analyzer.Analyze(bent).Findings.First(f => f.RuleId == "wire.drop").Severity.ShouldBe(Analysis.Severity.Should);
-        Analyzer.Analyze(With(bent, new Amendment { Kind = AmendmentKind.Rule, Target = "wire.drop", Severity = "must", Citation = "3" })).Findings.First(f => f.RuleId == "wire.drop").Severity.ShouldBe(Analysis.Severity.Must);
+        Analyzer
+            .Analyze(
+                With(
+                    bent,
+                    new Amendment
+                    {
+                        Kind = AmendmentKind.Rule,
+                        Target = "wire.drop",
+                        Severity = "must",
+                        Citation = "3",
+                    }
+                )
+            )
+            .Findings.First(f => f.RuleId == "wire.drop")
+            .Severity.ShouldBe(Analysis.Severity.Must);
     }
 
     [Fact]
@@ -89,29 +119,106 @@ public class AmendmentTests
         a.Circuits.ShouldAllBe(c => c.Wire!.Size != "14");
         a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles).ShouldAllBe(c => c.Boxes.Length <= 2);
         a.Findings.ShouldNotContain(f => f.RuleId == "circuit.mostReceptacles");
-        Analyzer.Analyze(Planner.PlanAll(Flat) with { Amendments = [Layer(Number("receptaclesOnCircuitMost", 2))] }).Findings.ShouldContain(f => f.RuleId == "circuit.mostReceptacles" && f.Citation == "Test layer, 1");
+        Analyzer
+            .Analyze(Planner.PlanAll(Flat) with { Amendments = [Layer(Number("receptaclesOnCircuitMost", 2))] })
+            .Findings.ShouldContain(f => f.RuleId == "circuit.mostReceptacles" && f.Citation == "Test layer, 1");
     }
 
     [Fact]
     public void Added_rules_are_followed_by_their_demand()
     {
-        Amendment Add(LocalDemand demand) => new() { Kind = AmendmentKind.Add, Title = "Local", Text = "Something local.", Citation = "9", Demand = demand };
+        Amendment Add(LocalDemand demand) =>
+            new()
+            {
+                Kind = AmendmentKind.Add,
+                Title = "Local",
+                Text = "Something local.",
+                Citation = "9",
+                Demand = demand,
+            };
         var bare = Planner.PlanAll(Flat);
-        Analyzer.Analyze(With(bare, Add(new() { Kind = LocalDemandKind.ByHand }))).Findings.ShouldContain(f => f.RuleId == "local.1-1" && f.Sentence.Contains("Something local."));
-        Analyzer.Analyze(With(bare, Add(new() { Kind = LocalDemandKind.Boxes, Room = RoomKind.Bedroom, Box = BoxKind.Light, Least = 3 }))).Findings.ShouldContain(f => f.RuleId == "local.1-1" && f.Subjects.Contains("room:bedroom"));
-        Analyzer.Analyze(With(bare, Add(new() { Kind = LocalDemandKind.Boxes, Room = RoomKind.Bedroom, Box = BoxKind.Light, Least = 1 }))).Findings.ShouldNotContain(f => f.RuleId == "local.1-1");
+        Analyzer
+            .Analyze(With(bare, Add(new() { Kind = LocalDemandKind.ByHand })))
+            .Findings.ShouldContain(f => f.RuleId == "local.1-1" && f.Sentence.Contains("Something local."));
+        Analyzer
+            .Analyze(
+                With(
+                    bare,
+                    Add(
+                        new()
+                        {
+                            Kind = LocalDemandKind.Boxes,
+                            Room = RoomKind.Bedroom,
+                            Box = BoxKind.Light,
+                            Least = 3,
+                        }
+                    )
+                )
+            )
+            .Findings.ShouldContain(f => f.RuleId == "local.1-1" && f.Subjects.Contains("room:bedroom"));
+        Analyzer
+            .Analyze(
+                With(
+                    bare,
+                    Add(
+                        new()
+                        {
+                            Kind = LocalDemandKind.Boxes,
+                            Room = RoomKind.Bedroom,
+                            Box = BoxKind.Light,
+                            Least = 1,
+                        }
+                    )
+                )
+            )
+            .Findings.ShouldNotContain(f => f.RuleId == "local.1-1");
         var ground = Analyzer.Analyze(With(bare, Add(new() { Kind = LocalDemandKind.GroundFault, Room = RoomKind.Bedroom })));
-        ground.Circuits.Where(c => c.Boxes.Any(b => b.Room == "bedroom" && b.Kind == BoxKind.Receptacle)).ShouldAllBe(c => c.Protection.GroundFault);
+        ground
+            .Circuits.Where(c => c.Boxes.Any(b => b.Room == "bedroom" && b.Kind == BoxKind.Receptacle))
+            .ShouldAllBe(c => c.Protection.GroundFault);
         var arc = Analyzer.Analyze(With(bare, Add(new() { Kind = LocalDemandKind.ArcFault, Room = RoomKind.Garage })));
-        arc.Circuits.Where(c => c.Boxes.Any(b => b.Room == "garage" && b.Kind == BoxKind.Receptacle)).ShouldAllBe(c => c.Protection.ArcFault);
-        var own = Analyzer.Analyze(Planner.PlanAll(With(Flat with { Appliances = Flat.Appliances.Add(new Appliance { Id = "door", Type = "garage-door", Room = "garage", Spot = new Spot { At = Sample.P(5, 30), Width = Length.Feet(1), Depth = Length.Feet(1) } }) }, Add(new() { Kind = LocalDemandKind.OwnCircuit, Appliance = "garage-door" }))));
+        arc.Circuits.Where(c => c.Boxes.Any(b => b.Room == "garage" && b.Kind == BoxKind.Receptacle))
+            .ShouldAllBe(c => c.Protection.ArcFault);
+        var own = Analyzer.Analyze(
+            Planner.PlanAll(
+                With(
+                    Flat with
+                    {
+                        Appliances = Flat.Appliances.Add(
+                            new Appliance
+                            {
+                                Id = "door",
+                                Type = "garage-door",
+                                Room = "garage",
+                                Spot = new Spot
+                                {
+                                    At = Sample.P(5, 30),
+                                    Width = Length.Feet(1),
+                                    Depth = Length.Feet(1),
+                                },
+                            }
+                        ),
+                    },
+                    Add(new() { Kind = LocalDemandKind.OwnCircuit, Appliance = "garage-door" })
+                )
+            )
+        );
         own.CircuitOf(own.Job.Decisions.Boxes.Single(b => b.Appliance == "door").Id)!.Boxes.Length.ShouldBe(1);
     }
 
     [Fact]
     public void The_upper_layer_wins_and_a_layer_that_is_off_does_not_count()
     {
-        var (low, high) = (Layer(Number("wallReachIn", 60)) with { Name = "County" }, Layer(Number("wallReachIn", 48)) with { Name = "City" });
+        var (low, high) = (
+            Layer(Number("wallReachIn", 60)) with
+            {
+                Name = "County",
+            },
+            Layer(Number("wallReachIn", 48)) with
+            {
+                Name = "City",
+            }
+        );
         CodeLibrary.EditionOf(Flat with { Amendments = [low, high] }).Number("wallReachIn").ShouldBe(48);
         CodeLibrary.EditionOf(Flat with { Amendments = [low, high with { On = false }] }).Number("wallReachIn").ShouldBe(60);
         CodeLibrary.EditionOf(Flat with { Amendments = [low, high] }).FullName.ShouldBe("United States, 2023 edition, with County, City");
@@ -129,32 +236,81 @@ public class AmendmentTests
         }
     }
 
-    public static TheoryData<Amendment, string> Wrong => new()
-    {
-        { Number("nothing", 1), "There is no number 'nothing'" },
-        { Number("wallReachIn", 500), "type a number from 12 to 72 in" },
-        { Number("wallReachIn", double.NaN), "type a number from 12 to 72 in" },
-        { Number("smallestWireAwg", 11), "14, 12 or 10 AWG" },
-        { Off("box.nothing"), "There is no rule 'box.nothing'" },
-        { Off("box.wall") with { Citation = "" }, "Say where it is written." },
-        { new() { Kind = AmendmentKind.Rule, Target = "box.wall", Severity = "awful", Citation = "1" }, "use must, should or note" },
-        { new() { Kind = AmendmentKind.Add, Citation = "1" }, "Give the new rule a title" },
-        { new() { Kind = AmendmentKind.Add, Title = "T", Text = "T", Citation = "1", Demand = new() { Kind = LocalDemandKind.GroundFault } }, "which kind of room" },
-        { new() { Kind = AmendmentKind.Add, Title = "T", Text = "T", Citation = "1", Demand = new() { Kind = LocalDemandKind.OwnCircuit, Appliance = "dragon" } }, "which appliance" },
-        { new() { Kind = AmendmentKind.Add, Title = "T", Text = "T", Citation = "1", Demand = new() { Kind = LocalDemandKind.Boxes, Room = RoomKind.Den } }, "which kind of box" },
-        { Off("box.wall") with { Note = new string('x', 700) }, "the most is 600" },
-    };
+    public static TheoryData<Amendment, string> Wrong =>
+        new()
+        {
+            { Number("nothing", 1), "There is no number 'nothing'" },
+            { Number("wallReachIn", 500), "type a number from 12 to 72 in" },
+            { Number("wallReachIn", double.NaN), "type a number from 12 to 72 in" },
+            { Number("smallestWireAwg", 11), "14, 12 or 10 AWG" },
+            { Off("box.nothing"), "There is no rule 'box.nothing'" },
+            { Off("box.wall") with { Citation = "" }, "Say where it is written." },
+            {
+                new()
+                {
+                    Kind = AmendmentKind.Rule,
+                    Target = "box.wall",
+                    Severity = "awful",
+                    Citation = "1",
+                },
+                "use must, should or note"
+            },
+            {
+                new() { Kind = AmendmentKind.Add, Citation = "1" },
+                "Give the new rule a title"
+            },
+            {
+                new()
+                {
+                    Kind = AmendmentKind.Add,
+                    Title = "T",
+                    Text = "T",
+                    Citation = "1",
+                    Demand = new() { Kind = LocalDemandKind.GroundFault },
+                },
+                "which kind of room"
+            },
+            {
+                new()
+                {
+                    Kind = AmendmentKind.Add,
+                    Title = "T",
+                    Text = "T",
+                    Citation = "1",
+                    Demand = new() { Kind = LocalDemandKind.OwnCircuit, Appliance = "dragon" },
+                },
+                "which appliance"
+            },
+            {
+                new()
+                {
+                    Kind = AmendmentKind.Add,
+                    Title = "T",
+                    Text = "T",
+                    Citation = "1",
+                    Demand = new() { Kind = LocalDemandKind.Boxes, Room = RoomKind.Den },
+                },
+                "which kind of box"
+            },
+            { Off("box.wall") with { Note = new string('x', 700) }, "the most is 600" },
+        };
 
     [Theory]
     [MemberData(nameof(Wrong))]
     public void What_is_wrong_with_a_change_is_said_with_its_field(Amendment change, string sentence) =>
-        JobRules.Check(With(Flat, change)).ShouldContain(p => p.Field.StartsWith("amendments[0].changes[0].", StringComparison.Ordinal) && p.Sentence.Contains(sentence));
+        JobRules
+            .Check(With(Flat, change))
+            .ShouldContain(p => p.Field.StartsWith("amendments[0].changes[0].", StringComparison.Ordinal) && p.Sentence.Contains(sentence));
 
     [Fact]
     public void Too_many_layers_and_changes_are_refused()
     {
-        JobRules.Check(Flat with { Amendments = [.. Enumerable.Repeat(Layer(Off("box.wall")), 13)] }).ShouldContain(p => p.Sentence.Contains("the most is 12"));
+        JobRules
+            .Check(Flat with { Amendments = [.. Enumerable.Repeat(Layer(Off("box.wall")), 13)] })
+            .ShouldContain(p => p.Sentence.Contains("the most is 12"));
         JobRules.Check(With(Flat, [.. Enumerable.Repeat(Off("box.wall"), 201)])).ShouldContain(p => p.Sentence.Contains("the most is 200"));
-        JobRules.Check(Flat with { Amendments = [Layer(Off("box.wall")) with { Name = " " }] }).ShouldContain(p => p.Sentence.Contains("Give the layer a name."));
+        JobRules
+            .Check(Flat with { Amendments = [Layer(Off("box.wall")) with { Name = " " }] })
+            .ShouldContain(p => p.Sentence.Contains("Give the layer a name."));
     }
 }

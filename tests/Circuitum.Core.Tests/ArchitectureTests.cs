@@ -1,12 +1,35 @@
 using System.Text.RegularExpressions;
 using Circuitum.Core.Codes;
+using Microsoft.CodeAnalysis;
+using Microsoft.CodeAnalysis.CSharp;
+using Microsoft.CodeAnalysis.CSharp.Syntax;
 
 namespace Circuitum.Core.Tests;
 
 public partial class ArchitectureTests
 {
     // The rooms of the core: each may use those before it.
-    private static readonly string[] Rooms = ["Measure", "Explain", "Jobs", "Codes", "Geometry", "Intake", "BoxLayout", "Loads", "Protection", "Routing", "Sizing", "Circuits", "Panels", "Analysis", "Checks", "Drafting", "Commands", "Bench"];
+    private static readonly string[] Rooms =
+    [
+        "Measure",
+        "Explain",
+        "Jobs",
+        "Codes",
+        "Geometry",
+        "Intake",
+        "BoxLayout",
+        "Loads",
+        "Protection",
+        "Routing",
+        "Sizing",
+        "Circuits",
+        "Panels",
+        "Analysis",
+        "Checks",
+        "Drafting",
+        "Commands",
+        "Bench",
+    ];
 
     private static string Core()
     {
@@ -25,7 +48,8 @@ public partial class ArchitectureTests
                 {
                     // Protection looks at the circuit's run, so it may use Routing, which knows nothing of it.
                     var used = use.Groups[1].Value;
-                    if (room == "Protection" && used == "Routing") continue;
+                    if (room == "Protection" && used == "Routing")
+                        continue;
                     Array.IndexOf(Rooms, used).ShouldBeInRange(0, at, $"{Path.GetFileName(file)} in {room} uses {used}");
                 }
             }
@@ -34,7 +58,11 @@ public partial class ArchitectureTests
 
     [Fact]
     public void The_core_references_only_the_base_library_and_geometry() =>
-        typeof(CodeLibrary).Assembly.GetReferencedAssemblies().Select(a => a.Name!).Where(n => !n.StartsWith("System.", StringComparison.Ordinal)).ShouldBe(["NetTopologySuite"]);
+        typeof(CodeLibrary)
+            .Assembly.GetReferencedAssemblies()
+            .Select(a => a.Name!)
+            .Where(n => !n.StartsWith("System.", StringComparison.Ordinal))
+            .ShouldBe(["NetTopologySuite"]);
 
     [Fact]
     public void Every_rule_that_code_names_is_in_the_data()
@@ -42,16 +70,20 @@ public partial class ArchitectureTests
         var rules = CodeLibrary.Edition("us-2023").Rules.Keys.ToHashSet();
         foreach (var file in Directory.GetFiles(Core(), "*.cs", SearchOption.AllDirectories))
         {
-            foreach (Match named in Named().Matches(File.ReadAllText(file))) rules.ShouldContain(named.Groups[1].Value, Path.GetFileName(file));
+            foreach (Match named in Named().Matches(File.ReadAllText(file)))
+                rules.ShouldContain(named.Groups[1].Value, Path.GetFileName(file));
         }
     }
 
     [Fact]
     public void The_list_of_checked_rules_is_what_the_checks_name()
     {
-        var named = Directory.GetFiles(Path.Combine(Core(), "Checks"), "*.cs").Where(f => Path.GetFileName(f) != "Check.cs")
+        var named = Directory
+            .GetFiles(Path.Combine(Core(), "Checks"), "*.cs")
+            .Where(f => Path.GetFileName(f) != "Check.cs")
             .Concat(Directory.GetFiles(Path.Combine(Core(), "Loads"), "LoadLimits.cs"))
-            .SelectMany(f => Named().Matches(File.ReadAllText(f)).Select(m => m.Groups[1].Value)).ToHashSet();
+            .SelectMany(f => Named().Matches(File.ReadAllText(f)).Select(m => m.Groups[1].Value))
+            .ToHashSet();
         Checks.CheckList.Checked.Order().ShouldBe(named.Order());
         Checks.CheckList.LeftToTheInspector.ShouldAllBe(r => CodeLibrary.Edition("us-2023").Rules.ContainsKey(r) && !named.Contains(r));
     }
@@ -59,49 +91,38 @@ public partial class ArchitectureTests
     [Fact]
     public void No_sentence_of_a_check_holds_a_number_that_an_edition_could_hold()
     {
-        var wrong = new List<string>();
-        foreach (var file in Directory.GetFiles(Path.Combine(Core(), "Checks"), "*.cs"))
-        {
-            foreach (var line in File.ReadAllLines(file).Where(l => l.Contains("CheckList.Make(", StringComparison.Ordinal) || l.Contains("return Make(", StringComparison.Ordinal) || l.Contains("return $\"", StringComparison.Ordinal)))
-            {
-                // A unit and the two voltages of the supply are no limits.
-                var said = new[] { "in3", "120 V", "240 V" }.Aggregate(Said(line), (s, w) => s.Replace(w, "", StringComparison.Ordinal));
-                if (said.Any(char.IsDigit)) wrong.Add($"{Path.GetFileName(file)}: {said}");
-            }
-        }
-
+        // A unit and the two voltages of the supply are no limits.
+        string[] lawful = ["in3", "120 V", "240 V"];
+        var wrong = Sources("src", "Circuitum.Core", "Checks")
+            .SelectMany(file => Texts(file).Select(text => (File: Path.GetFileName(file), Text: text)))
+            .Where(x => lawful.Aggregate(x.Text, (text, unit) => text.Replace(unit, "", StringComparison.Ordinal)).Any(char.IsDigit));
         wrong.ShouldBeEmpty();
     }
 
-    // What stands in the interpolated strings of a line outside their holes.
-    private static string Said(string line)
+    // What the strings of a file say outside the holes of interpolated ones.
+    private static IEnumerable<string> Texts(string file) =>
+        CSharpSyntaxTree
+            .ParseText(File.ReadAllText(file))
+            .GetRoot()
+            .DescendantTokens()
+            .Where(t =>
+                t.IsKind(SyntaxKind.InterpolatedStringTextToken) && t.Parent is InterpolatedStringTextSyntax
+                || t.IsKind(SyntaxKind.StringLiteralToken)
+            )
+            .Select(t => t.ValueText);
+
+    [Fact]
+    public void No_line_is_wider_than_140_columns()
     {
-        var said = new System.Text.StringBuilder();
-        var nest = new Stack<bool>();
-        for (var i = 0; i < line.Length; i++)
-        {
-            var inText = nest.Count > 0 && nest.Peek();
-            if (inText && line[i] == '\\') i++;
-            else if (inText && line[i] == '"') nest.Pop();
-            else if (inText && line[i] == '{') nest.Push(false);
-            else if (inText) said.Append(line[i]);
-            else if (line[i] == '$' && i + 1 < line.Length && line[i + 1] == '"') (i, _) = (i + 1, Push(nest));
-            else if (line[i] == '}' && nest.Count > 0) nest.Pop();
-            else if (line[i] == '"')
-            {
-                // A plain string: what it says counts only inside a hole of a sentence.
-                for (i++; i < line.Length && line[i] != '"'; i++) if (line[i] == '\\') i++;
-            }
-        }
-
-        return said.ToString();
-
-        static bool Push(Stack<bool> nest)
-        {
-            nest.Push(true);
-            return true;
-        }
+        var sources = Sources("src").Concat(Sources("tests")).Concat(Sources("benchmarks"));
+        sources.Where(f => File.ReadLines(f).Any(l => l.Length > 140)).ShouldBeEmpty();
     }
+
+    // The C# sources under a folder of the repository, without what tools make.
+    private static IEnumerable<string> Sources(params string[] folder) =>
+        Directory
+            .GetFiles(Path.Combine([Path.GetFullPath(Path.Combine(Core(), "..", "..")), .. folder]), "*.cs", SearchOption.AllDirectories)
+            .Where(f => !f.Split(Path.DirectorySeparatorChar).Any(part => part is "bin" or "obj" or "Migrations"));
 
     [GeneratedRegex(@"^using Circuitum\.Core\.(\w+);", RegexOptions.Multiline)]
     private static partial Regex Using();

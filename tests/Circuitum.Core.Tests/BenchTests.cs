@@ -11,18 +11,20 @@ public class BenchTests
     {
         var words = line.Split(' ');
         var told = new List<(string, string)>();
-        for (var i = 1; i < words.Length; i += 2) told.Add((words[i][2..], words[i + 1]));
+        for (var i = 1; i < words.Length; i += 2)
+            told.Add((words[i][2..], words[i + 1]));
         return BenchDesk.Ask(BenchDesk.Find(words[0])!, told);
     }
 
-    private static string Say(object? value) => value switch
-    {
-        null => "none",
-        bool yes => yes ? "yes" : "no",
-        System.Collections.IEnumerable list when value is not string => string.Join(" ", list.Cast<object>().Select(Say)),
-        IFormattable number => number.ToString(null, CultureInfo.InvariantCulture),
-        _ => value.ToString()!,
-    };
+    private static string Say(object? value) =>
+        value switch
+        {
+            null => "none",
+            bool yes => yes ? "yes" : "no",
+            System.Collections.IEnumerable list when value is not string => string.Join(" ", list.Cast<object>().Select(Say)),
+            IFormattable number => number.ToString(null, CultureInfo.InvariantCulture),
+            _ => value.ToString()!,
+        };
 
     [Theory]
     [InlineData("wire --amps 31 --method conduit --current-carrying 3", "size", "8")]
@@ -74,10 +76,29 @@ public class BenchTests
     [InlineData("circuit --fixed 9.5c --fixed 7.0 --lights 60", "breaches", "circuit.half")]
     [InlineData("circuit --fixed 6.0 --fixed 3.9 --lights 60", "passes", "yes")]
     [InlineData("circuit --fixed 6.0 --fixed 4.1 --lights 60", "passes", "no")]
-    [InlineData("service --method optional --area-sqft 2100 --load range:12000,dryer:5000,water-heater:4500,dishwasher:1200,disposer:800,cooling:4800", "va", "24520")]
-    [InlineData("service --method standard --area-sqft 2100 --load range:12000,dryer:5000,water-heater:4500,dishwasher:1200,disposer:800,cooling:4800", "amps", "130.1")]
-    [InlineData("service --method standard --area-sqft 2100 --load range:12000,dryer:5000,water-heater:4500,dishwasher:1200,disposer:800,cooling:4800", "copper", "1")]
-    [InlineData("service --method canada --area-m2 150 --load range:12000,water-heater:4500,dryer:5000,cooling:3500", "calculated", "17875")]
+    [InlineData(
+        "service --method optional --area-sqft 2100 --load "
+            + "range:12000,dryer:5000,water-heater:4500,dishwasher:1200,disposer:800,cooling:4800",
+        "va",
+        "24520"
+    )]
+    [InlineData(
+        "service --method standard --area-sqft 2100 --load "
+            + "range:12000,dryer:5000,water-heater:4500,dishwasher:1200,disposer:800,cooling:4800",
+        "amps",
+        "130.1"
+    )]
+    [InlineData(
+        "service --method standard --area-sqft 2100 --load "
+            + "range:12000,dryer:5000,water-heater:4500,dishwasher:1200,disposer:800,cooling:4800",
+        "copper",
+        "1"
+    )]
+    [InlineData(
+        "service --method canada --area-m2 150 --load range:12000,water-heater:4500,dryer:5000,cooling:3500",
+        "calculated",
+        "17875"
+    )]
     [InlineData("service --method canada --area-m2 150 --load range:12000,water-heater:4500,dryer:5000,cooling:3500", "service", "100")]
     [InlineData("service --method canada --area-m2 60 --load heating:8000,dryer:5000,water-heater:4500", "calculated", "19875")]
     [InlineData("service --method canada --area-m2 60 --load heating:8000,dryer:5000,water-heater:4500", "amps", "82.8")]
@@ -112,12 +133,28 @@ public class BenchTests
     [InlineData("circuit --breaker 20", "fixed: say at least one load")]
     [InlineData("reels --cuts 300", "cuts: 300 ft is longer")]
     [InlineData("walls --spaces long", "spaces: 'long' is not a length")]
-    public void What_is_wrong_is_told_by_its_field(string line, string sentence) => Should.Throw<BenchException>(() => Ask(line)).Message.ShouldStartWith(sentence);
+    public void What_is_wrong_is_told_by_its_field(string line, string sentence) =>
+        Should.Throw<BenchException>(() => Ask(line)).Message.ShouldStartWith(sentence);
 
     [Fact]
     public void Every_answer_tells_how_it_came_about()
     {
-        foreach (var line in new[] { "wire --amps 20", "wire --family canada --amps 20", "wire --family split-board --amps 20", "drop --size 12 --amps 5 --feet 50", "grouping --size 12 --cables 3 --breaker 20", "box --wires 14:4 --grounds 14:2", "conduit --wires 12:3", "circuit --lights 600", "range --kw 12 --kw 9", "service --area-sqft 1500", "walls --spaces 20" })
+        foreach (
+            var line in new[]
+            {
+                "wire --amps 20",
+                "wire --family canada --amps 20",
+                "wire --family split-board --amps 20",
+                "drop --size 12 --amps 5 --feet 50",
+                "grouping --size 12 --cables 3 --breaker 20",
+                "box --wires 14:4 --grounds 14:2",
+                "conduit --wires 12:3",
+                "circuit --lights 600",
+                "range --kw 12 --kw 9",
+                "service --area-sqft 1500",
+                "walls --spaces 20",
+            }
+        )
         {
             var why = Ask(line).Derivation;
             (why.Citation.Length > 0 || why.Steps.Any(s => s.Citation.Length > 0)).ShouldBeTrue(line);
@@ -126,22 +163,30 @@ public class BenchTests
     }
 
     [Fact]
-    public void Few_cuts_are_packed_into_as_few_coils_as_any_packing() => Gen.Int[5, 100].Array[1, 8].Sample(cuts =>
-    {
-        var packed = ReelBench.Pack([.. cuts.Select(c => (double)c)], 100);
-        packed.ShouldAllBe(p => p.Sum() <= 100);
-        packed.SelectMany(p => p).Order().ShouldBe(cuts.Select(c => (double)c).Order());
-        packed.Length.ShouldBe(Fewest([.. cuts], [], 0));
-    }, iter: 300);
+    public void Few_cuts_are_packed_into_as_few_coils_as_any_packing() =>
+        Gen.Int[5, 100]
+            .Array[1, 8]
+            .Sample(
+                cuts =>
+                {
+                    var packed = ReelBench.Pack([.. cuts.Select(c => (double)c)], 100);
+                    packed.ShouldAllBe(p => p.Sum() <= 100);
+                    packed.SelectMany(p => p).Order().ShouldBe(cuts.Select(c => (double)c).Order());
+                    packed.Length.ShouldBe(Fewest([.. cuts], [], 0));
+                },
+                iter: 300
+            );
 
     // Every way of putting one cut after the other into a coil that is open or a new one.
     private static int Fewest(List<int> cuts, List<int> left, int at)
     {
-        if (at == cuts.Count) return left.Count;
+        if (at == cuts.Count)
+            return left.Count;
         var best = int.MaxValue;
         for (var b = 0; b <= left.Count; b++)
         {
-            if (b < left.Count && left[b] < cuts[at]) continue;
+            if (b < left.Count && left[b] < cuts[at])
+                continue;
             List<int> next = b < left.Count ? [.. left] : [.. left, 100];
             next[b] -= cuts[at];
             best = Math.Min(best, Fewest(cuts, next, at + 1));
@@ -154,7 +199,35 @@ public class BenchTests
     [Fact]
     public void Nothing_that_is_typed_breaks_a_question()
     {
-        string[] odd = [",", " , ", ":", ",:,", "0", "-1", "1e308", "1e-308", "NaN", "Infinity", "0x10", "12,", ",12", "a:b", "1:2:3", ":5", "5:", "\u0000", "999999999999999999999", "1.5.5", "yes", "14:0", "range:", "\u0661", new('9', 400), new('x', 401)];
+        string[] odd =
+        [
+            ",",
+            " , ",
+            ":",
+            ",:,",
+            "0",
+            "-1",
+            "1e308",
+            "1e-308",
+            "NaN",
+            "Infinity",
+            "0x10",
+            "12,",
+            ",12",
+            "a:b",
+            "1:2:3",
+            ":5",
+            "5:",
+            "\u0000",
+            "999999999999999999999",
+            "1.5.5",
+            "yes",
+            "14:0",
+            "range:",
+            "\u0661",
+            new('9', 400),
+            new('x', 401),
+        ];
         foreach (var question in BenchDesk.Questions)
         {
             List<(string, string)> usual = [.. question.Fields.Where(f => f.Needed).Select(f => (f.Name, f.Example))];

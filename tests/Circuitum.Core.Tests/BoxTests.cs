@@ -12,14 +12,24 @@ public class BoxTests
 {
     private static readonly Job Planned = Planner.PlanAll(Sample.Whole());
 
-    private static Job Done(JobCommand command, Job job) => command.Apply(job) is { Job: { } done } ? done : throw new InvalidOperationException(command.Apply(job).Problem);
+    private static Job Done(JobCommand command, Job job) =>
+        command.Apply(job) is { Job: { } done } ? done : throw new InvalidOperationException(command.Apply(job).Problem);
 
-    private static Box First(Job job, BoxKind kind, string room) => job.Decisions.Boxes.First(b => b.Kind == kind && b.Room == room && !b.Outside);
+    private static Box First(Job job, BoxKind kind, string room) =>
+        job.Decisions.Boxes.First(b => b.Kind == kind && b.Room == room && !b.Outside);
 
     [Fact]
     public void A_room_of_a_workshop_may_ask_for_receptacles_every_three_feet()
     {
-        int Count(Length? reach) => BoxProposal.Propose(Sample.House(Sample.Rect("room", RoomKind.Office, 0, 0, 12, 12) with { ReceptacleReach = reach }) with { Openings = [Sample.Door("room", 2, 1, 3)] }).Decisions.Boxes.Count(b => b.Kind == BoxKind.Receptacle && !b.Outside);
+        int Count(Length? reach) =>
+            BoxProposal
+                .Propose(
+                    Sample.House(Sample.Rect("room", RoomKind.Office, 0, 0, 12, 12) with { ReceptacleReach = reach }) with
+                    {
+                        Openings = [Sample.Door("room", 2, 1, 3)],
+                    }
+                )
+                .Decisions.Boxes.Count(b => b.Kind == BoxKind.Receptacle && !b.Outside);
 
         // 45 ft of wall: by the code 45 / 12 = 4, every 3 ft 45 / 6 = 8, every 4 ft 45 / 8 = 6.
         Count(null).ShouldBe(4);
@@ -38,7 +48,10 @@ public class BoxTests
         a.Findings.ShouldNotContain(f => f.RuleId == "box.outdoor" || f.RuleId == "box.outsideDoor");
         outside.ShouldAllBe(b => a.Specs[b.Id].Weather == WeatherNeed.Wet);
         outside.ShouldAllBe(b => a.CircuitOf(b.Id)!.Needs[b.Id].Any(n => n.RuleId == "protect.outdoors"));
-        Analyzer.Analyze(planned.Change(b => b.Outside, b => b with { Height = Length.Inches(80) })).Findings.Count(f => f.RuleId == "box.outdoor").ShouldBe(2, "over 6-1/2 ft");
+        Analyzer
+            .Analyze(planned.Change(b => b.Outside, b => b with { Height = Length.Inches(80) }))
+            .Findings.Count(f => f.RuleId == "box.outdoor")
+            .ShouldBe(2, "over 6-1/2 ft");
     }
 
     [Fact]
@@ -47,10 +60,29 @@ public class BoxTests
         var job = Sample.House(Sample.Rect("dining", RoomKind.Dining, 0, 0, 12, 10)) with
         {
             Openings = [Sample.Door("dining", 2, 4)],
-            Appliances = [new Appliance { Id = "cold", Type = "refrigerator", Room = "dining", Spot = new Spot { Wall = 0, From = Length.Feet(4), Width = Length.Feet(3), Depth = Length.Inches(30) } }],
+            Appliances =
+            [
+                new Appliance
+                {
+                    Id = "cold",
+                    Type = "refrigerator",
+                    Room = "dining",
+                    Spot = new Spot
+                    {
+                        Wall = 0,
+                        From = Length.Feet(4),
+                        Width = Length.Feet(3),
+                        Depth = Length.Inches(30),
+                    },
+                },
+            ],
         };
         WallSpaces.Of(HouseShape.Of(job)["dining"], job, Length.Feet(2)).Length.ShouldBe(1);
-        BoxProposal.Propose(job).Decisions.Boxes.ShouldNotContain(b => b.Kind == BoxKind.Receptacle && !b.Outside && b.Wall == 0 && b.Along > Length.Feet(4) && b.Along < Length.Feet(7));
+        BoxProposal
+            .Propose(job)
+            .Decisions.Boxes.ShouldNotContain(b =>
+                b.Kind == BoxKind.Receptacle && !b.Outside && b.Wall == 0 && b.Along > Length.Feet(4) && b.Along < Length.Feet(7)
+            );
         Analyzer.Analyze(Planner.PlanAll(job)).Findings.ShouldNotContain(f => f.RuleId == "box.wall");
     }
 
@@ -63,7 +95,24 @@ public class BoxTests
     [InlineData(48, null, 48, StudSide.Right, "moves beside the stud")]
     public void The_stud_of_a_box(double along, StudSide? wanted, double stud, StudSide side, string needs)
     {
-        var job = Sample.House(Sample.Rect("den", RoomKind.Den, 0, 0, 12, 12)) with { Decisions = new Decisions { Boxes = [new Box { Id = "b", Kind = BoxKind.Receptacle, Room = "den", Wall = 0, Along = Length.Inches(along), Side = wanted }] } };
+        var job = Sample.House(Sample.Rect("den", RoomKind.Den, 0, 0, 12, 12)) with
+        {
+            Decisions = new Decisions
+            {
+                Boxes =
+                [
+                    new Box
+                    {
+                        Id = "b",
+                        Kind = BoxKind.Receptacle,
+                        Room = "den",
+                        Wall = 0,
+                        Along = Length.Inches(along),
+                        Side = wanted,
+                    },
+                ],
+            },
+        };
         var note = BoxHardware.StudOf(HouseShape.Of(job), job.Decisions.Boxes[0])!;
         (note.Stud, note.Side, note.Needs).ShouldBe((Length.Inches(stud), side, needs));
     }
@@ -78,13 +127,40 @@ public class BoxTests
     [InlineData(20, 1, true, 15, 0)]
     public void The_rating_of_a_receptacle_by_its_circuit(int breaker, int receptacles, bool single, int? chosen, int rating)
     {
-        var boxes = Enumerable.Range(0, receptacles).Select(i => new Box { Id = $"den.r{i}", Kind = BoxKind.Receptacle, Room = "den", Wall = 0, Along = Length.Feet(2 + (2 * i)), Height = Length.Inches(16), Style = single ? ReceptacleStyle.Single : null, Rating = i == 0 ? chosen : null }).ToList();
+        var boxes = Enumerable
+            .Range(0, receptacles)
+            .Select(i => new Box
+            {
+                Id = $"den.r{i}",
+                Kind = BoxKind.Receptacle,
+                Room = "den",
+                Wall = 0,
+                Along = Length.Feet(2 + (2 * i)),
+                Height = Length.Inches(16),
+                Style = single ? ReceptacleStyle.Single : null,
+                Rating = i == 0 ? chosen : null,
+            })
+            .ToList();
         var job = Sample.House(Sample.Rect("den", RoomKind.Den, 0, 0, 12, 12)) with
         {
-            Decisions = new Decisions { Boxes = [.. boxes], Circuits = [new Circuit { Number = 1, Purpose = CircuitPurpose.Receptacles, Breaker = breaker, Boxes = [.. boxes.Select(b => new CircuitBox { Box = b.Id })] }] },
+            Decisions = new Decisions
+            {
+                Boxes = [.. boxes],
+                Circuits =
+                [
+                    new Circuit
+                    {
+                        Number = 1,
+                        Purpose = CircuitPurpose.Receptacles,
+                        Breaker = breaker,
+                        Boxes = [.. boxes.Select(b => new CircuitBox { Box = b.Id })],
+                    },
+                ],
+            },
         };
         var a = Analyzer.Analyze(job);
-        if (rating > 0) a.Specs["den.r0"].RatingA.ShouldBe(rating);
+        if (rating > 0)
+            a.Specs["den.r0"].RatingA.ShouldBe(rating);
         a.Findings.Any(f => f.RuleId == "box.rating").ShouldBe(rating == 0);
     }
 
@@ -98,7 +174,8 @@ public class BoxTests
         {
             line.Place.ShouldMatch("from the (left corner|north|east|south|west)", line.Box.Id);
             line.Spec.Mark.ShouldNotBeEmpty();
-            if (line.Spec is { Entry: { } entry, Fill: { } fill }) fill.Inches3.ShouldBeLessThanOrEqualTo(entry.Volume);
+            if (line.Spec is { Entry: { } entry, Fill: { } fill })
+                fill.Inches3.ShouldBeLessThanOrEqualTo(entry.Volume);
         }
 
         a.Specs[First(Planned, BoxKind.Receptacle, "bedroom").Id].TamperResistant.ShouldBeTrue();
@@ -122,13 +199,32 @@ public class BoxTests
     public void A_held_box_is_roughed_in_but_not_final_until_released()
     {
         var id = First(Planned, BoxKind.Light, "bath").Id;
-        var held = Done(new HoldBox(id, new HeldFor { WaitsFor = "mirror height", Ask = "owner", Slack = Length.Feet(3) }), Planned);
+        var held = Done(
+            new HoldBox(
+                id,
+                new HeldFor
+                {
+                    WaitsFor = "mirror height",
+                    Ask = "owner",
+                    Slack = Length.Feet(3),
+                }
+            ),
+            Planned
+        );
         BoxSchedule.Held(held).ShouldHaveSingleItem().Held!.Ask.ShouldBe("owner");
-        Analyzer.Analyze(held).Findings.ShouldContain(f => f.RuleId == "box.held" && f.Sentence.Contains("mirror height", StringComparison.Ordinal) && f.Sentence.Contains("3'-0\"", StringComparison.Ordinal));
+        Analyzer
+            .Analyze(held)
+            .Findings.ShouldContain(f =>
+                f.RuleId == "box.held"
+                && f.Sentence.Contains("mirror height", StringComparison.Ordinal)
+                && f.Sentence.Contains("3'-0\"", StringComparison.Ordinal)
+            );
         var rough = Done(new EditBox(id, new BoxChange { State = BoxState.RoughedIn }), held);
         new EditBox(id, new BoxChange { State = BoxState.Final }).Apply(rough).Problem.ShouldContain("mirror height");
         var free = Done(new HoldBox(id, null), rough);
-        Done(new EditBox(id, new BoxChange { State = BoxState.Final }), free).Decisions.Boxes.Single(b => b.Id == id).State.ShouldBe(BoxState.Final);
+        Done(new EditBox(id, new BoxChange { State = BoxState.Final }), free)
+            .Decisions.Boxes.Single(b => b.Id == id)
+            .State.ShouldBe(BoxState.Final);
         new HoldBox(id, new HeldFor { WaitsFor = " " }).Apply(Planned).Problem.ShouldContain("waits for");
         BoxProposal.Propose(held).Decisions.Boxes.Single(b => b.Id == id).Held.ShouldNotBeNull("a person's box stays");
     }
@@ -137,15 +233,32 @@ public class BoxTests
     public void A_person_makes_a_quad_of_a_duplex_and_it_counts_twice()
     {
         var id = First(Planned, BoxKind.Receptacle, "bedroom").Id;
-        var quad = Done(new EditBox(id, new BoxChange { Style = ReceptacleStyle.Quad, Height = Length.Inches(30), Side = "left" }), Planned);
+        var quad = Done(
+            new EditBox(
+                id,
+                new BoxChange
+                {
+                    Style = ReceptacleStyle.Quad,
+                    Height = Length.Inches(30),
+                    Side = "left",
+                }
+            ),
+            Planned
+        );
         var a = Analyzer.Analyze(quad);
         var box = a.Boxes[id];
         (box.By, box.Height, box.Side).ShouldBe((Maker.Person, Length.Inches(30), StudSide.Left));
         (a.Specs[id].Gangs, a.Specs[id].Entry!.Gangs).ShouldBe((2, 2));
         Loads.BoxLoad.Of(quad, box).Load.Value.ShouldBe(360);
-        new EditBox(First(Planned, BoxKind.Light, "bedroom").Id, new BoxChange { Kind = BoxKind.Switch }).Apply(Planned).Problem.ShouldContain("wall");
-        new EditBox(Planned.Decisions.Boxes.Single(b => b.Appliance == "range").Id, new BoxChange { Kind = BoxKind.Receptacle }).Apply(Planned).Problem.ShouldContain("appliance");
-        Done(new EditBox(id, new BoxChange { Kind = BoxKind.Provision }), quad).Decisions.Boxes.Single(b => b.Id == id).Style.ShouldBeNull();
+        new EditBox(First(Planned, BoxKind.Light, "bedroom").Id, new BoxChange { Kind = BoxKind.Switch })
+            .Apply(Planned)
+            .Problem.ShouldContain("wall");
+        new EditBox(Planned.Decisions.Boxes.Single(b => b.Appliance == "range").Id, new BoxChange { Kind = BoxKind.Receptacle })
+            .Apply(Planned)
+            .Problem.ShouldContain("appliance");
+        Done(new EditBox(id, new BoxChange { Kind = BoxKind.Provision }), quad)
+            .Decisions.Boxes.Single(b => b.Id == id)
+            .Style.ShouldBeNull();
     }
 
     [Fact]
@@ -161,7 +274,12 @@ public class BoxTests
     [Fact]
     public void A_switch_more_makes_three_ways_of_two_and_a_switch_less_takes_it_back()
     {
-        var job = BoxProposal.Propose(Sample.House(Sample.Rect("den", RoomKind.Den, 0, 0, 16, 14), Sample.Rect("hall", RoomKind.Hallway, 0, 14.375, 16, 4)) with { Openings = [Sample.Door("den", 2, 1, to: "hall"), Sample.Door("hall", 2, 6)] });
+        var job = BoxProposal.Propose(
+            Sample.House(Sample.Rect("den", RoomKind.Den, 0, 0, 16, 14), Sample.Rect("hall", RoomKind.Hallway, 0, 14.375, 16, 4)) with
+            {
+                Openings = [Sample.Door("den", 2, 1, to: "hall"), Sample.Door("hall", 2, 6)],
+            }
+        );
         var more = Done(new AddSwitch("den", job.Openings[0].Id), job);
         var light = First(more, BoxKind.Light, "den").Id;
         more.Decisions.Boxes.SelectMany(b => b.Gangs).Where(g => g.Lights.Contains(light)).ShouldAllBe(g => g.Locations == 2);
@@ -178,14 +296,33 @@ public class BoxTests
     [InlineData(End.Finish, true)]
     public void Gangs_stand_in_the_order_that_a_hand_expects(End hinge, bool doorAtRight)
     {
-        var job = BoxProposal.Propose(Sample.House(Sample.Rect("den", RoomKind.Den, 0, 0, 12, 12)) with
-        {
-            Openings = [Sample.Door("den", 2, 4) with { Hinge = hinge }],
-            Appliances = [new Appliance { Id = "fan", Type = "ceiling-fan", Room = "den", Spot = new Spot { At = Sample.P(6, 6), Width = Length.Feet(1), Depth = Length.Feet(1) } }],
-        });
+        var job = BoxProposal.Propose(
+            Sample.House(Sample.Rect("den", RoomKind.Den, 0, 0, 12, 12)) with
+            {
+                Openings = [Sample.Door("den", 2, 4) with { Hinge = hinge }],
+                Appliances =
+                [
+                    new Appliance
+                    {
+                        Id = "fan",
+                        Type = "ceiling-fan",
+                        Room = "den",
+                        Spot = new Spot
+                        {
+                            At = Sample.P(6, 6),
+                            Width = Length.Feet(1),
+                            Depth = Length.Feet(1),
+                        },
+                    },
+                ],
+            }
+        );
         var house = HouseShape.Of(job);
         var boxes = job.Decisions.Boxes.ToDictionary(b => b.Id);
-        var names = job.Decisions.Boxes.Single(b => b.Kind == BoxKind.Switch).Gangs.Select(g => LightSets.NameOf(house, boxes, "den", g)).ToList();
+        var names = job
+            .Decisions.Boxes.Single(b => b.Kind == BoxKind.Switch)
+            .Gangs.Select(g => LightSets.NameOf(house, boxes, "den", g))
+            .ToList();
         names.ShouldBe(doorAtRight ? ["fan", "ceiling light", "outside light"] : ["outside light", "ceiling light", "fan"]);
     }
 
@@ -197,15 +334,43 @@ public class BoxTests
             Openings = [Sample.Door("kitchen", 2, 1)],
             Counters =
             [
-                new Counter { Id = "c", Room = "kitchen", Spot = new Spot { Wall = 0, From = Length.Feet(2), Width = Length.Feet(12), Depth = Length.Inches(25) } },
-                new Counter { Id = "i", Room = "kitchen", Spot = new Spot { At = Sample.P(6, 6), Width = Length.Feet(6), Depth = Length.Feet(3) } },
+                new Counter
+                {
+                    Id = "c",
+                    Room = "kitchen",
+                    Spot = new Spot
+                    {
+                        Wall = 0,
+                        From = Length.Feet(2),
+                        Width = Length.Feet(12),
+                        Depth = Length.Inches(25),
+                    },
+                },
+                new Counter
+                {
+                    Id = "i",
+                    Room = "kitchen",
+                    Spot = new Spot
+                    {
+                        At = Sample.P(6, 6),
+                        Width = Length.Feet(6),
+                        Depth = Length.Feet(3),
+                    },
+                },
             ],
         };
         var lights = BoxProposal.Propose(job).Decisions.Boxes.Where(b => b.Kind == BoxKind.Light && !b.Outside).ToList();
-        lights.Where(l => l.Fixture == LightStyle.Pendant).Select(l => l.At!.Value).ShouldBe([Sample.P(7.5, 7.5), Sample.P(10.5, 7.5)], "a quarter and three quarters of the island, on its middle line");
+        lights
+            .Where(l => l.Fixture == LightStyle.Pendant)
+            .Select(l => l.At!.Value)
+            .ShouldBe([Sample.P(7.5, 7.5), Sample.P(10.5, 7.5)], "a quarter and three quarters of the island, on its middle line");
         var counter = lights.Where(l => l.At!.Value.Y == Length.Inches(25)).Select(l => l.At!.Value.X).Order().ToList();
         counter.ShouldBe([Length.Feet(4), Length.Feet(8), Length.Feet(12)], "over the counter's edge, half a space from its ends");
-        var hall = BoxProposal.Propose(Sample.House(Sample.Rect("hall", RoomKind.Hallway, 0, 0, 18, 4)) with { Openings = [Sample.Door("hall", 2, 1)] }).Decisions.Boxes.Where(b => b.Kind == BoxKind.Light && !b.Outside).Select(b => b.At!.Value.X).Order();
+        var hall = BoxProposal
+            .Propose(Sample.House(Sample.Rect("hall", RoomKind.Hallway, 0, 0, 18, 4)) with { Openings = [Sample.Door("hall", 2, 1)] })
+            .Decisions.Boxes.Where(b => b.Kind == BoxKind.Light && !b.Outside)
+            .Select(b => b.At!.Value.X)
+            .Order();
         hall.ShouldBe([Length.Feet(3), Length.Feet(9), Length.Feet(15)]);
     }
 
@@ -215,9 +380,21 @@ public class BoxTests
         var job = Sample.House(Sample.Rect("den", RoomKind.Den, 0, 0, 20, 12)) with { Openings = [Sample.Door("den", 2, 1)] };
         var shape = HouseShape.Of(job)["den"];
         var edition = Codes.CodeLibrary.Edition("us-2023");
-        Box At(double feet) => new() { Id = "b", Kind = BoxKind.Receptacle, Room = "den", Wall = 0, Along = Length.Feet(feet), Height = Length.Inches(16) };
+        Box At(double feet) =>
+            new()
+            {
+                Id = "b",
+                Kind = BoxKind.Receptacle,
+                Room = "den",
+                Wall = 0,
+                Along = Length.Feet(feet),
+                Height = Length.Inches(16),
+            };
         var pieces = ReachLine.Of(job, edition, shape, [At(10)]);
-        pieces.Where(p => p.State == ReachState.Served).ShouldHaveSingleItem().ShouldBe(new ReachPiece(shape.Perimeter + Length.Feet(4), shape.Perimeter + Length.Feet(16), false, ReachState.Served));
+        pieces
+            .Where(p => p.State == ReachState.Served)
+            .ShouldHaveSingleItem()
+            .ShouldBe(new ReachPiece(shape.Perimeter + Length.Feet(4), shape.Perimeter + Length.Feet(16), false, ReachState.Served));
         ReachLine.Worst(pieces).ShouldContain("out of reach");
         var all = BoxProposal.Propose(job).Decisions.Boxes;
         ReachLine.Of(job, edition, shape, all).ShouldAllBe(p => p.State == ReachState.Served);
@@ -231,7 +408,20 @@ public class BoxTests
     [InlineData(null, 1900.0, 1900)]
     public void A_plate_says_amperes_or_volt_amperes(double? amperes, double? va, double load)
     {
-        var facts = Codes.ApplianceFacts.Of(new Appliance { Id = "x", Type = "well-pump", Nameplate = new Nameplate { Amperes = amperes, VoltAmperes = va, Continuous = true, OwnCircuit = false } });
+        var facts = Codes.ApplianceFacts.Of(
+            new Appliance
+            {
+                Id = "x",
+                Type = "well-pump",
+                Nameplate = new Nameplate
+                {
+                    Amperes = amperes,
+                    VoltAmperes = va,
+                    Continuous = true,
+                    OwnCircuit = false,
+                },
+            }
+        );
         facts.Load.Value.ShouldBe(load);
         facts.Continuous(new Preferences()).ShouldBeTrue();
         facts.Own(new Preferences()).ShouldBeFalse();

@@ -23,9 +23,14 @@ public class ChangesSinceTests
     [Fact]
     public void Boxes_that_are_new_moved_gone_or_on_another_circuit_are_told_and_marked()
     {
-        var receptacles = Issued.Decisions.Boxes.Where(b => b.Room == "bedroom" && b.Kind == BoxKind.Receptacle && b.Wall is not null).ToList();
+        var receptacles = Issued
+            .Decisions.Boxes.Where(b => b.Room == "bedroom" && b.Kind == BoxKind.Receptacle && b.Wall is not null)
+            .ToList();
         var (moved, gone, taken) = (receptacles[0], receptacles[1], receptacles[2]);
-        var other = Before.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c != Before.CircuitOf(taken.Id) || c.Circuit.Purpose == CircuitPurpose.Lighting);
+        var other = Before.Circuits.First(c =>
+            c.Circuit.Purpose == CircuitPurpose.Receptacles && c != Before.CircuitOf(taken.Id)
+            || c.Circuit.Purpose == CircuitPurpose.Lighting
+        );
         var job = new MoveBox(moved.Id, moved.Wall, moved.Along + Length.Inches(14), null).Apply(Issued).Job!;
         job = new RemoveBox(gone.Id).Apply(job).Job!;
         job = new AssignBox(taken.Id, other.Number).Apply(job).Job!;

@@ -11,7 +11,8 @@ public class CircuitHandTests
 
     private static readonly JobAnalysis A = Analyzer.Analyze(Planned);
 
-    private static CircuitAnalysis Of(CircuitPurpose purpose) => A.Circuits.Where(c => c.Circuit.Purpose == purpose).MaxBy(c => c.Boxes.Length)!;
+    private static CircuitAnalysis Of(CircuitPurpose purpose) =>
+        A.Circuits.Where(c => c.Circuit.Purpose == purpose).MaxBy(c => c.Boxes.Length)!;
 
     [Fact]
     public void A_lot_of_boxes_moves_together_and_stays_where_a_person_put_it()
@@ -31,11 +32,17 @@ public class CircuitHandTests
     {
         var lights = Of(CircuitPurpose.Lighting).Number;
         var kinds = Planned.Decisions.Boxes.ToDictionary(b => b.Id, b => b.Kind);
-        AssignRoom.Boxes(Planned, "bedroom", lights).ShouldAllBe(b => kinds[b] == BoxKind.Light || kinds[b] == BoxKind.Switch || kinds[b] == BoxKind.Appliance);
+        AssignRoom
+            .Boxes(Planned, "bedroom", lights)
+            .ShouldAllBe(b => kinds[b] == BoxKind.Light || kinds[b] == BoxKind.Switch || kinds[b] == BoxKind.Appliance);
         AssignRoom.Boxes(Planned, "bedroom", null).ShouldAllBe(b => kinds[b] == BoxKind.Receptacle);
         var alone = new AssignRoom("bedroom", null).Apply(Planned).Job!;
-        alone.Decisions.Circuits.Single(c => c.Holds("bedroom.r1")).Boxes.Length.ShouldBe(AssignRoom.Boxes(Planned, "bedroom", null).Length);
-        new AssignRoom("bedroom", Of(CircuitPurpose.Bathroom).Number).Apply(Planned).Problem.ShouldContain("Nothing in bedroom belongs on circuit");
+        alone
+            .Decisions.Circuits.Single(c => c.Holds("bedroom.r1"))
+            .Boxes.Length.ShouldBe(AssignRoom.Boxes(Planned, "bedroom", null).Length);
+        new AssignRoom("bedroom", Of(CircuitPurpose.Bathroom).Number)
+            .Apply(Planned)
+            .Problem.ShouldContain("Nothing in bedroom belongs on circuit");
         new AssignRoom("cellar", null).Apply(Planned).Problem.ShouldContain("not there any more");
     }
 
@@ -61,7 +68,10 @@ public class CircuitHandTests
         made.Circuit.Purpose.ShouldBe(whole.Circuit.Purpose);
         made.Boxes.Length.ShouldBeInRange(1, whole.Boxes.Length - 1);
         var at = whole.Run.Hops.Last().To;
-        Analyzer.Analyze(new SplitCircuit(whole.Number, at).Apply(Planned).Job!).CircuitOf(at)!.Boxes.Length.ShouldBe(whole.Run.Through(at).Count);
+        Analyzer
+            .Analyze(new SplitCircuit(whole.Number, at).Apply(Planned).Job!)
+            .CircuitOf(at)!
+            .Boxes.Length.ShouldBe(whole.Run.Through(at).Count);
         new SplitCircuit(whole.Number, whole.Run.First).Apply(Planned).Problem.ShouldContain("is the first box");
         new SplitCircuit(whole.Number, "ghost").Apply(Planned).Problem.ShouldContain("is not on circuit");
         new SplitCircuit(A.Circuits.First(c => c.Boxes.Length == 1).Number, null).Apply(Planned).Problem.ShouldContain("nothing to split");
@@ -74,19 +84,28 @@ public class CircuitHandTests
 
         // Two breakers change places; the numbers are on tags and stay until somebody asks.
         var ones = A.Circuits.Where(c => c.Poles == 1).Select(c => c.Number).ToList();
-        SpaceDecision Swapped(SpaceDecision s) => s.Circuit == ones[0] ? s with { Circuit = ones[^1] } : s.Circuit == ones[^1] ? s with { Circuit = ones[0] } : s;
+        SpaceDecision Swapped(SpaceDecision s) =>
+            s.Circuit == ones[0] ? s with { Circuit = ones[^1] }
+            : s.Circuit == ones[^1] ? s with { Circuit = ones[0] }
+            : s;
         var swapped = Planned with { Decisions = Planned.Decisions with { Spaces = [.. Planned.Decisions.Spaces.Select(Swapped)] } };
         foreach (var by in new[] { NumberBy.Space, NumberBy.Order })
         {
             var job = new RenumberCircuits().Apply(swapped with { Preferences = swapped.Preferences with { CircuitNumbers = by } }).Job!;
             var spaces = job.Decisions.Spaces.OrderBy(s => s.Space).ToList();
-            if (by == NumberBy.Space) spaces.ShouldAllBe(s => s.Circuit == s.Space);
-            else spaces.Select(s => s.Circuit).ShouldBe(Enumerable.Range(1, spaces.Count));
+            if (by == NumberBy.Space)
+                spaces.ShouldAllBe(s => s.Circuit == s.Space);
+            else
+                spaces.Select(s => s.Circuit).ShouldBe(Enumerable.Range(1, spaces.Count));
             foreach (var box in Planned.Decisions.Boxes)
             {
-                var (old, now) = (swapped.Decisions.Circuits.Single(c => c.Holds(box.Id)), job.Decisions.Circuits.Single(c => c.Holds(box.Id)));
+                var (old, now) = (
+                    swapped.Decisions.Circuits.Single(c => c.Holds(box.Id)),
+                    job.Decisions.Circuits.Single(c => c.Holds(box.Id))
+                );
                 now.Boxes.Select(b => b.Box).ShouldBe(old.Boxes.Select(b => b.Box));
-                job.Decisions.Spaces.Single(s => s.Circuit == now.Number).Space.ShouldBe(swapped.Decisions.Spaces.Single(s => s.Circuit == old.Number).Space);
+                job.Decisions.Spaces.Single(s => s.Circuit == now.Number)
+                    .Space.ShouldBe(swapped.Decisions.Spaces.Single(s => s.Circuit == old.Number).Space);
             }
         }
     }
@@ -101,14 +120,27 @@ public class CircuitHandTests
         {
             var then = Analyzer.Analyze(new AssignBoxes([box], state.Number).Apply(Planned).Job!);
             var real = then.CircuitByNumber(state.Number)!;
-            (state.Boxes, state.Load, state.Breaker, state.Cable).ShouldBe((real.Boxes.Length, real.Load.Connected.Value, real.Breaker, real.Cable));
+            (state.Boxes, state.Load, state.Breaker, state.Cable).ShouldBe(
+                (real.Boxes.Length, real.Load.Connected.Value, real.Breaker, real.Cable)
+            );
             state.Feet.ShouldBe(real.Run.Cut.InFeet, 0.01);
-            state.Findings.Select(NoLabel).ShouldBe(then.Findings.Where(f => f.Severity != Severity.Note && f.Subjects.Contains($"circuit:{state.Number}") && !f.RuleId.StartsWith("panel.", StringComparison.Ordinal)).Select(f => NoLabel(f.Sentence)), ignoreOrder: true);
+            state
+                .Findings.Select(NoLabel)
+                .ShouldBe(
+                    then.Findings.Where(f =>
+                            f.Severity != Severity.Note
+                            && f.Subjects.Contains($"circuit:{state.Number}")
+                            && !f.RuleId.StartsWith("panel.", StringComparison.Ordinal)
+                        )
+                        .Select(f => NoLabel(f.Sentence)),
+                    ignoreOrder: true
+                );
         }
     }
 
     // The label is written anew when the move is made; while the hand hovers it is the old one.
-    private static string NoLabel(string sentence) => sentence.IndexOf(" (", StringComparison.Ordinal) is var at and > 0 ? sentence[..at] : sentence;
+    private static string NoLabel(string sentence) =>
+        sentence.IndexOf(" (", StringComparison.Ordinal) is var at and > 0 ? sentence[..at] : sentence;
 
     [Fact]
     public void The_preview_of_one_move_names_both_circuits()
@@ -124,7 +156,11 @@ public class CircuitHandTests
     public void A_receptacle_on_a_circuit_for_240_V_is_a_must_finding()
     {
         var range = A.Circuits.First(c => c.Load.Volts == 240).Number;
-        Analyzer.Analyze(new AssignBoxes(["bedroom.r1"], range).Apply(Planned).Job!).Findings.ShouldContain(f => f.RuleId == "circuit.volts" && f.Severity == Severity.Must && f.Subjects.Contains("box:bedroom.r1"));
+        Analyzer
+            .Analyze(new AssignBoxes(["bedroom.r1"], range).Apply(Planned).Job!)
+            .Findings.ShouldContain(f =>
+                f.RuleId == "circuit.volts" && f.Severity == Severity.Must && f.Subjects.Contains("box:bedroom.r1")
+            );
     }
 
     [Fact]
@@ -133,8 +169,26 @@ public class CircuitHandTests
         const string Aim = "fewest breakers";
 
         // Every receptacle on a circuit of its own: any plan differs from that.
-        var small = A.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles).SelectMany(c => c.Boxes.Skip(1)).Aggregate(Planned, (j, b) => new AssignBoxes([b.Id], null).Apply(j).Job!);
-        small = small with { Decisions = small.Decisions with { Circuits = [.. small.Decisions.Circuits.Select(c => c with { By = Maker.Planner, Boxes = [.. c.Boxes.Select(b => b with { By = Maker.Planner })] })] } };
+        var small = A
+            .Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles)
+            .SelectMany(c => c.Boxes.Skip(1))
+            .Aggregate(Planned, (j, b) => new AssignBoxes([b.Id], null).Apply(j).Job!);
+        small = small with
+        {
+            Decisions = small.Decisions with
+            {
+                Circuits =
+                [
+                    .. small.Decisions.Circuits.Select(c =>
+                        c with
+                        {
+                            By = Maker.Planner,
+                            Boxes = [.. c.Boxes.Select(b => b with { By = Maker.Planner })],
+                        }
+                    ),
+                ],
+            },
+        };
         var plan = PlanChoices.Plan(small, PlanWeights.FewestBreakers);
         var part = plan.Decisions.Circuits.First(c => c.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 1);
         var taken = new TakePart(Aim, part.Number).Apply(small).Job!;
@@ -148,8 +202,26 @@ public class CircuitHandTests
     public void Planning_afresh_says_what_it_would_save()
     {
         // A circuit each: far too many, so afresh saves.
-        var wasteful = A.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles).SelectMany(c => c.Boxes.Skip(1)).Aggregate(Planned, (j, b) => new AssignBoxes([b.Id], null).Apply(j).Job!);
-        wasteful = wasteful with { Decisions = wasteful.Decisions with { Circuits = [.. wasteful.Decisions.Circuits.Select(c => c with { By = Maker.Planner, Boxes = [.. c.Boxes.Select(b => b with { By = Maker.Planner })] })] } };
+        var wasteful = A
+            .Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles)
+            .SelectMany(c => c.Boxes.Skip(1))
+            .Aggregate(Planned, (j, b) => new AssignBoxes([b.Id], null).Apply(j).Job!);
+        wasteful = wasteful with
+        {
+            Decisions = wasteful.Decisions with
+            {
+                Circuits =
+                [
+                    .. wasteful.Decisions.Circuits.Select(c =>
+                        c with
+                        {
+                            By = Maker.Planner,
+                            Boxes = [.. c.Boxes.Select(b => b with { By = Maker.Planner })],
+                        }
+                    ),
+                ],
+            },
+        };
         var saving = PlanChoices.Saving(Analyzer.Analyze(wasteful));
         saving.Result.ShouldEndWith(" less");
 
@@ -167,7 +239,11 @@ public class CircuitHandTests
         var bath = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Garage && c.Boxes.Length > 1);
         var beyond = bath.Run.Hops.First(h => h.From == bath.Protection.Devices.Single().Box).To;
         var a = Analyzer.Analyze(new FeedFromLine(beyond, true).Apply(Planned).Job!);
-        a.CircuitOf(beyond)!.Protection.Devices.ShouldNotContain(d => d.Box == bath.Protection.Devices.Single().Box && d.Covers.Contains(beyond));
-        Analyzer.Analyze(new FeedFromLine(beyond, false).Apply(a.Job).Job!).CircuitOf(beyond)!.Protection.ShouldBeEquivalentTo(bath.Protection);
+        a.CircuitOf(beyond)!
+            .Protection.Devices.ShouldNotContain(d => d.Box == bath.Protection.Devices.Single().Box && d.Covers.Contains(beyond));
+        Analyzer
+            .Analyze(new FeedFromLine(beyond, false).Apply(a.Job).Job!)
+            .CircuitOf(beyond)!
+            .Protection.ShouldBeEquivalentTo(bath.Protection);
     }
 }

@@ -10,7 +10,8 @@ public class CircuitTests
 {
     private static readonly CodeEdition Us2023 = CodeLibrary.Edition("us-2023");
 
-    private static JobAnalysis Plan(Func<Preferences, Preferences> prefer) => Analyzer.Analyze(Planner.PlanAll(Sample.Whole() with { Preferences = prefer(new Preferences()) }));
+    private static JobAnalysis Plan(Func<Preferences, Preferences> prefer) =>
+        Analyzer.Analyze(Planner.PlanAll(Sample.Whole() with { Preferences = prefer(new Preferences()) }));
 
     [Theory]
     [InlineData("kitchen", BoxKind.Receptacle, CircuitPurpose.SmallAppliance)]
@@ -24,7 +25,18 @@ public class CircuitTests
     [InlineData("bedroom", BoxKind.SmokeAlarm, CircuitPurpose.Lighting)]
     [InlineData("hall", BoxKind.Switch, CircuitPurpose.Lighting)]
     public void The_purpose_of_a_box(string room, BoxKind kind, CircuitPurpose purpose) =>
-        BoxPurpose.Of(Sample.Flat(), Us2023, new Box { Id = "b", Kind = kind, Room = room }).ShouldBe(purpose);
+        BoxPurpose
+            .Of(
+                Sample.Flat(),
+                Us2023,
+                new Box
+                {
+                    Id = "b",
+                    Kind = kind,
+                    Room = room,
+                }
+            )
+            .ShouldBe(purpose);
 
     [Theory]
     [InlineData("bedroom", CircuitPurpose.SmallAppliance, "circuit.smallAppliance")]
@@ -42,17 +54,35 @@ public class CircuitTests
     [InlineData("bedroom", CircuitPurpose.Mixed, null)]
     public void What_may_join_what(string room, CircuitPurpose circuit, string? rule)
     {
-        var why = BoxPurpose.WhyNot(Sample.Flat(), Us2023, new Box { Id = "b", Kind = BoxKind.Receptacle, Room = room }, circuit, []);
-        if (rule is null) why.ShouldBeNull();
-        else why.ShouldNotBeNull().ShouldContain(Us2023.Cite(rule));
+        var why = BoxPurpose.WhyNot(
+            Sample.Flat(),
+            Us2023,
+            new Box
+            {
+                Id = "b",
+                Kind = BoxKind.Receptacle,
+                Room = room,
+            },
+            circuit,
+            []
+        );
+        if (rule is null)
+            why.ShouldBeNull();
+        else
+            why.ShouldNotBeNull().ShouldContain(Us2023.Cite(rule));
     }
 
     [Fact]
     public void Lights_and_receptacles_share_where_the_job_mixes_them()
     {
         var a = Plan(p => p with { LightsAndReceptacles = LightsAndReceptacles.Mixed });
-        a.Circuits.ShouldContain(c => c.Circuit.Purpose == CircuitPurpose.Mixed && c.Boxes.Any(b => b.Kind == BoxKind.Light) && c.Boxes.Any(b => b.Kind == BoxKind.Receptacle));
-        Plan(p => p).Circuits.ShouldAllBe(c => !(c.Boxes.Any(b => b.Kind == BoxKind.Light) && c.Boxes.Any(b => b.Kind == BoxKind.Receptacle)));
+        a.Circuits.ShouldContain(c =>
+            c.Circuit.Purpose == CircuitPurpose.Mixed
+            && c.Boxes.Any(b => b.Kind == BoxKind.Light)
+            && c.Boxes.Any(b => b.Kind == BoxKind.Receptacle)
+        );
+        Plan(p => p)
+            .Circuits.ShouldAllBe(c => !(c.Boxes.Any(b => b.Kind == BoxKind.Light) && c.Boxes.Any(b => b.Kind == BoxKind.Receptacle)));
     }
 
     [Theory]
@@ -64,7 +94,14 @@ public class CircuitTests
         var a = Plan(p => p with { GeneralWire = wire });
         a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Lighting).ShouldAllBe(c => c.Wire!.Size == lights);
         a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles).ShouldAllBe(c => c.Wire!.Size == receptacles);
-        a.Circuits.Where(c => c.Circuit.Purpose is CircuitPurpose.SmallAppliance or CircuitPurpose.Bathroom or CircuitPurpose.Laundry or CircuitPurpose.Garage).ShouldAllBe(c => c.Breaker == 20 && c.Wire!.Size == "12");
+        a.Circuits.Where(c =>
+                c.Circuit.Purpose
+                    is CircuitPurpose.SmallAppliance
+                        or CircuitPurpose.Bathroom
+                        or CircuitPurpose.Laundry
+                        or CircuitPurpose.Garage
+            )
+            .ShouldAllBe(c => c.Breaker == 20 && c.Wire!.Size == "12");
     }
 
     [Fact]
@@ -73,17 +110,22 @@ public class CircuitTests
         var (few, many) = (Plan(p => p with { ReceptaclesPer20 = 3 }), Plan(p => p));
         int Count(JobAnalysis a) => a.Circuits.Count(c => c.Circuit.Purpose == CircuitPurpose.Receptacles);
         Count(few).ShouldBeGreaterThan(Count(many));
-        few.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles).ShouldAllBe(c => c.Boxes.Count(b => b.Kind == BoxKind.Receptacle) <= 3);
+        few.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles)
+            .ShouldAllBe(c => c.Boxes.Count(b => b.Kind == BoxKind.Receptacle) <= 3);
     }
 
     [Fact]
     public void The_device_follows_the_jobs_preference_and_a_person_overrules_it()
     {
-        bool InReceptacle(JobAnalysis a, CircuitPurpose purpose) => a.Circuits.First(c => c.Circuit.Purpose == purpose).Protection.Devices.Any(d => d.Box is not null);
+        bool InReceptacle(JobAnalysis a, CircuitPurpose purpose) =>
+            a.Circuits.First(c => c.Circuit.Purpose == purpose).Protection.Devices.Any(d => d.Box is not null);
         InReceptacle(Plan(p => p with { GroundFault = ProtectionPlace.FirstReceptacle }), CircuitPurpose.Bathroom).ShouldBeTrue();
         var breaker = Plan(p => p with { GroundFault = ProtectionPlace.Breaker });
         InReceptacle(breaker, CircuitPurpose.Bathroom).ShouldBeFalse();
-        var own = breaker.Job.Circuits(c => c.Purpose == CircuitPurpose.Bathroom, c => c with { Protection = ProtectionPlace.FirstReceptacle });
+        var own = breaker.Job.Circuits(
+            c => c.Purpose == CircuitPurpose.Bathroom,
+            c => c with { Protection = ProtectionPlace.FirstReceptacle }
+        );
         InReceptacle(Analyzer.Analyze(own), CircuitPurpose.Bathroom).ShouldBeTrue();
     }
 
@@ -93,8 +135,10 @@ public class CircuitTests
     public void A_refrigerator_alone_or_with_the_kitchen(bool alone, int least)
     {
         var circuit = Plan(p => p with { RefrigeratorAlone = alone }).Circuits.Single(c => c.Boxes.Any(b => b.Appliance == "refrigerator"));
-        if (alone) circuit.Boxes.Length.ShouldBe(1);
-        else circuit.Boxes.Length.ShouldBeGreaterThanOrEqualTo(least);
+        if (alone)
+            circuit.Boxes.Length.ShouldBe(1);
+        else
+            circuit.Boxes.Length.ShouldBeGreaterThanOrEqualTo(least);
     }
 
     [Theory]
@@ -103,7 +147,8 @@ public class CircuitTests
     public void Every_order_of_the_panel_places_every_breaker_once(PanelOrder order)
     {
         var a = Plan(p => p with { PanelOrder = order });
-        foreach (var c in a.Circuits) a.Schedule.Count(r => r.Circuit == c).ShouldBe(c.Poles);
+        foreach (var c in a.Circuits)
+            a.Schedule.Count(r => r.Circuit == c).ShouldBe(c.Poles);
         a.Schedule.Where(r => r.SecondPole).ShouldAllBe(r => a.Schedule[r.Space - 3].Circuit == r.Circuit);
         Math.Abs(a.LegA.Value - a.LegB.Value).ShouldBeLessThan(0.1 * a.LegA.Value);
     }
@@ -112,8 +157,10 @@ public class CircuitTests
     public void A_larger_home_run_where_the_job_always_wants_it()
     {
         var a = Plan(p => p with { HomeRunUpsize = HomeRunUpsize.Always });
-        a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles).ShouldAllBe(c => c.Cable == "10-2" && c.BranchCable == "12-2");
-        a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Appliance && c.Boxes.Length == 1).ShouldAllBe(c => c.Cable == c.BranchCable);
+        a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles)
+            .ShouldAllBe(c => c.Cable == "10-2" && c.BranchCable == "12-2");
+        a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Appliance && c.Boxes.Length == 1)
+            .ShouldAllBe(c => c.Cable == c.BranchCable);
         var off = Plan(p => p with { HomeRunUpsize = HomeRunUpsize.Off });
         off.Circuits.ShouldAllBe(c => c.Cable == c.BranchCable);
     }
@@ -122,6 +169,7 @@ public class CircuitTests
     public void Nothing_that_must_be_alone_shares()
     {
         var a = Plan(p => p);
-        foreach (var c in a.Circuits.Where(c => c.Boxes.Any(b => b.Appliance is "range" or "dryer" or "furnace"))) c.Boxes.Length.ShouldBe(1);
+        foreach (var c in a.Circuits.Where(c => c.Boxes.Any(b => b.Appliance is "range" or "dryer" or "furnace")))
+            c.Boxes.Length.ShouldBe(1);
     }
 }

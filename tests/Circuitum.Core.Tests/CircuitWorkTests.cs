@@ -39,7 +39,8 @@ public class CircuitWorkTests
             var dead = Outage.Of(A, $"cable:{hop.To}")!.Dead;
             dead.ShouldBe(circuit.Run.Through(hop.To));
             dead.ShouldContain(hop.To);
-            if (hop.From is { } from) dead.ShouldNotContain(from);
+            if (hop.From is { } from)
+                dead.ShouldNotContain(from);
         }
     }
 
@@ -68,15 +69,21 @@ public class CircuitWorkTests
     [Fact]
     public void A_box_stands_where_nothing_else_is_cheaper_and_says_what_else_would_cost()
     {
-        foreach (var box in Planned.Decisions.Boxes.Where(b => b.Kind == BoxKind.Receptacle && A.CircuitOf(b.Id)!.Circuit.Purpose == CircuitPurpose.Receptacles))
+        foreach (
+            var box in Planned.Decisions.Boxes.Where(b =>
+                b.Kind == BoxKind.Receptacle && A.CircuitOf(b.Id)!.Circuit.Purpose == CircuitPurpose.Receptacles
+            )
+        )
         {
             var why = A.Why($"box.{box.Id}.circuit").ShouldNotBeNull(box.Id);
             why.What.ShouldBe($"Why circuit {A.CircuitOf(box.Id)!.Number}");
             why.Steps.ShouldContain(s => s.What == "On a circuit of its own");
-            foreach (var step in why.Steps) (step.Result.StartsWith('+') || step.Result == "no").ShouldBeTrue($"{box.Id}: {step.What} {step.Result}");
+            foreach (var step in why.Steps)
+                (step.Result.StartsWith('+') || step.Result == "no").ShouldBeTrue($"{box.Id}: {step.What} {step.Result}");
         }
 
-        A.Why($"box.{Planned.Decisions.Boxes.Single(b => b.Appliance == "range").Id}.circuit").ShouldBeNull("an appliance of its own is not divided by cost");
+        A.Why($"box.{Planned.Decisions.Boxes.Single(b => b.Appliance == "range").Id}.circuit")
+            .ShouldBeNull("an appliance of its own is not divided by cost");
         var plan = A.Why("plan").ShouldNotBeNull();
         plan.Steps.Length.ShouldBe(2);
         plan.Steps.ShouldAllBe(s => s.Because == "No division that keeps rooms whole and zones together is cheaper.");
@@ -90,7 +97,8 @@ public class CircuitWorkTests
         choices["fewest breakers"].Breakers.ShouldBeLessThanOrEqualTo(choices.Values.Min(c => c.Breakers));
         choices["least darkness"].RoomsMixed.ShouldBeLessThanOrEqualTo(choices["fewest breakers"].RoomsMixed);
         choices["as it stands"].Moved.ShouldBeEmpty();
-        foreach (var choice in choices.Values) choice.Analysis.Findings.ShouldNotContain(f => f.Severity == Severity.Must, choice.Name);
+        foreach (var choice in choices.Values)
+            choice.Analysis.Findings.ShouldNotContain(f => f.Severity == Severity.Must, choice.Name);
         var taken = new TakePlan("fewest breakers").Apply(Planned).Job.ShouldNotBeNull();
         taken.Decisions.Circuits.Length.ShouldBe(choices["fewest breakers"].Breakers);
         taken.Preferences.ShouldBe(Planned.Preferences);
@@ -112,7 +120,11 @@ public class CircuitWorkTests
         new MergeCircuits(into.Number, into.Number).Apply(Planned).Problem.ShouldNotBeEmpty();
         new LockCircuit(99, true).Apply(Planned).Problem.ShouldContain("99");
         var again = new PlanCircuits(true).Apply(locked).Job.ShouldNotBeNull();
-        again.Decisions.Circuits.Single(c => c.Number == into.Number).Boxes.Select(b => b.Box).Order().ShouldBe(into.Boxes.Select(b => b.Box).Order());
+        again
+            .Decisions.Circuits.Single(c => c.Number == into.Number)
+            .Boxes.Select(b => b.Box)
+            .Order()
+            .ShouldBe(into.Boxes.Select(b => b.Box).Order());
         new LockCircuit(into.Number, false).Apply(locked).Job!.Decisions.Circuits.ShouldAllBe(c => !c.Locked);
     }
 
@@ -120,9 +132,34 @@ public class CircuitWorkTests
     [Fact]
     public void A_larger_cooking_top_tells_what_it_brings()
     {
-        Job With(double va) => Planner.PlanAll(Sample.Whole() with { Appliances = Sample.Whole().Appliances.Add(new Appliance { Id = "top", Type = "cooktop", Room = "kitchen", Spot = new Spot { Wall = 2, From = Sample.L("6'"), Width = Sample.L("30 in"), Depth = Sample.L("22 in") }, Nameplate = new Nameplate { VoltAmperes = va, Confirmed = true } }) });
+        Job With(double va) =>
+            Planner.PlanAll(
+                Sample.Whole() with
+                {
+                    Appliances = Sample
+                        .Whole()
+                        .Appliances.Add(
+                            new Appliance
+                            {
+                                Id = "top",
+                                Type = "cooktop",
+                                Room = "kitchen",
+                                Spot = new Spot
+                                {
+                                    Wall = 2,
+                                    From = Sample.L("6'"),
+                                    Width = Sample.L("30 in"),
+                                    Depth = Sample.L("22 in"),
+                                },
+                                Nameplate = new Nameplate { VoltAmperes = va, Confirmed = true },
+                            }
+                        ),
+                }
+            );
         var before = Analyzer.Analyze(With(7200));
-        var after = Analyzer.Analyze(new SetNameplate("top", new Nameplate { VoltAmperes = 9800, Confirmed = true }, "").Apply(With(7200)).Job.ShouldNotBeNull());
+        var after = Analyzer.Analyze(
+            new SetNameplate("top", new Nameplate { VoltAmperes = 9800, Confirmed = true }, "").Apply(With(7200)).Job.ShouldNotBeNull()
+        );
         var list = Consequences.Of(before, after);
         var circuit = after.CircuitOf(after.Job.Decisions.Boxes.Single(b => b.Appliance == "top").Id)!;
         var own = list.Where(c => c.Subject == $"circuit:{circuit.Number}").ToList();

@@ -60,8 +60,12 @@ public class CommandTests
     [Fact]
     public void A_receptacle_over_a_counter_stands_at_counter_height()
     {
-        Done(new AddBox(BoxKind.Receptacle, "kitchen", 0, Length.Feet(1), null)).Decisions.Boxes[^1].Height.ShouldBe(Planned.Preferences.CounterCentre);
-        Done(new AddBox(BoxKind.Receptacle, "bedroom", 0, Length.Feet(1), null)).Decisions.Boxes[^1].Height.ShouldBe(Planned.Preferences.ReceptacleBottom + Length.Inches(2));
+        Done(new AddBox(BoxKind.Receptacle, "kitchen", 0, Length.Feet(1), null))
+            .Decisions.Boxes[^1]
+            .Height.ShouldBe(Planned.Preferences.CounterCentre);
+        Done(new AddBox(BoxKind.Receptacle, "bedroom", 0, Length.Feet(1), null))
+            .Decisions.Boxes[^1]
+            .Height.ShouldBe(Planned.Preferences.ReceptacleBottom + Length.Inches(2));
     }
 
     [Fact]
@@ -89,17 +93,23 @@ public class CommandTests
     [Fact]
     public void A_room_is_put_beside_another_a_walls_thickness_away()
     {
-        var room = Done(new AddRoom("Den", RoomKind.Den, "first", Length.Feet(10), Length.Feet(9), "bedroom", Side.East, Length.Feet(8))).Rooms[^1];
+        var room = Done(
+            new AddRoom("Den", RoomKind.Den, "first", Length.Feet(10), Length.Feet(9), "bedroom", Side.East, Length.Feet(8))
+        ).Rooms[^1];
         room.Outline[0].ShouldBe(new Point(Length.Feet(29.75) + Planned.Frame.Partition, Length.Feet(9.375)));
-        Refused(new AddRoom("Den", RoomKind.Den, "first", Length.Feet(10), Length.Feet(9), "bath", Side.South, Length.Feet(8))).ShouldContain("would lie over");
-        Refused(new AddRoom("", RoomKind.Den, "first", Length.Feet(10), Length.Feet(9), "bedroom", Side.East, Length.Feet(8))).ShouldContain("Give the room a name");
+        Refused(new AddRoom("Den", RoomKind.Den, "first", Length.Feet(10), Length.Feet(9), "bath", Side.South, Length.Feet(8)))
+            .ShouldContain("would lie over");
+        Refused(new AddRoom("", RoomKind.Den, "first", Length.Feet(10), Length.Feet(9), "bedroom", Side.East, Length.Feet(8)))
+            .ShouldContain("Give the room a name");
     }
 
     [Fact]
     public void Two_rooms_of_one_name_get_two_ids()
     {
         var once = Done(new AddRoom("Den", RoomKind.Den, "first", Length.Feet(10), Length.Feet(9), "bedroom", Side.East, Length.Feet(8)));
-        Done(new AddRoom("Den", RoomKind.Den, "first", Length.Feet(10), Length.Feet(9), "den", Side.East, Length.Feet(8)), once).Rooms[^1].Id.ShouldBe("den-2");
+        Done(new AddRoom("Den", RoomKind.Den, "first", Length.Feet(10), Length.Feet(9), "den", Side.East, Length.Feet(8)), once)
+            .Rooms[^1]
+            .Id.ShouldBe("den-2");
     }
 
     [Theory]
@@ -112,23 +122,29 @@ public class CommandTests
     public void Things_are_put_on_a_wall_and_taken_off_again(string what)
     {
         var put = Done(new PutOnWall(what, "bedroom", 0, Length.Feet(8), Length.Feet(2), Opening.Outside, false));
-        string Thing() => what switch
-        {
-            "counter" => $"counter:{put.Counters[^1].Id}",
-            "shower" => $"fixture:{put.Fixtures[^1].Id}",
-            "water-heater" => $"appliance:{put.Appliances[^1].Id}",
-            _ => $"opening:{put.Openings[^1].Id}",
-        };
+        string Thing() =>
+            what switch
+            {
+                "counter" => $"counter:{put.Counters[^1].Id}",
+                "shower" => $"fixture:{put.Fixtures[^1].Id}",
+                "water-heater" => $"appliance:{put.Appliances[^1].Id}",
+                _ => $"opening:{put.Openings[^1].Id}",
+            };
         var gone = Done(new RemoveThing(Thing()), put);
-        (gone.Openings.Length, gone.Counters.Length, gone.Fixtures.Length, gone.Appliances.Length).ShouldBe((Planned.Openings.Length, Planned.Counters.Length, Planned.Fixtures.Length, Planned.Appliances.Length));
+        (gone.Openings.Length, gone.Counters.Length, gone.Fixtures.Length, gone.Appliances.Length).ShouldBe(
+            (Planned.Openings.Length, Planned.Counters.Length, Planned.Fixtures.Length, Planned.Appliances.Length)
+        );
     }
 
     [Fact]
     public void What_does_not_fit_is_refused_with_its_numbers()
     {
-        Refused(new PutOnWall("window", "bedroom", 0, Length.Feet(12), Length.Feet(3), Opening.Outside, false)).ShouldContain("runs off its wall");
-        Refused(new PutOnWall("window", "bedroom", 9, Length.Feet(1), Length.Feet(3), Opening.Outside, false)).ShouldContain("there is no wall 9");
-        Refused(new PutOnWall("helicopter", "bedroom", 0, Length.Feet(1), Length.Feet(3), Opening.Outside, false)).ShouldContain("not something");
+        Refused(new PutOnWall("window", "bedroom", 0, Length.Feet(12), Length.Feet(3), Opening.Outside, false))
+            .ShouldContain("runs off its wall");
+        Refused(new PutOnWall("window", "bedroom", 9, Length.Feet(1), Length.Feet(3), Opening.Outside, false))
+            .ShouldContain("there is no wall 9");
+        Refused(new PutOnWall("helicopter", "bedroom", 0, Length.Feet(1), Length.Feet(3), Opening.Outside, false))
+            .ShouldContain("not something");
         Refused(new PutOnWall("7", "bedroom", 0, Length.Feet(1), Length.Feet(3), Opening.Outside, false)).ShouldContain("not something");
         Refused(new RemoveThing("opening:none")).ShouldContain("not there");
     }
@@ -151,7 +167,8 @@ public class CommandTests
     [Theory]
     [InlineData(-1)]
     [InlineData(70_000)]
-    public void A_nameplate_out_of_range_is_refused(double va) => Refused(new SetNameplate("range", new Nameplate { VoltAmperes = va }, "")).ShouldContain("between 1 and 60,000 VA");
+    public void A_nameplate_out_of_range_is_refused(double va) =>
+        Refused(new SetNameplate("range", new Nameplate { VoltAmperes = va }, "")).ShouldContain("between 1 and 60,000 VA");
 
     [Fact]
     public void A_two_pole_breaker_needs_two_spaces_of_its_column()
@@ -169,7 +186,14 @@ public class CommandTests
     {
         var number = Planned.Decisions.Circuits[0].Number;
         var own = Done(new EditCircuit(number, " Range, east wall ", 60, null));
-        Analyzer.Analyze(own).CircuitByNumber(number).ShouldNotBeNull().ShouldSatisfyAllConditions(c => c.Label.ShouldBe("Range, east wall"), c => c.Breaker.ShouldBe(60));
-        Analyzer.Analyze(Done(new EditCircuit(number, "", null, null), own)).CircuitByNumber(number)!.Label.ShouldBe(Analyzer.Analyze(Planned).CircuitByNumber(number)!.Label);
+        Analyzer
+            .Analyze(own)
+            .CircuitByNumber(number)
+            .ShouldNotBeNull()
+            .ShouldSatisfyAllConditions(c => c.Label.ShouldBe("Range, east wall"), c => c.Breaker.ShouldBe(60));
+        Analyzer
+            .Analyze(Done(new EditCircuit(number, "", null, null), own))
+            .CircuitByNumber(number)!
+            .Label.ShouldBe(Analyzer.Analyze(Planned).CircuitByNumber(number)!.Label);
     }
 }

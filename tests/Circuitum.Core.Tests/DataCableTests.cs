@@ -14,7 +14,20 @@ public class DataCableTests
     {
         var a = Analyzer.Analyze(Planned);
         var (shape, wall) = a.Circuits.SelectMany(c => c.Run.Cables).SelectMany(h => WallCables.Drilled(a, a.RouteOf(h))).First();
-        var with = Analyzer.Analyze(Planned with { Walls = [new WallFact { Room = shape.Room.Id, Wall = wall, DataCable = true }] });
+        var with = Analyzer.Analyze(
+            Planned with
+            {
+                Walls =
+                [
+                    new WallFact
+                    {
+                        Room = shape.Room.Id,
+                        Wall = wall,
+                        DataCable = true,
+                    },
+                ],
+            }
+        );
         var found = with.Findings.Single(f => f.RuleId == "wire.data");
         found.Severity.ShouldBe(Severity.Should);
         found.Subjects[0].ShouldBe($"wall:{shape.Room.Id}:{wall}");
@@ -31,6 +44,8 @@ public class DataCableTests
         drill.Open.ShouldContain(o => o.StartsWith("In the attic"));
         var later = DrillList.Of(Analyzer.Analyze(Planned with { Frame = Planned.Frame with { FinishedLater = true } }));
         later.Open.ShouldContain(o => o.Contains("a ceiling comes there later"));
-        DrillList.Of(Analyzer.Analyze(Planned with { Frame = Planned.Frame with { Under = Under.Slab } })).Open.ShouldNotContain(o => o.StartsWith("Under the floor"));
+        DrillList
+            .Of(Analyzer.Analyze(Planned with { Frame = Planned.Frame with { Under = Under.Slab } }))
+            .Open.ShouldNotContain(o => o.StartsWith("Under the floor"));
     }
 }

@@ -11,25 +11,53 @@ namespace Circuitum.Core.Tests;
 /// <summary>What a person pins of rooms, what a breaker is worth, and plans by hand beside the planner's.</summary>
 public class DivisionTests
 {
-    private static HashSet<string> RoomsOn(JobAnalysis a, string room) => [.. a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Any(b => Is(b, room)))
-        .SelectMany(c => c.Boxes).Where(b => b.Kind == BoxKind.Receptacle && !b.Outside).Select(b => b.Room)];
+    private static HashSet<string> RoomsOn(JobAnalysis a, string room) =>
+        [
+            .. a
+                .Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Any(b => Is(b, room)))
+                .SelectMany(c => c.Boxes)
+                .Where(b => b.Kind == BoxKind.Receptacle && !b.Outside)
+                .Select(b => b.Room),
+        ];
 
     private static bool Is(Box box, string room) => box.Room == room && box.Kind == BoxKind.Receptacle && !box.Outside;
 
     // Rooms that share a receptacle circuit with another one that counts, and with which.
-    private static IEnumerable<(JobAnalysis House, string Room, string Other)> Shared() => HouseSet.All.Select(h => h.House)
-        .Where(a => a.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Separate)
-        .Select(a => (a, Pair: a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles)
-            .Select(c => c.Boxes.Where(b => Counts(a, b)).Select(b => b.Room).Distinct().ToList()).FirstOrDefault(r => r.Count == 2 && r.All(x => On(a, x) == 1))))
-        .Where(x => x.Pair is not null).Select(x => (x.a, x.Pair![0], x.Pair[1]));
+    private static IEnumerable<(JobAnalysis House, string Room, string Other)> Shared() =>
+        HouseSet
+            .All.Select(h => h.House)
+            .Where(a => a.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Separate)
+            .Select(a =>
+                (
+                    a,
+                    Pair: a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles)
+                        .Select(c => c.Boxes.Where(b => Counts(a, b)).Select(b => b.Room).Distinct().ToList())
+                        .FirstOrDefault(r => r.Count == 2 && r.All(x => On(a, x) == 1))
+                )
+            )
+            .Where(x => x.Pair is not null)
+            .Select(x => (x.a, x.Pair![0], x.Pair[1]));
 
-    private static bool Counts(JobAnalysis a, Box b) => b.Kind == BoxKind.Receptacle && !b.Outside && !a.Job.KindAt(b).OpenAir() && a.Job.KindAt(b) is not (RoomKind.Closet or RoomKind.Hallway or RoomKind.Stairs or RoomKind.Pantry);
+    private static bool Counts(JobAnalysis a, Box b) =>
+        b.Kind == BoxKind.Receptacle
+        && !b.Outside
+        && !a.Job.KindAt(b).OpenAir()
+        && a.Job.KindAt(b) is not (RoomKind.Closet or RoomKind.Hallway or RoomKind.Stairs or RoomKind.Pantry);
 
-    private static int On(JobAnalysis a, string room) => a.Circuits.Count(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Any(b => Is(b, room)));
+    private static int On(JobAnalysis a, string room) =>
+        a.Circuits.Count(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Any(b => Is(b, room)));
 
     private static JobAnalysis Pinned(JobAnalysis a, PinKind kind, string room, string? other)
     {
-        var result = new PinRooms(new() { Of = CircuitPurpose.Receptacles, Kind = kind, Room = room, Other = other }).Apply(a.Job);
+        var result = new PinRooms(
+            new()
+            {
+                Of = CircuitPurpose.Receptacles,
+                Kind = kind,
+                Room = room,
+                Other = other,
+            }
+        ).Apply(a.Job);
         return Analyzer.Analyze(result.Job.ShouldNotBeNull(result.Problem));
     }
 
@@ -39,10 +67,18 @@ public class DivisionTests
         foreach (var (a, room, other) in Shared().Take(6))
         {
             var after = Pinned(a, PinKind.Alone, room, null);
-            RoomsOn(after, room).Where(r => r != room).Select(r => after.Job.RoomById(r)!.Kind).ShouldBeSubsetOf([RoomKind.Closet, RoomKind.Pantry, RoomKind.Hallway], $"{a.Job.Name}: {room} and {other}");
+            RoomsOn(after, room)
+                .Where(r => r != room)
+                .Select(r => after.Job.RoomById(r)!.Kind)
+                .ShouldBeSubsetOf([RoomKind.Closet, RoomKind.Pantry, RoomKind.Hallway], $"{a.Job.Name}: {room} and {other}");
             after.Circuits.SelectMany(c => c.Boxes).Count().ShouldBe(a.Circuits.SelectMany(c => c.Boxes).Count());
-            a.Job.Decisions.Circuits.Select(c => c.Number).Except(after.Job.Decisions.Circuits.Select(c => c.Number)).ShouldBeEmpty("numbers stay");
-            var price = after.Why("plan")!.Steps.SelectMany(s => s.Steps).Single(s => s.What == $"Receptacles: {after.Job.RoomById(room)!.Name} alone");
+            a.Job.Decisions.Circuits.Select(c => c.Number)
+                .Except(after.Job.Decisions.Circuits.Select(c => c.Number))
+                .ShouldBeEmpty("numbers stay");
+            var price = after
+                .Why("plan")!
+                .Steps.SelectMany(s => s.Steps)
+                .Single(s => s.What == $"Receptacles: {after.Job.RoomById(room)!.Name} alone");
             (price.Result.StartsWith('+') || price.Result == "costs nothing").ShouldBeTrue(price.Result);
         }
     }
@@ -67,7 +103,13 @@ public class DivisionTests
     public void A_pin_is_taken_back_refused_twice_and_goes_with_its_room()
     {
         var (a, room, other) = Shared().First();
-        var pin = new RoomPin { Of = CircuitPurpose.Receptacles, Kind = PinKind.Apart, Room = room, Other = other };
+        var pin = new RoomPin
+        {
+            Of = CircuitPurpose.Receptacles,
+            Kind = PinKind.Apart,
+            Room = room,
+            Other = other,
+        };
         var pinned = new PinRooms(pin).Apply(a.Job).Job.ShouldNotBeNull();
         new PinRooms(pin).Apply(pinned).Problem.ShouldContain("pinned already");
         new UnpinRooms(pin).Apply(pinned).Job!.Decisions.Pins.ShouldBeEmpty();
@@ -81,12 +123,32 @@ public class DivisionTests
     [Fact]
     public void Lights_pinned_together_are_one_circuit_though_practice_parts_them()
     {
-        var a = HouseSet.All.Select(h => h.House).First(h => h.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Separate && h.Job.Rooms.Any(r => r.Kind == RoomKind.Kitchen) && h.Job.Rooms.Any(r => r.Kind == RoomKind.Bedroom));
-        string Room(RoomKind kind) => a.Job.Rooms.First(r => r.Kind == kind && a.Job.Decisions.Boxes.Any(b => b.Kind == BoxKind.Light && b.Room == r.Id)).Id;
-        var pinned = new PinRooms(new() { Of = CircuitPurpose.Lighting, Kind = PinKind.Together, Room = Room(RoomKind.Kitchen), Other = Room(RoomKind.Bedroom) }).Apply(a.Job).Job.ShouldNotBeNull();
+        var a = HouseSet
+            .All.Select(h => h.House)
+            .First(h =>
+                h.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Separate
+                && h.Job.Rooms.Any(r => r.Kind == RoomKind.Kitchen)
+                && h.Job.Rooms.Any(r => r.Kind == RoomKind.Bedroom)
+            );
+        string Room(RoomKind kind) =>
+            a.Job.Rooms.First(r => r.Kind == kind && a.Job.Decisions.Boxes.Any(b => b.Kind == BoxKind.Light && b.Room == r.Id)).Id;
+        var pinned = new PinRooms(
+            new()
+            {
+                Of = CircuitPurpose.Lighting,
+                Kind = PinKind.Together,
+                Room = Room(RoomKind.Kitchen),
+                Other = Room(RoomKind.Bedroom),
+            }
+        ).Apply(a.Job).Job.ShouldNotBeNull();
         foreach (var after in new[] { pinned, Planner.PlanAfresh(pinned) }.Select(Analyzer.Analyze))
         {
-            int Number(RoomKind kind) => after.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Lighting && c.Boxes.Any(b => b.Kind == BoxKind.Light && b.Room == Room(kind))).Number;
+            int Number(RoomKind kind) =>
+                after
+                    .Circuits.First(c =>
+                        c.Circuit.Purpose == CircuitPurpose.Lighting && c.Boxes.Any(b => b.Kind == BoxKind.Light && b.Room == Room(kind))
+                    )
+                    .Number;
             Number(RoomKind.Kitchen).ShouldBe(Number(RoomKind.Bedroom));
             after.Findings.ShouldContain(f => f.RuleId == "circuit.zone", "what it is against is told");
         }
@@ -98,7 +160,11 @@ public class DivisionTests
     public void A_breaker_is_worth_what_the_free_spaces_allow(int spaces, string word)
     {
         var a = HouseSet.All[7].House;
-        var job = a.Job with { Panels = [a.Job.Panels[0] with { Spaces = spaces }, .. a.Job.Panels.Skip(1)], Decisions = a.Job.Decisions with { Spaces = [] } };
+        var job = a.Job with
+        {
+            Panels = [a.Job.Panels[0] with { Spaces = spaces }, .. a.Job.Panels.Skip(1)],
+            Decisions = a.Job.Decisions with { Spaces = [] },
+        };
         Analyzer.Analyze(job).Why("plan")!.Because.ShouldContain(word);
     }
 
@@ -109,11 +175,15 @@ public class DivisionTests
         foreach (var (seed, _) in HouseSet.All.Take(8))
         {
             var bare = GeneratedHouse.MakeWithShed(seed);
-            JobAnalysis With(int spaces) => Analyzer.Analyze(Planner.PlanAll(bare with { Panels = [bare.Panels[0] with { Spaces = spaces }, .. bare.Panels.Skip(1)] }));
+            JobAnalysis With(int spaces) =>
+                Analyzer.Analyze(Planner.PlanAll(bare with { Panels = [bare.Panels[0] with { Spaces = spaces }, .. bare.Panels.Skip(1)] }));
             var (roomy, small) = (With(60), With(12));
             small.Circuits.Length.ShouldBeLessThanOrEqualTo(roomy.Circuits.Length, $"house {seed}");
-            small.Findings.Count(f => f.RuleId == "circuit.zone").ShouldBeLessThanOrEqualTo(roomy.Findings.Count(f => f.RuleId == "circuit.zone"), $"house {seed}");
-            if (roomy.Panels[0].SpacesUsed > small.Panel!.Spaces) small.Findings.ShouldContain(f => f.RuleId == "panel.spare" && f.Sentence.Contains("spaces or more"), $"house {seed}");
+            small
+                .Findings.Count(f => f.RuleId == "circuit.zone")
+                .ShouldBeLessThanOrEqualTo(roomy.Findings.Count(f => f.RuleId == "circuit.zone"), $"house {seed}");
+            if (roomy.Panels[0].SpacesUsed > small.Panel!.Spaces)
+                small.Findings.ShouldContain(f => f.RuleId == "panel.spare" && f.Sentence.Contains("spaces or more"), $"house {seed}");
             fewer += small.Circuits.Length < roomy.Circuits.Length ? 1 : 0;
         }
 
@@ -128,12 +198,18 @@ public class DivisionTests
             var bare = GeneratedHouse.MakeWithShed(seed);
             bare = bare with { Decisions = bare.Decisions with { Boxes = planned.Job.Decisions.Boxes } };
             using var watch = new PlanWatch();
-            var whole = new PlanCircuits(false) { Watch = watch }.Apply(bare).Job.ShouldNotBeNull();
+            var whole = new PlanCircuits(false) { Watch = watch }
+                .Apply(bare)
+                .Job.ShouldNotBeNull();
             watch.Says.ShouldContain("possible circuits");
 
             using var ended = new PlanWatch();
             ended.Stop();
-            var early = Analyzer.Analyze(new PlanCircuits(false) { Watch = ended }.Apply(bare).Job.ShouldNotBeNull());
+            var early = Analyzer.Analyze(
+                new PlanCircuits(false) { Watch = ended }
+                    .Apply(bare)
+                    .Job.ShouldNotBeNull()
+            );
             early.Findings.ShouldNotContain(f => f.RuleId == "circuit.unassigned" || f.RuleId == "circuit.overload", $"house {seed}");
             early.Circuits.Sum(c => c.Boxes.Length).ShouldBe(Analyzer.Analyze(whole).Circuits.Sum(c => c.Boxes.Length));
             PlanExplain.CostOf(HouseShape.Of(whole)).ShouldBeLessThanOrEqualTo(PlanExplain.CostOf(early.House));
@@ -143,20 +219,32 @@ public class DivisionTests
     // Rooms walked from door to door, a circuit filled before the next is begun, as somebody with a pencil does it.
     private static List<int[]> ByHand(GroupProblem p, int start)
     {
-        var (left, circuits) = (Enumerable.Range(0, p.Count).GroupBy(t => p.Places[t].First).ToDictionary(g => g.Key, g => g.ToArray()), new List<int[]>());
+        var (left, circuits) = (
+            Enumerable.Range(0, p.Count).GroupBy(t => p.Places[t].First).ToDictionary(g => g.Key, g => g.ToArray()),
+            new List<int[]>()
+        );
         while (left.Count > 0)
         {
             var at = left.Keys.OrderBy(r => (r + start) % 7).ThenBy(r => r).First();
             int[] circuit = [];
-            for (int? next = at; next is { } room;)
+            for (int? next = at; next is { } room; )
             {
-                if (circuit.Length == 0 && !p.Fits(left[room])) circuits.AddRange(left[room].Chunk(Math.Max(1, p.MostSize / 2)));
-                else circuit = [.. circuit, .. left[room]];
+                if (circuit.Length == 0 && !p.Fits(left[room]))
+                    circuits.AddRange(left[room].Chunk(Math.Max(1, p.MostSize / 2)));
+                else
+                    circuit = [.. circuit, .. left[room]];
                 left.Remove(room);
-                next = left.Keys.Where(r => p.Fits([.. circuit, .. left[r]]) && p.Zones!.Broken(p.PlacesOf([.. circuit, .. left[r]])) == 0 && circuit.Length > 0).Select(r => (int?)r).OrderBy(r => r).FirstOrDefault();
+                next = left
+                    .Keys.Where(r =>
+                        p.Fits([.. circuit, .. left[r]]) && p.Zones!.Broken(p.PlacesOf([.. circuit, .. left[r]])) == 0 && circuit.Length > 0
+                    )
+                    .Select(r => (int?)r)
+                    .OrderBy(r => r)
+                    .FirstOrDefault();
             }
 
-            if (circuit.Length > 0) circuits.Add(circuit);
+            if (circuit.Length > 0)
+                circuits.Add(circuit);
         }
 
         return circuits;
@@ -173,7 +261,8 @@ public class DivisionTests
             foreach (var g in GeneralGroups.Of(new CircuitDraft(house, planned.Edition), new Runs(house)).Where(g => g.Problem.Count > 1))
             {
                 var p = g.Problem;
-                if (ZonePartition.Solve(p) is not { } exact) continue;
+                if (ZonePartition.Solve(p) is not { } exact)
+                    continue;
                 List<List<int[]>> hands = [ByHand(p, 0), ByHand(p, 3), .. Changed(p, [.. exact.Circuits])];
                 foreach (var hand in hands.Where(h => h.All(c => p.Fits(c))))
                 {
@@ -197,7 +286,8 @@ public class DivisionTests
                 List<int[]> others = [.. circuits.Where((_, i) => i != a && i != b)];
                 yield return [.. others, [.. circuits[a], .. circuits[b]]];
                 var room = circuits[a].Where(t => p.Places[t].First == p.Places[circuits[a][0]].First).ToArray();
-                if (room.Length < circuits[a].Length) yield return [.. others, [.. circuits[a].Except(room)], [.. circuits[b], .. room]];
+                if (room.Length < circuits[a].Length)
+                    yield return [.. others, [.. circuits[a].Except(room)], [.. circuits[b], .. room]];
             }
         }
     }
@@ -205,24 +295,46 @@ public class DivisionTests
     [Fact]
     public void Circuits_that_find_no_space_in_the_nearest_panel_go_to_the_one_where_they_lose_least()
     {
-        var bare = HouseSet.All.Select(h => h.House).First(h => h.Job.Panels.Length == 1 && h.Job.Rooms.Count(r => r.Kind == RoomKind.Bedroom) > 2);
+        var bare = HouseSet
+            .All.Select(h => h.House)
+            .First(h => h.Job.Panels.Length == 1 && h.Job.Rooms.Count(r => r.Kind == RoomKind.Bedroom) > 2);
         var bedroom = bare.Job.Rooms.First(r => r.Kind == RoomKind.Bedroom);
         var two = new AddSubPanel(bedroom.Id, 0, Length.Feet(4)).Apply(bare.Job).Job.ShouldNotBeNull();
-        JobAnalysis Laid(int spaces) => Analyzer.Analyze(Planner.PlanSpaces(two with { Panels = [two.Panels[0], two.Panels[1] with { Spaces = spaces }] }, afresh: true));
+        JobAnalysis Laid(int spaces) =>
+            Analyzer.Analyze(
+                Planner.PlanSpaces(two with { Panels = [two.Panels[0], two.Panels[1] with { Spaces = spaces }] }, afresh: true)
+            );
         var (roomy, small) = (Laid(24), Laid(4));
         roomy.Panels[1].SpacesUsed.ShouldBeGreaterThan(4);
         small.Panels[1].SpacesUsed.ShouldBe(4);
         small.Findings.ShouldNotContain(f => f.RuleId == "panel.spaces");
-        small.Circuits.Where(c => c.Panel == "sub").Select(c => c.Number).ShouldBeSubsetOf(roomy.Circuits.Where(c => c.Panel == "sub").Select(c => c.Number));
+        small
+            .Circuits.Where(c => c.Panel == "sub")
+            .Select(c => c.Number)
+            .ShouldBeSubsetOf(roomy.Circuits.Where(c => c.Panel == "sub").Select(c => c.Number));
     }
 
     [Fact]
     public void What_loads_a_feeder_much_is_fed_from_the_main_panel_when_both_are_as_near()
     {
-        var a = Analyzer.Analyze(Planner.PlanSpaces(new AddSubPanel("bedroom", 2, Length.Feet(9)).Apply(CheckTests.PlannedWhole with { Panels = [CheckTests.PlannedWhole.Panels[0] with { Room = "laundry", Wall = 2, Along = Length.Feet(6) }] }).Job!));
+        var a = Analyzer.Analyze(
+            Planner.PlanSpaces(
+                new AddSubPanel("bedroom", 2, Length.Feet(9))
+                    .Apply(
+                        CheckTests.PlannedWhole with
+                        {
+                            Panels = [CheckTests.PlannedWhole.Panels[0] with { Room = "laundry", Wall = 2, Along = Length.Feet(6) }],
+                        }
+                    )
+                    .Job!
+            )
+        );
         var (runs, sub) = (new Runs(a.House), a.Job.Panels[1]);
         var feeding = new FeedingPanels(a.House, runs);
-        var box = a.Job.Decisions.Boxes.OrderBy(b => Math.Abs((runs.FromPanel(b.Id, "main") - runs.FromPanel(b.Id, sub.Id)).InFeet)).First(b => runs.FromPanel(b.Id, sub.Id) < runs.FromPanel(b.Id, "main")).Id;
+        var box = a
+            .Job.Decisions.Boxes.OrderBy(b => Math.Abs((runs.FromPanel(b.Id, "main") - runs.FromPanel(b.Id, sub.Id)).InFeet))
+            .First(b => runs.FromPanel(b.Id, sub.Id) < runs.FromPanel(b.Id, "main"))
+            .Id;
         feeding.Cheapest([.. a.Job.Panels], [box], 0)!.Id.ShouldBe(sub.Id);
         feeding.Cheapest([.. a.Job.Panels], [box], 12_000)!.Id.ShouldBe("main");
     }

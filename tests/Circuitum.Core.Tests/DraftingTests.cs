@@ -14,8 +14,12 @@ public class DraftingTests
     /// <summary>Two rooms side by side, a door between them, a window, a counter in a corner and a box.</summary>
     private static Job Pair()
     {
-        var left = new AddRoom("Left", RoomKind.Living, "first", Length.Feet(12), Length.Feet(10), null, Side.East, Length.Feet(8)).Apply(Sample.House()).Job!;
-        var job = new AddRoom("Right", RoomKind.Bedroom, "first", Length.Feet(11), Length.Feet(10), "left", Side.East, Length.Feet(8)).Apply(left).Job!;
+        var left = new AddRoom("Left", RoomKind.Living, "first", Length.Feet(12), Length.Feet(10), null, Side.East, Length.Feet(8))
+            .Apply(Sample.House())
+            .Job!;
+        var job = new AddRoom("Right", RoomKind.Bedroom, "first", Length.Feet(11), Length.Feet(10), "left", Side.East, Length.Feet(8))
+            .Apply(left)
+            .Job!;
         job = new PutOnWall("hinged", "left", 1, Length.Feet(3), Length.Inches(32), "right", false).Apply(job).Job!;
         job = new PutOnWall("window", "left", 0, Length.Feet(5), Length.Feet(3), Opening.Outside, false).Apply(job).Job!;
         job = new PutOnWall("counter", "left", 2, Length.Zero, Length.Feet(4), "", false).Apply(job).Job!;
@@ -63,7 +67,10 @@ public class DraftingTests
     public void A_wall_is_drawn_to_the_line_of_another()
     {
         var job = Done(new DrawRoom("first", [Sample.P(0, 10.375), new(Length.Feet(9), Length.Feet(20))], "Under", RoomKind.Den), Pair());
-        Done(new MoveWall("under", 1, null, new Point(Length.Inches(144.05), Length.Feet(14)), false), job).RoomById("under")!.Outline[1].X.ShouldBe(Length.Feet(12));
+        Done(new MoveWall("under", 1, null, new Point(Length.Inches(144.05), Length.Feet(14)), false), job)
+            .RoomById("under")!
+            .Outline[1]
+            .X.ShouldBe(Length.Feet(12));
     }
 
     [Fact]
@@ -93,7 +100,10 @@ public class DraftingTests
     [Fact]
     public void A_jog_appears_where_two_walls_stand_in_one_line()
     {
-        var room = Sample.Rect("a", RoomKind.Den, 0, 0, 10, 10) with { Outline = [Sample.P(0, 0), Sample.P(5, 0), Sample.P(10, 0), Sample.P(10, 10), Sample.P(0, 10)] };
+        var room = Sample.Rect("a", RoomKind.Den, 0, 0, 10, 10) with
+        {
+            Outline = [Sample.P(0, 0), Sample.P(5, 0), Sample.P(10, 0), Sample.P(10, 10), Sample.P(0, 10)],
+        };
         var job = Sample.House(room) with { Openings = [Sample.Door("a", 2, 2), Sample.Door("a", 1, 1), Sample.Door("a", 4, 1)] };
         foreach (var (wall, corners) in new[] { (0, 6), (1, 6) })
         {
@@ -104,7 +114,8 @@ public class DraftingTests
             {
                 var (p, q) = (new RoomShape(room).On(was.Wall, was.From), new RoomShape(moved.Rooms[0]).On(now.Wall, now.From));
                 (wall == 1 && was.Wall == 1 ? p.X : q.X).ShouldBe(p.X);
-                if (was.Wall != wall) q.ShouldBe(p);
+                if (was.Wall != wall)
+                    q.ShouldBe(p);
             }
         }
     }
@@ -112,7 +123,10 @@ public class DraftingTests
     [Fact]
     public void A_skew_wall_meets_its_neighbours()
     {
-        var room = Sample.Rect("a", RoomKind.Den, 0, 0, 10, 10) with { Outline = [Sample.P(0, 0), Sample.P(8, 0), Sample.P(10, 2), Sample.P(10, 10), Sample.P(0, 10)] };
+        var room = Sample.Rect("a", RoomKind.Den, 0, 0, 10, 10) with
+        {
+            Outline = [Sample.P(0, 0), Sample.P(8, 0), Sample.P(10, 2), Sample.P(10, 10), Sample.P(0, 10)],
+        };
         var moved = Done(new MoveWall("a", 1, Length.Inches(12), null, false), Sample.House(room)).Rooms[0];
         moved.Outline[1].Y.ShouldBe(Length.Zero);
         moved.Outline[2].X.ShouldBe(Length.Feet(10));
@@ -126,11 +140,21 @@ public class DraftingTests
         var room = job.Rooms[^1];
         room.Name.ShouldBe("Room 1");
         room.Outline[0].ShouldBe(new Point(Length.Zero, Length.Feet(10) + Gap));
-        var insideOut = Done(new DrawRoom("first", [Sample.P(30, 0), Sample.P(30, 9), Sample.P(36, 9), Sample.P(36, 5), Sample.P(40, 5), Sample.P(40, 0)], "Ell", RoomKind.Den), job).Rooms[^1];
+        var insideOut = Done(
+            new DrawRoom(
+                "first",
+                [Sample.P(30, 0), Sample.P(30, 9), Sample.P(36, 9), Sample.P(36, 5), Sample.P(40, 5), Sample.P(40, 0)],
+                "Ell",
+                RoomKind.Den
+            ),
+            job
+        ).Rooms[^1];
         new RoomShape(insideOut).InY(new RoomShape(insideOut).Walls.First(w => w.A.Y == Length.Zero && w.B.Y == Length.Zero)).ShouldBe(1);
-        Refused(new DrawRoom("first", [Sample.P(50, 0), Sample.P(60, 10), Sample.P(60, 0), Sample.P(50, 10)], "Bow", RoomKind.Den), job).ShouldContain("crosses");
+        Refused(new DrawRoom("first", [Sample.P(50, 0), Sample.P(60, 10), Sample.P(60, 0), Sample.P(50, 10)], "Bow", RoomKind.Den), job)
+            .ShouldContain("crosses");
         Refused(new DrawRoom("first", [Sample.P(50, 0), Sample.P(50, 10)], "Thin", RoomKind.Den), job).ShouldContain("a foot wide");
-        Refused(new DrawRoom("first", [Sample.P(50, 0), Sample.P(50, 0), Sample.P(60, 10)], "Zero", RoomKind.Den), job).ShouldContain("shorter than 1 in");
+        Refused(new DrawRoom("first", [Sample.P(50, 0), Sample.P(50, 0), Sample.P(60, 10)], "Zero", RoomKind.Den), job)
+            .ShouldContain("shorter than 1 in");
     }
 
     [Fact]
@@ -155,7 +179,10 @@ public class DraftingTests
         var job = Pair();
         Refused(new SplitRoom("left", 0, Length.Feet(0.5), ""), job).ShouldContain("less than a foot");
         Refused(new SplitRoom("left", 0, Length.Feet(6), ""), job).ShouldContain("Move it first");
-        var apart = Done(new AddRoom("Far", RoomKind.Den, "first", Length.Feet(9), Length.Feet(9), "right", Side.East, Length.Feet(8)), job);
+        var apart = Done(
+            new AddRoom("Far", RoomKind.Den, "first", Length.Feet(9), Length.Feet(9), "right", Side.East, Length.Feet(8)),
+            job
+        );
         Refused(new JoinRooms("left", "far"), apart).ShouldContain("no wall between them");
         Refused(new JoinRooms("left", "left"), job).ShouldContain("not there");
     }
@@ -163,7 +190,10 @@ public class DraftingTests
     [Fact]
     public void Join_makes_an_ell_of_two_sizes()
     {
-        var job = Done(new AddRoom("Tall", RoomKind.Den, "first", Length.Feet(8), Length.Feet(14), "right", Side.East, Length.Feet(8)), Pair());
+        var job = Done(
+            new AddRoom("Tall", RoomKind.Den, "first", Length.Feet(8), Length.Feet(14), "right", Side.East, Length.Feet(8)),
+            Pair()
+        );
         var joined = Done(new JoinRooms("right", "tall"), job);
         joined.RoomById("right")!.Outline.Length.ShouldBe(6);
         HouseShape.Of(joined)["right"].AreaSqFt.ShouldBe(110 + 112 + (4.5 * 120 / 144), 0.05);
@@ -186,8 +216,13 @@ public class DraftingTests
             a.Findings.Count(f => f.Severity == Analysis.Severity.Must).ShouldBe(0);
         }
 
-        var (west, north) = (job.Rooms.Min(r => r.Outline.Min(p => p.X)) - turned.Rooms.Min(r => r.Outline.Min(p => p.X)), job.Rooms.Min(r => r.Outline.Min(p => p.Y)) - turned.Rooms.Min(r => r.Outline.Min(p => p.Y)));
-        turned.Rooms.Select(r => string.Join(" ", r.Outline.Select(p => new Point(p.X + west, p.Y + north)))).ShouldBe(job.Rooms.Select(r => string.Join(" ", r.Outline)));
+        var (west, north) = (
+            job.Rooms.Min(r => r.Outline.Min(p => p.X)) - turned.Rooms.Min(r => r.Outline.Min(p => p.X)),
+            job.Rooms.Min(r => r.Outline.Min(p => p.Y)) - turned.Rooms.Min(r => r.Outline.Min(p => p.Y))
+        );
+        turned
+            .Rooms.Select(r => string.Join(" ", r.Outline.Select(p => new Point(p.X + west, p.Y + north))))
+            .ShouldBe(job.Rooms.Select(r => string.Join(" ", r.Outline)));
         turned.Frame.Front.ShouldBe(job.Frame.Front);
     }
 
@@ -198,7 +233,8 @@ public class DraftingTests
         JobRules.Check(job).ShouldBeEmpty();
         var copy = job.Storeys[^1].Id;
         job.Rooms.Count(r => r.Storey == copy).ShouldBe(Sample.Whole().Rooms.Length);
-        job.Openings.Where(o => job.RoomById(o.Room)!.Storey == copy && o.To != Opening.Outside).ShouldAllBe(o => job.RoomById(o.To)!.Storey == copy);
+        job.Openings.Where(o => job.RoomById(o.Room)!.Storey == copy && o.To != Opening.Outside)
+            .ShouldAllBe(o => job.RoomById(o.To)!.Storey == copy);
         Refused(new CopyStorey("nowhere", "x", Length.Feet(9)), job).ShouldContain("not there");
         Refused(new RemoveStorey(copy), job).ShouldContain("still has rooms");
     }
@@ -206,12 +242,42 @@ public class DraftingTests
     [Fact]
     public void A_wall_is_known_from_both_sides()
     {
-        var job = Done(new EditWall(new WallFact { Room = "right", Wall = 3, Build = WallBuild.MetalStud, Bearing = true, StudSpacing = Length.Inches(24) }), Pair());
+        var job = Done(
+            new EditWall(
+                new WallFact
+                {
+                    Room = "right",
+                    Wall = 3,
+                    Build = WallBuild.MetalStud,
+                    Bearing = true,
+                    StudSpacing = Length.Inches(24),
+                }
+            ),
+            Pair()
+        );
         var house = HouseShape.Of(job);
         var seen = WallBody.Of(house, house["left"], 1);
-        (seen.Outside, seen.Build, seen.Bearing, seen.StudSpacing, seen.Thickness).ShouldBe((false, WallBuild.MetalStud, true, Length.Inches(24), Gap));
-        WallBody.Of(house, house["left"], 0).ShouldSatisfyAllConditions(w => w.Outside.ShouldBeTrue(), w => w.Bearing.ShouldBeTrue(), w => w.Thickness.ShouldBe(job.Frame.OutsideWall));
-        var again = Done(new EditWall(new WallFact { Room = "left", Wall = 1, Build = WallBuild.Masonry }), job);
+        (seen.Outside, seen.Build, seen.Bearing, seen.StudSpacing, seen.Thickness).ShouldBe(
+            (false, WallBuild.MetalStud, true, Length.Inches(24), Gap)
+        );
+        WallBody
+            .Of(house, house["left"], 0)
+            .ShouldSatisfyAllConditions(
+                w => w.Outside.ShouldBeTrue(),
+                w => w.Bearing.ShouldBeTrue(),
+                w => w.Thickness.ShouldBe(job.Frame.OutsideWall)
+            );
+        var again = Done(
+            new EditWall(
+                new WallFact
+                {
+                    Room = "left",
+                    Wall = 1,
+                    Build = WallBuild.Masonry,
+                }
+            ),
+            job
+        );
         again.Walls.ShouldHaveSingleItem().Build.ShouldBe(WallBuild.Masonry);
     }
 
@@ -230,8 +296,12 @@ public class DraftingTests
     {
         var job = Pair();
         Done(new MoveThing("opening:window", Sample.P(3, 0)), job).Openings[1].From.ShouldBe(Length.Feet(1.5));
-        Done(new MoveThing("opening:window", Sample.P(0, 3)), job).Openings[1].ShouldSatisfyAllConditions(o => o.Wall.ShouldBe(3), o => o.To.ShouldBe(Opening.Outside));
-        Done(new MoveThing("counter:counter", Sample.P(18, 9.5)), job).Counters[0].ShouldSatisfyAllConditions(c => c.Room.ShouldBe("right"), c => c.Spot.Wall.ShouldBe(2));
+        Done(new MoveThing("opening:window", Sample.P(0, 3)), job)
+            .Openings[1]
+            .ShouldSatisfyAllConditions(o => o.Wall.ShouldBe(3), o => o.To.ShouldBe(Opening.Outside));
+        Done(new MoveThing("counter:counter", Sample.P(18, 9.5)), job)
+            .Counters[0]
+            .ShouldSatisfyAllConditions(c => c.Room.ShouldBe("right"), c => c.Spot.Wall.ShouldBe(2));
         Refused(new MoveThing("counter:none", Sample.P(1, 1)), job).ShouldContain("not there");
         var wished = Done(new PlaceHere("desk", "first", Sample.P(20, 5)), job);
         Done(new MoveThing("wish:desk", Sample.P(5, 5)), wished).Wishes[0].Room.ShouldBe("left");
@@ -269,7 +339,10 @@ public class DraftingTests
 
     private static JobCommand Any(Random random, Job job)
     {
-        var room = job.Rooms.Length == 0 ? new Room { Id = "none", Outline = [default, default, default] } : job.Rooms[random.Next(job.Rooms.Length)];
+        var room =
+            job.Rooms.Length == 0
+                ? new Room { Id = "none", Outline = [default, default, default] }
+                : job.Rooms[random.Next(job.Rooms.Length)];
         var other = job.Rooms.Length == 0 ? room : job.Rooms[random.Next(job.Rooms.Length)];
         var wall = random.Next(room.Outline.Length);
         Length By() => Length.Inches(random.Next(-40, 41));
@@ -283,10 +356,21 @@ public class DraftingTests
             5 => new JoinRooms(room.Id, other.Id),
             6 => new TurnHouse((Turning)random.Next(3)),
             7 => new DrawRoom("first", [P(), P()], "", RoomKind.Den),
-            8 => new PlaceHere(((string[])["hinged", "window", "counter", "sink", "island", "desk", "range", "panel", "post"])[random.Next(9)], "first", P()),
+            8 => new PlaceHere(
+                ((string[])["hinged", "window", "counter", "sink", "island", "desk", "range", "panel", "post"])[random.Next(9)],
+                "first",
+                P()
+            ),
             9 when job.Openings.Length > 0 => new MoveThing($"opening:{job.Openings[random.Next(job.Openings.Length)].Id}", P()),
             10 when job.Counters.Length > 0 => new MoveThing($"counter:{job.Counters[random.Next(job.Counters.Length)].Id}", P()),
-            11 => new EditWall(new WallFact { Room = room.Id, Wall = wall, Build = (WallBuild)random.Next(5) }),
+            11 => new EditWall(
+                new WallFact
+                {
+                    Room = room.Id,
+                    Wall = wall,
+                    Build = (WallBuild)random.Next(5),
+                }
+            ),
             12 => new RemoveRoom(room.Id),
             _ => new DrawRoom("first", [P(), P(), P(), P()], "", RoomKind.Den),
         };
@@ -306,7 +390,12 @@ public class DraftingTests
     [Fact]
     public void A_way_goes_straight_or_round_the_corner_of_an_ell()
     {
-        var room = new RoomShape(Sample.Rect("a", RoomKind.Den, 0, 0, 10, 10) with { Outline = [Sample.P(0, 0), Sample.P(20, 0), Sample.P(20, 5), Sample.P(5, 5), Sample.P(5, 20), Sample.P(0, 20)] });
+        var room = new RoomShape(
+            Sample.Rect("a", RoomKind.Den, 0, 0, 10, 10) with
+            {
+                Outline = [Sample.P(0, 0), Sample.P(20, 0), Sample.P(20, 5), Sample.P(5, 5), Sample.P(5, 20), Sample.P(0, 20)],
+            }
+        );
         WalkRoute.Between(room, Sample.P(1, 1), Sample.P(19, 1)).ShouldNotBeNull().Length.InFeet.ShouldBe(18, 0.01);
         var round = WalkRoute.Between(room, Sample.P(19, 4.5), Sample.P(4.5, 19)).ShouldNotBeNull();
         round.Points.Length.ShouldBe(3);

@@ -6,14 +6,29 @@ namespace Circuitum.Core.Tests;
 /// <summary>The search that groups outlets; the project beside this one holds it against the exact optimum.</summary>
 public class GroupSearchTests
 {
-    private static GroupProblem Instance(int seed, int count, int most, PlanWeights? weights = null) => GroupInstances.Make(seed, count, most, weights);
+    private static GroupProblem Instance(int seed, int count, int most, PlanWeights? weights = null) =>
+        GroupInstances.Make(seed, count, most, weights);
 
     [Theory]
     [InlineData(60)]
     [InlineData(120)]
     public void Limits_locks_and_fixed_outlets_are_kept_and_the_plan_is_the_same_again(int count)
     {
-        var p = Instance(count, count, 12) with { Existing = 3, Closed = [2], Fixed = [.. Enumerable.Range(0, count).Select(i => i < 2 ? 0 : i < 5 ? 2 : -1)] };
+        var p = Instance(count, count, 12) with
+        {
+            Existing = 3,
+            Closed = [2],
+            Fixed =
+            [
+                .. Enumerable
+                    .Range(0, count)
+                    .Select(i =>
+                        i < 2 ? 0
+                        : i < 5 ? 2
+                        : -1
+                    ),
+            ],
+        };
         GroupPlan Plan()
         {
             var search = new GroupSearch(p);
@@ -21,7 +36,8 @@ public class GroupSearchTests
         }
 
         var plan = Plan();
-        foreach (var circuit in plan.Circuits) p.Fits(circuit.ToArray()).ShouldBeTrue();
+        foreach (var circuit in plan.Circuits)
+            p.Fits(circuit.ToArray()).ShouldBeTrue();
         plan.Circuits.SelectMany(c => c).Order().ShouldBe(Enumerable.Range(0, count));
         (plan.Of(0), plan.Of(1)).ShouldBe((0, 0));
         string.Join(" ", plan.Circuits[2].Order()).ShouldBe("2 3 4", "nothing joins a locked circuit and nothing leaves it");
@@ -49,7 +65,8 @@ public class GroupSearchTests
     [InlineData(13, 13, 1)]
     [InlineData(14, 13, 2)]
     [InlineData(40, 13, 4)]
-    public void Least_number_of_circuits(int count, int most, int least) => GroupBound.LeastCircuits(Instance(1, count, most)).ShouldBe(least);
+    public void Least_number_of_circuits(int count, int most, int least) =>
+        GroupBound.LeastCircuits(Instance(1, count, most)).ShouldBe(least);
 
     [Fact]
     public void Weights_pull_as_they_say()

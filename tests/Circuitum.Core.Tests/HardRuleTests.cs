@@ -5,10 +5,21 @@ public class HardRuleTests
 {
     [Fact]
     public void Three_hundred_houses_are_planned_without_a_breach() =>
-        HouseSet.All.AsParallel().SelectMany(h => GeneratedHouse.Broken(h.House).Select(b => $"house {h.Seed}: {b}")).Take(12).ToList().ShouldBeEmpty();
+        HouseSet
+            .All.AsParallel()
+            .SelectMany(h => GeneratedHouse.Broken(h.House).Select(b => $"house {h.Seed}: {b}"))
+            .Take(12)
+            .ToList()
+            .ShouldBeEmpty();
 
     // Planning is dear, so a person has a hand in every fifth house only.
     [Fact]
     public void What_a_person_locked_or_put_somewhere_stays_when_sixty_houses_are_planned_again() =>
-        HouseSet.All.Where(h => h.Seed % 5 == 0).AsParallel().SelectMany(h => GeneratedHouse.TryByHand(h.House.Job, h.Seed).Select(b => $"house {h.Seed}: {b}")).Take(12).ToList().ShouldBeEmpty();
+        HouseSet
+            .All.Where(h => h.Seed % 5 == 0)
+            .AsParallel()
+            .SelectMany(h => GeneratedHouse.TryByHand(h.House.Job, h.Seed).Select(b => $"house {h.Seed}: {b}"))
+            .Take(12)
+            .ToList()
+            .ShouldBeEmpty();
 }

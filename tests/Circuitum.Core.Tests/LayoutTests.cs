@@ -9,7 +9,8 @@ namespace Circuitum.Core.Tests;
 
 public class LayoutTests
 {
-    private static int WallReceptacles(Job job, string room) => BoxProposal.Propose(job).Decisions.Boxes.Count(b => b.Kind == BoxKind.Receptacle && b.Room == room && !b.Outside);
+    private static int WallReceptacles(Job job, string room) =>
+        BoxProposal.Propose(job).Decisions.Boxes.Count(b => b.Kind == BoxKind.Receptacle && b.Room == room && !b.Outside);
 
     [Theory]
     [InlineData(0.5)]
@@ -36,7 +37,10 @@ public class LayoutTests
     [Fact]
     public void A_23_inch_wall_between_doors_is_no_wall_space()
     {
-        var job = Sample.House(Sample.Rect("den", RoomKind.Den, 0, 0, 20, 12)) with { Openings = [Sample.Door("den", 0, 0.5, 6), Sample.Door("den", 0, 6.5 + (23 / 12.0), 6)] };
+        var job = Sample.House(Sample.Rect("den", RoomKind.Den, 0, 0, 20, 12)) with
+        {
+            Openings = [Sample.Door("den", 0, 0.5, 6), Sample.Door("den", 0, 6.5 + (23 / 12.0), 6)],
+        };
         var shape = HouseShape.Of(job)["den"];
         WallSpaces.Of(shape, job, Length.Feet(2)).Length.ShouldBe(1);
         WallSpaces.Of(shape, job, Length.Inches(23)).Length.ShouldBe(2);
@@ -49,7 +53,11 @@ public class LayoutTests
         for (var n = 0; n < 300; n++)
         {
             var length = Length.Inches(random.Next(24, 700));
-            var held = Enumerable.Range(0, random.Next(0, 3)).Select(_ => Length.Inches(random.Next(0, (int)length.InInches))).Distinct().ToList();
+            var held = Enumerable
+                .Range(0, random.Next(0, 3))
+                .Select(_ => Length.Inches(random.Next(0, (int)length.InInches)))
+                .Distinct()
+                .ToList();
             var added = Cover.Fewest(length, Length.Feet(6), held, o => (int)(o.InInches % 7), Length.Inches(2));
             Cover.Farthest(length, held.Concat(added)).ShouldBeLessThanOrEqualTo(Length.Feet(6));
             added.Length.ShouldBe(Least(length.InInches, [.. held.Select(h => h.InInches)]), $"{length} with {string.Join(" ", held)}");
@@ -61,9 +69,11 @@ public class LayoutTests
     {
         const double reach = 72;
         held.Sort();
-        if (held.Count == 0) return (int)Math.Ceiling(length / (2 * reach));
+        if (held.Count == 0)
+            return (int)Math.Ceiling(length / (2 * reach));
         var count = Ends(held[0]) + Ends(length - held[^1]);
-        for (var i = 1; i < held.Count; i++) count += Math.Max(0, (int)Math.Ceiling((held[i] - held[i - 1]) / (2 * reach)) - 1);
+        for (var i = 1; i < held.Count; i++)
+            count += Math.Max(0, (int)Math.Ceiling((held[i] - held[i - 1]) / (2 * reach)) - 1);
         return count;
 
         static int Ends(double stretch) => Math.Max(0, (int)Math.Ceiling((stretch - reach) / (2 * reach)));
@@ -80,8 +90,21 @@ public class LayoutTests
     public void Without_boxes_each_layout_rule_speaks()
     {
         var rules = Analyzer.Analyze(Sample.Flat()).Findings.Select(f => f.RuleId).ToHashSet();
-        string[] expected = ["box.wall", "box.counter", "box.bathroom", "box.hallway", "box.garage", "box.laundry", "box.outdoor", "box.light", "box.alarm", "box.appliance"];
-        foreach (var rule in expected) rules.ShouldContain(rule);
+        string[] expected =
+        [
+            "box.wall",
+            "box.counter",
+            "box.bathroom",
+            "box.hallway",
+            "box.garage",
+            "box.laundry",
+            "box.outdoor",
+            "box.light",
+            "box.alarm",
+            "box.appliance",
+        ];
+        foreach (var rule in expected)
+            rules.ShouldContain(rule);
     }
 
     [Fact]
@@ -89,7 +112,9 @@ public class LayoutTests
     {
         var once = BoxProposal.Propose(Sample.Flat());
         var twice = BoxProposal.Propose(once);
-        twice.Decisions.Boxes.Select(b => (b.Id, b.Kind, b.Wall, b.Along, b.At)).ShouldBe(once.Decisions.Boxes.Select(b => (b.Id, b.Kind, b.Wall, b.Along, b.At)));
+        twice
+            .Decisions.Boxes.Select(b => (b.Id, b.Kind, b.Wall, b.Along, b.At))
+            .ShouldBe(once.Decisions.Boxes.Select(b => (b.Id, b.Kind, b.Wall, b.Along, b.At)));
     }
 
     [Fact]
@@ -100,13 +125,20 @@ public class LayoutTests
         var moved = new MoveBox(box.Id, box.Wall, box.Along + Length.Inches(5), null).Apply(job).Job.ShouldNotBeNull();
         BoxProposal.Propose(moved).Decisions.Boxes.Single(b => b.Id == box.Id).Along.ShouldBe(box.Along + Length.Inches(5));
         var gone = new RemoveBox(box.Id).Apply(job).Job.ShouldNotBeNull();
-        BoxProposal.Propose(gone).Decisions.Boxes.ShouldNotContain(b => b.Kind == BoxKind.Receptacle && b.Wall == box.Wall && b.Room == box.Room && b.Along == box.Along);
+        BoxProposal
+            .Propose(gone)
+            .Decisions.Boxes.ShouldNotContain(b =>
+                b.Kind == BoxKind.Receptacle && b.Wall == box.Wall && b.Room == box.Room && b.Along == box.Along
+            );
     }
 
     [Fact]
     public void A_room_with_two_doors_gets_three_way_switches()
     {
-        var job = Sample.House(Sample.Rect("living", RoomKind.Living, 0, 0, 20, 15)) with { Openings = [Sample.Door("living", 0, 2), Sample.Door("living", 2, 2)] };
+        var job = Sample.House(Sample.Rect("living", RoomKind.Living, 0, 0, 20, 15)) with
+        {
+            Openings = [Sample.Door("living", 0, 2), Sample.Door("living", 2, 2)],
+        };
         var switches = BoxProposal.Propose(job).Decisions.Boxes.Where(b => b.Kind == BoxKind.Switch).ToList();
         switches.Count.ShouldBe(2);
         var light = BoxProposal.Propose(job).Decisions.Boxes.First(b => b.Kind == BoxKind.Light && !b.Outside);
@@ -117,9 +149,25 @@ public class LayoutTests
     public void Wishes_are_honoured_and_count_toward_the_reach()
     {
         var job = Sample.House(Sample.Rect("bedroom", RoomKind.Bedroom, 0, 0, 14, 12)) with { Openings = [Sample.Door("bedroom", 2, 1)] };
-        Wish Of(WishKind kind, double x, double y) => new() { Id = "w", Kind = kind, Room = "bedroom", At = Sample.P(x, y) };
-        List<Box> With(Wish wish) => [.. BoxProposal.Propose(job with { Wishes = [wish] }).Decisions.Boxes.Where(b => b.Kind is BoxKind.Receptacle or BoxKind.Provision)];
-        var beside = With(Of(WishKind.Bed, 7, 3)).Where(b => b.Wall == 0 && !b.Outside).Select(b => (b.Along - Length.Feet(7)).InInches).Order().ToList();
+        Wish Of(WishKind kind, double x, double y) =>
+            new()
+            {
+                Id = "w",
+                Kind = kind,
+                Room = "bedroom",
+                At = Sample.P(x, y),
+            };
+        List<Box> With(Wish wish) =>
+            [
+                .. BoxProposal
+                    .Propose(job with { Wishes = [wish] })
+                    .Decisions.Boxes.Where(b => b.Kind is BoxKind.Receptacle or BoxKind.Provision),
+            ];
+        var beside = With(Of(WishKind.Bed, 7, 3))
+            .Where(b => b.Wall == 0 && !b.Outside)
+            .Select(b => (b.Along - Length.Feet(7)).InInches)
+            .Order()
+            .ToList();
         beside.Count.ShouldBe(2);
         beside[0].ShouldBe(-beside[1], "alike on both sides");
         beside[1].ShouldBeInRange(30, 42);

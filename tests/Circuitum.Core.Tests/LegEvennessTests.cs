@@ -28,7 +28,8 @@ public class LegEvennessTests
     private static int Least(int[] loads, int a, int b, int lead)
     {
         var reach = new HashSet<(int Count, int Gap)> { (0, lead) };
-        foreach (var va in loads) reach = [.. reach.SelectMany(r => new[] { (r.Count + 1, r.Gap + va), (r.Count, r.Gap - va) }).Where(r => r.Item1 <= a)];
+        foreach (var va in loads)
+            reach = [.. reach.SelectMany(r => new[] { (r.Count + 1, r.Gap + va), (r.Count, r.Gap - va) }).Where(r => r.Item1 <= a)];
         return reach.Where(r => loads.Length - r.Count <= b).Min(r => Math.Abs(r.Gap));
     }
 
@@ -38,8 +39,16 @@ public class LegEvennessTests
         var random = new Random(3);
         for (var n = 0; n < 40; n++)
         {
-            var panel = new Panel { Id = "p", Spaces = 42, TandemSpaces = [.. Enumerable.Range(19, 24)] };
-            List<BreakerNeed> needs = [.. Enumerable.Range(1, 58).Select(i => new BreakerNeed(i, 1, 20, random.Next(100, 1900), Protective: i <= 15))];
+            var panel = new Panel
+            {
+                Id = "p",
+                Spaces = 42,
+                TandemSpaces = [.. Enumerable.Range(19, 24)],
+            };
+            List<BreakerNeed> needs =
+            [
+                .. Enumerable.Range(1, 58).Select(i => new BreakerNeed(i, 1, 20, random.Next(100, 1900), Protective: i <= 15)),
+            ];
             var placed = SpacePlan.Fill(panel, [], needs, PanelOrder.ByNumber);
             placed.Length.ShouldBe(58);
             Math.Abs(placed.Sum(s => needs[s.Circuit - 1].Va * (SpacePlan.OnLegA(s.Space) ? 1 : -1))).ShouldBeLessThanOrEqualTo(1);

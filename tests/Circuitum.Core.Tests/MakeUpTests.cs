@@ -8,11 +8,18 @@ namespace Circuitum.Core.Tests;
 /// <summary>The order in which a panel is made up, and how many terminals it takes.</summary>
 public class MakeUpTests
 {
-    private static readonly Job One = Planner.PlanSpaces(CheckTests.PlannedWhole with { Panels = [CheckTests.PlannedWhole.Panels[0] with { Room = "laundry", Wall = 2, Along = Length.Feet(6) }] });
+    private static readonly Job One = Planner.PlanSpaces(
+        CheckTests.PlannedWhole with
+        {
+            Panels = [CheckTests.PlannedWhole.Panels[0] with { Room = "laundry", Wall = 2, Along = Length.Feet(6) }],
+        }
+    );
 
     private static readonly JobAnalysis A = Analyzer.Analyze(One);
 
-    private static readonly JobAnalysis Two = Analyzer.Analyze(Planner.PlanSpaces(new AddSubPanel("bedroom", 2, Length.Feet(9)).Apply(One).Job!, afresh: true));
+    private static readonly JobAnalysis Two = Analyzer.Analyze(
+        Planner.PlanSpaces(new AddSubPanel("bedroom", 2, Length.Feet(9)).Apply(One).Job!, afresh: true)
+    );
 
     [Fact]
     public void Two_pole_breakers_come_first_and_each_kind_falls()
@@ -21,7 +28,9 @@ public class MakeUpTests
         m.Breakers.Select(b => b.Order).ShouldBe(Enumerable.Range(1, A.Circuits.Length));
         m.Breakers.Select(b => b.Row.Circuit!.Number).Order().ShouldBe(A.Circuits.Select(c => c.Number).Order());
         foreach (var (before, after) in m.Breakers.Zip(m.Breakers.Skip(1)))
-            (before.Poles > after.Poles || (before.Poles == after.Poles && before.Amperes >= after.Amperes)).ShouldBeTrue($"turn {after.Order}");
+            (before.Poles > after.Poles || (before.Poles == after.Poles && before.Amperes >= after.Amperes)).ShouldBeTrue(
+                $"turn {after.Order}"
+            );
     }
 
     [Fact]
@@ -46,12 +55,19 @@ public class MakeUpTests
         {
             var plain = One with { Preferences = One.Preferences with { ArcFault = ArcFaultPlace.FirstOutlet } };
             var open = Analyzer.Analyze(plain).Circuits.Where(c => c.Poles == 1 && c.Protection.BreakerMark == "").ToList();
-            var pair = (from a in open from b in open where a.Number < b.Number select (a, b)).Select(x => new PairCircuits(x.a.Number, x.b.Number, kind).Apply(plain).Job).First(j => j is not null)!;
+            var pair = (from a in open from b in open where a.Number < b.Number select (a, b))
+                .Select(x => new PairCircuits(x.a.Number, x.b.Number, kind).Apply(plain).Job)
+                .First(j => j is not null)!;
             var (before, after) = (Analyzer.Analyze(plain), Analyzer.Analyze(pair));
             var (was, now) = (MakeUp.Of(before, before.Panels[0]), MakeUp.Of(after, after.Panels[0]));
             now.GroundWires.ShouldBe(was.GroundWires - 1);
-            var (first, second) = (after.CircuitByNumber(pair.Decisions.Pairs[0].First)!, after.CircuitByNumber(pair.Decisions.Pairs[0].Second)!);
-            now.Neutrals.SelectMany(n => n.From).Count(f => f == $"{first.Number}" || f == $"{second.Number}").ShouldBe(neutrals, kind.ToString());
+            var (first, second) = (
+                after.CircuitByNumber(pair.Decisions.Pairs[0].First)!,
+                after.CircuitByNumber(pair.Decisions.Pairs[0].Second)!
+            );
+            now.Neutrals.SelectMany(n => n.From)
+                .Count(f => f == $"{first.Number}" || f == $"{second.Number}")
+                .ShouldBe(neutrals, kind.ToString());
         }
     }
 

@@ -57,6 +57,7 @@ public class MeasureTests
     [Fact]
     public void Every_millimetre_to_10_m_prints_and_reads_back()
     {
-        for (var mm = 0; mm <= 10_000; mm++) LengthText.Parse(LengthText.Print(Length.Millimetres(mm))).ShouldBe(Length.Millimetres(mm));
+        for (var mm = 0; mm <= 10_000; mm++)
+            LengthText.Parse(LengthText.Print(Length.Millimetres(mm))).ShouldBe(Length.Millimetres(mm));
     }
 }

@@ -15,14 +15,35 @@ public class OutsideTests
         var whole = Whole();
         var job = whole with
         {
-            Rooms = [.. whole.Rooms, Rect("yard", RoomKind.Outdoors, 40, 0, 20, 20), Rect("shed", RoomKind.AccessoryBuilding, 70, 0, 10, 10)],
+            Rooms =
+            [
+                .. whole.Rooms,
+                Rect("yard", RoomKind.Outdoors, 40, 0, 20, 20),
+                Rect("shed", RoomKind.AccessoryBuilding, 70, 0, 10, 10),
+            ],
             Openings = [.. whole.Openings, Door("shed", 3, 3)],
-            Decisions = new() { Boxes = [new Box { Id = "post", Room = "yard", Kind = BoxKind.Light, At = P(50, 5), Height = Length.Feet(3), By = Maker.Person, VoltAmperes = 60 }] },
+            Decisions = new()
+            {
+                Boxes =
+                [
+                    new Box
+                    {
+                        Id = "post",
+                        Room = "yard",
+                        Kind = BoxKind.Light,
+                        At = P(50, 5),
+                        Height = Length.Feet(3),
+                        By = Maker.Person,
+                        VoltAmperes = 60,
+                    },
+                ],
+            },
         };
         return Planner.PlanAll(with is null ? job : with(job));
     }
 
-    private static JobAnalysis Said(OutsideRun run) => Analyzer.Analyze(Planned with { Decisions = Planned.Decisions with { Outside = [run with { To = "post" }] } });
+    private static JobAnalysis Said(OutsideRun run) =>
+        Analyzer.Analyze(Planned with { Decisions = Planned.Decisions with { Outside = [run with { To = "post" }] } });
 
     private static readonly Job Planned = Yard();
 
@@ -35,7 +56,9 @@ public class OutsideTests
     {
         var post = Post(A);
         var c = A.CircuitByNumber(post.Circuit)!;
-        (post.Method, post.Buried, post.Depth, post.DepthWanted).ShouldBe((OutsideMethod.PvcConduit, true, Length.Inches(18), Length.Inches(18)));
+        (post.Method, post.Buried, post.Depth, post.DepthWanted).ShouldBe(
+            (OutsideMethod.PvcConduit, true, Length.Inches(18), Length.Inches(18))
+        );
         post.Wires.ShouldBe([new(c.BranchCable.Split('-')[0], 3)]);
         post.Fill!.Size!.Size.ShouldBe("1/2");
         post.Bends!.Pass.ShouldBeTrue();
@@ -43,7 +66,8 @@ public class OutsideTests
         // Under the floor to the east wall, down a foot into the ground, across to the post and 4-1/2 ft up to its head.
         var route = A.RouteOf(post.Hop);
         route.Pieces.Min(p => p.ToZ).ShouldBe(Length.Inches(-18));
-        for (var i = 1; i < route.Pieces.Length; i++) route.Pieces[i].From.ShouldBe(route.Pieces[i - 1].To);
+        for (var i = 1; i < route.Pieces.Length; i++)
+            route.Pieces[i].From.ShouldBe(route.Pieces[i - 1].To);
         route.Length.InInches.ShouldBe(post.Hop.Way.InInches, 2);
         post.Length.InFeet.ShouldBe(19.67 + 3.92 + 4.5 + 1, 0.15);
         A.Findings.ShouldNotContain(f => f.RuleId.StartsWith("wire.outside") || f.RuleId == "wire.depth" || f.RuleId == "wire.bends");
@@ -54,10 +78,18 @@ public class OutsideTests
     {
         var post = Post(A);
         var without = A with { Outside = [] };
-        (without.CableByType.Sum(t => t.Cut.InFeet) - A.CableByType.Sum(t => t.Cut.InFeet)).ShouldBe(A.Outside.Sum(o => (o.Length >= o.Hop.Way - Length.Feet(1) ? o.Hop.Cut : o.Length).InFeet), 0.01);
+        (without.CableByType.Sum(t => t.Cut.InFeet) - A.CableByType.Sum(t => t.Cut.InFeet)).ShouldBe(
+            A.Outside.Sum(o => (o.Length >= o.Hop.Way - Length.Feet(1) ? o.Hop.Cut : o.Length).InFeet),
+            0.01
+        );
         A.OutsideMaterial.ShouldContain(m => m.What == "1/2 in conduit, PVC, schedule 40");
         var wires = A.OutsideMaterial.Where(m => m.What.EndsWith("wet-rated wire")).Sum(m => m.Feet);
-        wires.ShouldBe(A.Outside.Sum(o => o.Wires.Sum(w => w.Count) * (o.Length + (Planned.Preferences.BoxMakeUp * 2)).InFeet) * (100 + Planned.Preferences.WastePercent) / 100, 0.01);
+        wires.ShouldBe(
+            A.Outside.Sum(o => o.Wires.Sum(w => w.Count) * (o.Length + (Planned.Preferences.BoxMakeUp * 2)).InFeet)
+                * (100 + Planned.Preferences.WastePercent)
+                / 100,
+            0.01
+        );
         A.Why($"outside.post")!.Steps.Select(s => s.What).ShouldBe(["Least depth", "Conduit", "Bends", "Wires"]);
         A.Why("cable")!.Steps.ShouldContain(s => s.What.Contains("conduit"));
         post.InWords.ShouldContain("1'-6\" deep");
@@ -84,15 +116,35 @@ public class OutsideTests
     [InlineData(OutsideMethod.DirectBurial, 24, false, false)]
     [InlineData(OutsideMethod.DirectBurial, 18, true, false)]
     public void Depth_goes_by_the_method(OutsideMethod method, int inches, bool driveway, bool found) =>
-        Said(new OutsideRun { Method = method, Depth = Length.Inches(inches), Driveway = driveway }).Findings.Any(f => f.RuleId == "wire.depth").ShouldBe(found);
+        Said(
+            new OutsideRun
+            {
+                Method = method,
+                Depth = Length.Inches(inches),
+                Driveway = driveway,
+            }
+        )
+            .Findings.Any(f => f.RuleId == "wire.depth")
+            .ShouldBe(found);
 
     [Fact]
     public void A_circuit_with_ground_fault_protection_ahead_may_lie_shallower()
     {
         var c = A.CircuitByNumber(Post(A).Circuit)!;
-        var guarded = new EditCircuit(c.Number, null, null, ProtectionPlace.Breaker, System.Collections.Immutable.ImmutableSortedDictionary<string, string>.Empty).Apply(Planned).Job!;
+        var guarded = new EditCircuit(
+            c.Number,
+            null,
+            null,
+            ProtectionPlace.Breaker,
+            System.Collections.Immutable.ImmutableSortedDictionary<string, string>.Empty
+        )
+            .Apply(Planned)
+            .Job!;
         var box = guarded.Decisions.Boxes.First(b => b.Id == "post");
-        guarded = guarded with { Decisions = guarded.Decisions with { Boxes = guarded.Decisions.Boxes.Replace(box, box with { Kind = BoxKind.Receptacle }) } };
+        guarded = guarded with
+        {
+            Decisions = guarded.Decisions with { Boxes = guarded.Decisions.Boxes.Replace(box, box with { Kind = BoxKind.Receptacle }) },
+        };
         var a = Analyzer.Analyze(guarded);
         a.CircuitByNumber(c.Number)!.Protection.Devices.ShouldContain(d => d.GroundFault && d.Box == null);
         Post(a).DepthWanted.ShouldBe(Length.Inches(12));
@@ -101,18 +153,25 @@ public class OutsideTests
     [Fact]
     public void Bends_over_360_degrees_want_a_pull_point()
     {
-        Said(new OutsideRun { Bends = [90, 90, 90, 90, 45] }).Findings.Single(f => f.RuleId == "wire.bends").Sentence.ShouldContain("405 degrees");
+        Said(new OutsideRun { Bends = [90, 90, 90, 90, 45] })
+            .Findings.Single(f => f.RuleId == "wire.bends")
+            .Sentence.ShouldContain("405 degrees");
         Said(new OutsideRun { Bends = [90, 90, 0, 90, 90, 45] }).Findings.ShouldNotContain(f => f.RuleId == "wire.bends");
-        Said(new OutsideRun { Method = OutsideMethod.DirectBurial, Bends = [90, 90, 90, 90, 45] }).Findings.ShouldNotContain(f => f.RuleId == "wire.bends");
+        Said(new OutsideRun { Method = OutsideMethod.DirectBurial, Bends = [90, 90, 90, 90, 45] })
+            .Findings.ShouldNotContain(f => f.RuleId == "wire.bends");
     }
 
     [Fact]
     public void A_building_apart_is_reached_under_the_ground()
     {
-        var shed = A.Outside.Where(o => A.Boxes[o.Hop.To].Room == "shed" && (o.Hop.From is null || A.Boxes[o.Hop.From].Room != "shed")).ToList();
+        var shed = A
+            .Outside.Where(o => A.Boxes[o.Hop.To].Room == "shed" && (o.Hop.From is null || A.Boxes[o.Hop.From].Room != "shed"))
+            .ToList();
         shed.ShouldNotBeEmpty();
         shed.ShouldAllBe(o => o.Buried && o.Fill != null);
-        var direct = Analyzer.Analyze(Yard(j => j with { Preferences = j.Preferences with { OutsideMethod = OutsideMethod.DirectBurial } }));
+        var direct = Analyzer.Analyze(
+            Yard(j => j with { Preferences = j.Preferences with { OutsideMethod = OutsideMethod.DirectBurial } })
+        );
         direct.CableByType.ShouldContain(t => t.Cable.EndsWith(" for the ground"));
         direct.Outside.ShouldAllBe(o => !o.Buried || o.Depth == Length.Inches(24));
         direct.OutsideMaterial.ShouldBeEmpty();

@@ -10,7 +10,17 @@ namespace Circuitum.Core.Tests;
 public class PairTests
 {
     // A long house, the panel far from its bedrooms.
-    private static readonly Job Long = Planner.PlanAll(Sample.Whole() with { Preferences = new() { ReceptaclesPer20 = 3, RoomsPerCircuit = 1, TwoCircuitSaving = Length.Feet(5) } });
+    private static readonly Job Long = Planner.PlanAll(
+        Sample.Whole() with
+        {
+            Preferences = new()
+            {
+                ReceptaclesPer20 = 3,
+                RoomsPerCircuit = 1,
+                TwoCircuitSaving = Length.Feet(5),
+            },
+        }
+    );
 
     private static readonly JobAnalysis A = Analyzer.Analyze(Long);
 
@@ -35,7 +45,9 @@ public class PairTests
     public void An_offer_saves_what_it_says_and_is_a_note_with_its_fix()
     {
         var paired = Analyzer.Analyze(Pair(PairKind.TwoNeutrals));
-        (A.Circuits.Sum(c => c.Run.Cut.InFeet) - paired.Circuits.Sum(c => c.Run.Cut.InFeet)).ShouldBeGreaterThanOrEqualTo(Offer.Saving.InFeet - 1);
+        (A.Circuits.Sum(c => c.Run.Cut.InFeet) - paired.Circuits.Sum(c => c.Run.Cut.InFeet)).ShouldBeGreaterThanOrEqualTo(
+            Offer.Saving.InFeet - 1
+        );
         A.Findings.ShouldContain(f => f.RuleId == "circuit.pair" && f.Fix!.Do == "pair-circuits");
         paired.Findings.ShouldNotContain(f => f.RuleId == "circuit.pair" && f.Subjects.Contains($"circuit:{Offer.First}"));
     }
@@ -70,13 +82,25 @@ public class PairTests
         var moved = new MoveBreaker(Offer.First, 26).Apply(job).Job!;
         moved.Decisions.Spaces.Single(s => s.Circuit == Offer.First).Space.ShouldBe(26);
         moved.Decisions.Spaces.Single(s => s.Circuit == Offer.Second).Space.ShouldBe(28);
-        var torn = job with { Decisions = job.Decisions with { Spaces = [.. job.Decisions.Spaces.Select(s => s.Circuit == Offer.Second ? s with { Space = 30, By = Maker.Person } : s)] } };
-        Analyzer.Analyze(torn).Findings.ShouldContain(f => f.RuleId == "circuit.sharedNeutral" && f.Sentence.Contains("not one under the other"));
+        var torn = job with
+        {
+            Decisions = job.Decisions with
+            {
+                Spaces = [.. job.Decisions.Spaces.Select(s => s.Circuit == Offer.Second ? s with { Space = 30, By = Maker.Person } : s)],
+            },
+        };
+        Analyzer
+            .Analyze(torn)
+            .Findings.ShouldContain(f => f.RuleId == "circuit.sharedNeutral" && f.Sentence.Contains("not one under the other"));
     }
 
     [Fact]
     public void A_shared_neutral_with_a_one_pole_protective_breaker_is_a_must_finding() =>
-        Analyzer.Analyze(Pair(PairKind.SharedNeutral)).Findings.ShouldContain(f => f.RuleId == "circuit.sharedNeutral" && f.Severity == Severity.Must && f.Sentence.Contains("two-pole AFCI"));
+        Analyzer
+            .Analyze(Pair(PairKind.SharedNeutral))
+            .Findings.ShouldContain(f =>
+                f.RuleId == "circuit.sharedNeutral" && f.Severity == Severity.Must && f.Sentence.Contains("two-pole AFCI")
+            );
 
     [Fact]
     public void A_cut_home_run_darkens_both()
@@ -95,7 +119,9 @@ public class PairTests
         planned.Decisions.Pairs.ShouldAllBe(p => p.By == Maker.Planner && p.Kind == PairKind.TwoNeutrals);
         Analyzer.Analyze(planned).Findings.Where(f => f.Severity == Severity.Must).Select(f => f.Sentence).ShouldBeEmpty();
         Planner.PlanAll(planned with { Preferences = Long.Preferences }).Decisions.Pairs.ShouldBeEmpty();
-        Planner.PlanAll(wanted with { Preferences = wanted.Preferences with { TwoCircuitHomeRuns = TwoCircuitHomeRuns.SharedNeutral } }).Decisions.Pairs.ShouldAllBe(p => p.Kind == PairKind.SharedNeutral);
+        Planner
+            .PlanAll(wanted with { Preferences = wanted.Preferences with { TwoCircuitHomeRuns = TwoCircuitHomeRuns.SharedNeutral } })
+            .Decisions.Pairs.ShouldAllBe(p => p.Kind == PairKind.SharedNeutral);
     }
 
     [Fact]
@@ -105,10 +131,18 @@ public class PairTests
         var range = Of(c => c.Load.Volts == 240);
         new PairCircuits(Offer.First, range, PairKind.TwoNeutrals).Apply(Long).Problem.ShouldContain("240 V");
         new PairCircuits(Offer.First, Offer.First, PairKind.TwoNeutrals).Apply(Long).Problem.ShouldContain("another circuit");
-        new PairCircuits(Offer.First, Of(c => c.Wire!.Size == "14"), PairKind.TwoNeutrals).Apply(Long).Problem.ShouldContain("one cable has one size");
+        new PairCircuits(Offer.First, Of(c => c.Wire!.Size == "14"), PairKind.TwoNeutrals)
+            .Apply(Long)
+            .Problem.ShouldContain("one cable has one size");
         new PairCircuits(Offer.First, 999, PairKind.TwoNeutrals).Apply(Long).Problem.ShouldBe("There is no circuit 999.");
         var paired = Pair(PairKind.TwoNeutrals);
-        new PairCircuits(Offer.First, Of(c => c.Number != Offer.First && c.Number != Offer.Second && c.Load.Volts == 120), PairKind.TwoNeutrals).Apply(paired).Problem.ShouldContain("already");
+        new PairCircuits(
+            Offer.First,
+            Of(c => c.Number != Offer.First && c.Number != Offer.Second && c.Load.Volts == 120),
+            PairKind.TwoNeutrals
+        )
+            .Apply(paired)
+            .Problem.ShouldContain("already");
         new RemoveCircuit(Offer.First).Apply(paired).Job!.Decisions.Pairs.ShouldBeEmpty();
         new UnpairCircuits(Offer.Second).Apply(paired).Job!.Decisions.Pairs.ShouldBeEmpty();
         new UnpairCircuits(Offer.Second).Apply(Long).Problem.ShouldContain("for itself");
@@ -120,6 +154,7 @@ public class PairTests
     {
         var a = Analyzer.Analyze(Planner.PlanAll(GeneratedHouse.MakeWithShed(627)));
         a.Findings.Where(f => f.RuleId == "circuit.sharedNeutral").Select(f => f.Sentence).ShouldBeEmpty();
-        foreach (var pair in a.Job.Decisions.Pairs) a.CircuitByNumber(pair.First)!.Wire!.Size.ShouldBe(a.CircuitByNumber(pair.Second)!.Wire!.Size);
+        foreach (var pair in a.Job.Decisions.Pairs)
+            a.CircuitByNumber(pair.First)!.Wire!.Size.ShouldBe(a.CircuitByNumber(pair.Second)!.Wire!.Size);
     }
 }

@@ -11,7 +11,12 @@ namespace Circuitum.Core.Tests;
 public class PanelTests
 {
     // The flat with its panel in the laundry, where the house hangs together.
-    private static readonly Job One = Planner.PlanSpaces(CheckTests.PlannedWhole with { Panels = [CheckTests.PlannedWhole.Panels[0] with { Room = "laundry", Wall = 2, Along = Length.Feet(6) }] });
+    private static readonly Job One = Planner.PlanSpaces(
+        CheckTests.PlannedWhole with
+        {
+            Panels = [CheckTests.PlannedWhole.Panels[0] with { Room = "laundry", Wall = 2, Along = Length.Feet(6) }],
+        }
+    );
 
     // A sub-panel in the bedroom, and all breakers laid out afresh.
     private static readonly Job Two = Planner.PlanSpaces(new AddSubPanel("bedroom", 2, Length.Feet(9)).Apply(One).Job!, afresh: true);
@@ -30,15 +35,20 @@ public class PanelTests
         feeder.Count.ShouldBe(2);
         (feeder[1].Space - feeder[0].Space).ShouldBe(2);
         Analyzer.Analyze(added).Panels[1].SpacesUsed.ShouldBe(0);
-        Consequences.Of(Analyzer.Analyze(One), Analyzer.Analyze(added)).ShouldContain(c => c.What.Contains("bedroom panel: a feeder of 60 A") && c.Again);
-        new AddSubPanel("bedroom", 2, Length.Feet(9)).Apply(One with { Panels = [], Decisions = One.Decisions with { Spaces = [] } }).Problem.ShouldContain("at the service");
+        Consequences
+            .Of(Analyzer.Analyze(One), Analyzer.Analyze(added))
+            .ShouldContain(c => c.What.Contains("bedroom panel: a feeder of 60 A") && c.Again);
+        new AddSubPanel("bedroom", 2, Length.Feet(9))
+            .Apply(One with { Panels = [], Decisions = One.Decisions with { Spaces = [] } })
+            .Problem.ShouldContain("at the service");
     }
 
     [Fact]
     public void Laid_out_afresh_each_circuit_is_in_the_nearest_panel_and_large_appliances_in_the_main_one()
     {
         A.Circuits.ShouldContain(c => c.Panel == "sub");
-        foreach (var c in A.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Appliance && c.Poles == 2)) c.Panel.ShouldBe("main");
+        foreach (var c in A.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Appliance && c.Poles == 2))
+            c.Panel.ShouldBe("main");
         var runs = new Routing.Runs(A.House);
         var feeding = new Circuits.FeedingPanels(A.House, runs);
         foreach (var c in A.Circuits.Where(c => c.Poles == 1))
@@ -46,16 +56,34 @@ public class PanelTests
             // In the nearest one, what its load asks of the feeder counted with it.
             double Near(string panel) => feeding.Feet(A.PanelById(panel)!.Panel, [.. c.Boxes.Select(b => b.Id)], c.Load.Connected.Value);
             Near(c.Panel!).ShouldBeLessThanOrEqualTo(Near(c.Panel == "sub" ? "main" : "sub"), $"circuit {c.Number}");
-            A.RouteOf(c.Run.Hops[0]).Pieces[0].From.ShouldBe(A.House[Two.Panels.First(p => p.Id == c.Panel).Room].On(Two.Panels.First(p => p.Id == c.Panel).Wall, Two.Panels.First(p => p.Id == c.Panel).Along));
+            A.RouteOf(c.Run.Hops[0])
+                .Pieces[0]
+                .From.ShouldBe(
+                    A.House[Two.Panels.First(p => p.Id == c.Panel).Room]
+                        .On(Two.Panels.First(p => p.Id == c.Panel).Wall, Two.Panels.First(p => p.Id == c.Panel).Along)
+                );
         }
 
         A.CableByType.Sum(t => t.Cut.InFeet).ShouldBeLessThan(Analyzer.Analyze(One).CableByType.Sum(t => t.Cut.InFeet));
-        var nearest = Analyzer.Analyze(Planner.PlanSpaces(Two with { Preferences = Two.Preferences with { LargeAppliances = LargeAppliances.NearestPanel } }, afresh: true));
+        var nearest = Analyzer.Analyze(
+            Planner.PlanSpaces(
+                Two with
+                {
+                    Preferences = Two.Preferences with { LargeAppliances = LargeAppliances.NearestPanel },
+                },
+                afresh: true
+            )
+        );
         nearest.Circuits.Count(c => c.Panel == "sub").ShouldBeGreaterThanOrEqualTo(A.Circuits.Count(c => c.Panel == "sub"));
 
         // Every breaker has one place, and no two share one.
-        foreach (var at in A.Panels) at.Schedule.Where(r => r.Circuit is not null && !r.SecondPole).Select(r => r.Circuit!.Number).ShouldBeUnique();
-        A.Panels.SelectMany(p => p.Schedule).Where(r => r.Circuit is not null && !r.SecondPole).Select(r => r.Circuit!.Number).Order().ShouldBe(A.Circuits.Select(c => c.Number).Order());
+        foreach (var at in A.Panels)
+            at.Schedule.Where(r => r.Circuit is not null && !r.SecondPole).Select(r => r.Circuit!.Number).ShouldBeUnique();
+        A.Panels.SelectMany(p => p.Schedule)
+            .Where(r => r.Circuit is not null && !r.SecondPole)
+            .Select(r => r.Circuit!.Number)
+            .Order()
+            .ShouldBe(A.Circuits.Select(c => c.Number).Order());
     }
 
     [Fact]
@@ -66,8 +94,15 @@ public class PanelTests
 
         // Told anew: the rooms' share at 3 VA, 1500 for each kitchen and laundry circuit, first 3000 in full and the rest at 35 percent.
         var ids = on.SelectMany(c => c.Boxes).Select(b => b.Id).ToHashSet();
-        var area = Two.Decisions.Boxes.Where(b => b.Kind is BoxKind.Light or BoxKind.Receptacle && Two.RoomById(b.Room)!.Kind is not (RoomKind.Garage or RoomKind.Porch or RoomKind.Deck)).GroupBy(b => b.Room).Sum(g => A.House[g.Key].AreaSqFt * g.Count(b => ids.Contains(b.Id)) / g.Count());
-        var general = (Math.Round(area) * 3) + (1500 * on.Count(c => c.Circuit.Purpose is CircuitPurpose.SmallAppliance or CircuitPurpose.Laundry));
+        var area = Two
+            .Decisions.Boxes.Where(b =>
+                b.Kind is BoxKind.Light or BoxKind.Receptacle
+                && Two.RoomById(b.Room)!.Kind is not (RoomKind.Garage or RoomKind.Porch or RoomKind.Deck)
+            )
+            .GroupBy(b => b.Room)
+            .Sum(g => A.House[g.Key].AreaSqFt * g.Count(b => ids.Contains(b.Id)) / g.Count());
+        var general =
+            (Math.Round(area) * 3) + (1500 * on.Count(c => c.Circuit.Purpose is CircuitPurpose.SmallAppliance or CircuitPurpose.Laundry));
         var demand = Math.Min(3000, general) + (Math.Max(0, general - 3000) * 0.35);
         feeder.Load.Derivation.Steps[0].Result.ShouldBe($"{demand:#,0} VA");
         feeder.Breaker.ShouldBe(60);
@@ -76,9 +111,13 @@ public class PanelTests
         feeder.Ground.ShouldBe("10");
         feeder.Cut.ShouldBe(feeder.Route.Length + (Two.Preferences.PanelMakeUp * 2));
         A.Why("feeder.sub")!.Steps.ShouldContain(s => s.What == "Equipment ground");
-        var conduit = Sub(Analyzer.Analyze(new EditPanel("sub", p => p with { FeederMethod = FeederMethod.Conduit, FeederBreaker = 100 }).Apply(Two).Job!)).Feeder!;
+        var conduit = Sub(
+            Analyzer.Analyze(new EditPanel("sub", p => p with { FeederMethod = FeederMethod.Conduit, FeederBreaker = 100 }).Apply(Two).Job!)
+        ).Feeder!;
         (conduit.Wire!.Size, conduit.Conduit!.Size!.Size).ShouldBe(("3", "1"));
-        var aluminum = Sub(Analyzer.Analyze(new EditPanel("sub", p => p with { AluminumFeeder = true, FeederBreaker = 100 }).Apply(Two).Job!)).Feeder!;
+        var aluminum = Sub(
+            Analyzer.Analyze(new EditPanel("sub", p => p with { AluminumFeeder = true, FeederBreaker = 100 }).Apply(Two).Job!)
+        ).Feeder!;
         aluminum.Wire!.Size.ShouldBe("1");
     }
 
@@ -92,8 +131,20 @@ public class PanelTests
         var job = new EditPanel("sub", p => p with { FeederBreaker = breaker }).Apply(Two).Job!;
 
         // Everything that can go there, so that 15 A is too little.
-        if (breaker == 15) job = job with { Decisions = job.Decisions with { Circuits = [.. job.Decisions.Circuits], Spaces = [.. job.Decisions.Spaces.Where(s => s.Circuit == 0)] }, Preferences = job.Preferences with { LargeAppliances = LargeAppliances.NearestPanel }, Panels = job.Panels.SetItem(1, job.Panels[1] with { Room = "kitchen", Wall = 1, Along = Length.Feet(9) }) };
-        Analyzer.Analyze(job).Findings.ShouldContain(f => f.RuleId == "feeder.size" && f.Sentence.Contains(sentence, StringComparison.OrdinalIgnoreCase));
+        if (breaker == 15)
+            job = job with
+            {
+                Decisions = job.Decisions with
+                {
+                    Circuits = [.. job.Decisions.Circuits],
+                    Spaces = [.. job.Decisions.Spaces.Where(s => s.Circuit == 0)],
+                },
+                Preferences = job.Preferences with { LargeAppliances = LargeAppliances.NearestPanel },
+                Panels = job.Panels.SetItem(1, job.Panels[1] with { Room = "kitchen", Wall = 1, Along = Length.Feet(9) }),
+            };
+        Analyzer
+            .Analyze(job)
+            .Findings.ShouldContain(f => f.RuleId == "feeder.size" && f.Sentence.Contains(sentence, StringComparison.OrdinalIgnoreCase));
     }
 
     [Fact]
@@ -139,7 +190,9 @@ public class PanelTests
     public void Fewer_spaces_leave_circuits_without_one_and_say_so()
     {
         var small = new EditPanel("main", p => p with { Spaces = 6 }).Apply(Two).Job!;
-        Analyzer.Analyze(small).Findings.ShouldContain(f => f.RuleId == "panel.spaces" && f.Sentence.Contains("Without a space in Main panel"));
+        Analyzer
+            .Analyze(small)
+            .Findings.ShouldContain(f => f.RuleId == "panel.spaces" && f.Sentence.Contains("Without a space in Main panel"));
         new EditPanel("main", p => p with { Spaces = 13 }).Apply(Two).Problem.ShouldContain("even number");
         new EditPanel("sub", p => p with { FedFrom = "sub" }).Apply(Two).Problem.ShouldContain("which panel feeds it");
     }
@@ -147,7 +200,11 @@ public class PanelTests
     [Fact]
     public void A_panel_in_a_building_of_its_own_is_fed_in_conduit_and_told_of_its_electrode()
     {
-        var shed = Two with { Rooms = Two.Rooms.Add(Rect("shed", RoomKind.AccessoryBuilding, 60, 0, 10, 10)), Panels = Two.Panels.SetItem(1, Two.Panels[1] with { Room = "shed", Wall = 0, Along = Length.Feet(5) }) };
+        var shed = Two with
+        {
+            Rooms = Two.Rooms.Add(Rect("shed", RoomKind.AccessoryBuilding, 60, 0, 10, 10)),
+            Panels = Two.Panels.SetItem(1, Two.Panels[1] with { Room = "shed", Wall = 0, Along = Length.Feet(5) }),
+        };
         var a = Analyzer.Analyze(shed);
         var feeder = Sub(a).Feeder!;
         (feeder.ToBuilding, feeder.Conduit is not null).ShouldBe((true, true));
@@ -160,8 +217,14 @@ public class PanelTests
     {
         foreach (var at in A.Panels)
         {
-            var ones = at.Schedule.Where(r => r.Circuit is { Poles: 1 }).Select(r => (int)Math.Round(r.Circuit!.Load.Connected.Value)).ToList();
-            var least = Enumerable.Range(0, 1 << ones.Count).Where(m => Math.Abs((2 * System.Numerics.BitOperations.PopCount((uint)m)) - ones.Count) <= 2).Min(m => Math.Abs(ones.Select((va, i) => (m >> i & 1) == 1 ? va : -va).Sum()));
+            var ones = at
+                .Schedule.Where(r => r.Circuit is { Poles: 1 })
+                .Select(r => (int)Math.Round(r.Circuit!.Load.Connected.Value))
+                .ToList();
+            var least = Enumerable
+                .Range(0, 1 << ones.Count)
+                .Where(m => Math.Abs((2 * System.Numerics.BitOperations.PopCount((uint)m)) - ones.Count) <= 2)
+                .Min(m => Math.Abs(ones.Select((va, i) => (m >> i & 1) == 1 ? va : -va).Sum()));
             Math.Abs(at.LegA.Value - at.LegB.Value).ShouldBeLessThanOrEqualTo(least + 1.5, at.Panel.Name);
         }
     }

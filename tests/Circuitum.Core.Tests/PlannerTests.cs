@@ -16,7 +16,9 @@ public class PlannerTests
     public void The_same_job_gives_the_same_plan()
     {
         var again = Planner.PlanAll(Sample.Flat());
-        again.Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (c.Number, b.Box))).ShouldBe(Planned.Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (c.Number, b.Box))));
+        again
+            .Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (c.Number, b.Box)))
+            .ShouldBe(Planned.Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (c.Number, b.Box))));
         again.Decisions.Spaces.Select(s => (s.Circuit, s.Space)).ShouldBe(Planned.Decisions.Spaces.Select(s => (s.Circuit, s.Space)));
     }
 
@@ -25,8 +27,10 @@ public class PlannerTests
     {
         var a = Analyzer.Analyze(Planned);
         a.Circuits.Count(c => c.Circuit.Purpose == CircuitPurpose.SmallAppliance).ShouldBeGreaterThanOrEqualTo(2);
-        foreach (var purpose in new[] { CircuitPurpose.Laundry, CircuitPurpose.Bathroom, CircuitPurpose.Garage }) a.Circuits.Single(c => c.Circuit.Purpose == purpose).Breaker.ShouldBe(20);
-        foreach (var c in a.Circuits) c.Boxes.ShouldAllBe(b => BoxPurpose.WhyNot(a.Job, a.Edition, b, c.Circuit.Purpose, c.Boxes) == null);
+        foreach (var purpose in new[] { CircuitPurpose.Laundry, CircuitPurpose.Bathroom, CircuitPurpose.Garage })
+            a.Circuits.Single(c => c.Circuit.Purpose == purpose).Breaker.ShouldBe(20);
+        foreach (var c in a.Circuits)
+            c.Boxes.ShouldAllBe(b => BoxPurpose.WhyNot(a.Job, a.Edition, b, c.Circuit.Purpose, c.Boxes) == null);
     }
 
     [Fact]
@@ -41,11 +45,17 @@ public class PlannerTests
     [Fact]
     public void Adding_a_receptacle_moves_no_other_box()
     {
-        var before = Planned.Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (b.Box, c.Number))).ToDictionary(x => x.Box, x => x.Number);
+        var before = Planned
+            .Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (b.Box, c.Number)))
+            .ToDictionary(x => x.Box, x => x.Number);
         var more = new AddBox(BoxKind.Receptacle, "bedroom", 0, Sample.L("1'0"), null).Apply(Planned).Job.ShouldNotBeNull();
-        var after = Planner.PlanCircuits(more).Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (b.Box, c.Number))).ToDictionary(x => x.Box, x => x.Number);
+        var after = Planner
+            .PlanCircuits(more)
+            .Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (b.Box, c.Number)))
+            .ToDictionary(x => x.Box, x => x.Number);
         after.Count.ShouldBe(before.Count + 1);
-        foreach (var (box, number) in before) after[box].ShouldBe(number);
+        foreach (var (box, number) in before)
+            after[box].ShouldBe(number);
     }
 
     [Fact]
@@ -54,7 +64,11 @@ public class PlannerTests
         var bath = Planned.Decisions.Circuits.First(c => c.Purpose == CircuitPurpose.Bathroom).Number;
         var box = Planned.Decisions.Boxes.First(b => b.Room == "bedroom" && b.Kind == BoxKind.Receptacle).Id;
         var moved = new AssignBox(box, bath).Apply(Planned).Job.ShouldNotBeNull();
-        Analyzer.Analyze(moved).Findings.ShouldContain(f => f.RuleId == "circuit.bathroom" && f.Severity == Severity.Must && f.Subjects.Contains($"box:{box}"));
+        Analyzer
+            .Analyze(moved)
+            .Findings.ShouldContain(f =>
+                f.RuleId == "circuit.bathroom" && f.Severity == Severity.Must && f.Subjects.Contains($"box:{box}")
+            );
     }
 
     [Fact]
@@ -65,12 +79,15 @@ public class PlannerTests
         {
             var loads = Enumerable.Range(0, random.Next(1, 13)).Select(_ => random.Next(1, 40) * 60).ToArray();
             var (roomA, roomB) = (random.Next(loads.Length / 2, 14), random.Next((loads.Length + 1) / 2, 14));
-            if (roomA + roomB < loads.Length) continue;
+            if (roomA + roomB < loads.Length)
+                continue;
             var lead = random.Next(-1000, 1000);
             var onA = LegBalance.Split(loads, roomA, roomB, lead);
             onA.Count(x => x).ShouldBeLessThanOrEqualTo(roomA);
             onA.Count(x => !x).ShouldBeLessThanOrEqualTo(roomB);
-            var best = Enumerable.Range(0, 1 << loads.Length).Where(m => int.PopCount(m) <= roomA && loads.Length - int.PopCount(m) <= roomB)
+            var best = Enumerable
+                .Range(0, 1 << loads.Length)
+                .Where(m => int.PopCount(m) <= roomA && loads.Length - int.PopCount(m) <= roomB)
                 .Min(m => Math.Abs(lead + loads.Select((l, i) => (m >> i & 1) == 1 ? l : -l).Sum()));
             Math.Abs(lead + loads.Select((l, i) => onA[i] ? l : -l).Sum()).ShouldBe(best);
         }
@@ -81,7 +98,9 @@ public class PlannerTests
     {
         var one = Analyzer.Analyze(Planned).Circuits.First(c => c.Poles == 1).Number;
         var moved = new MoveBreaker(one, 29).Apply(Planned).Job.ShouldNotBeNull();
-        moved.Decisions.Spaces.Single(s => s.Circuit == one).ShouldSatisfyAllConditions(s => s.Space.ShouldBe(29), s => s.By.ShouldBe(Maker.Person));
+        moved
+            .Decisions.Spaces.Single(s => s.Circuit == one)
+            .ShouldSatisfyAllConditions(s => s.Space.ShouldBe(29), s => s.By.ShouldBe(Maker.Person));
         Planner.PlanSpaces(moved, afresh: true).Decisions.Spaces.Single(s => s.Circuit == one).Space.ShouldBe(29);
         new MoveBreaker(one, 31).Apply(Planned).Problem.ShouldContain("spaces 1 to 30");
     }
@@ -92,16 +111,31 @@ public class PlannerTests
         var a = Analyzer.Analyze(Planned);
         a.Findings.ShouldNotContain(f => f.RuleId == "protect.missing");
         var bath = a.Circuits.Single(c => c.Circuit.Purpose == CircuitPurpose.Bathroom);
-        bath.Protection.Devices.Single().ShouldSatisfyAllConditions(d => d.Kind.ShouldBe(DeviceKind.GroundFaultReceptacle), d => d.Covers.ShouldContain(bath.Boxes[0].Id));
-        a.Circuits.Single(c => c.Boxes.Any(b => b.Appliance == "range")).Protection.Devices.Single().Kind.ShouldBe(DeviceKind.GroundFaultBreaker);
-        a.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.SmallAppliance).Protection.Devices.Single().Kind.ShouldBe(DeviceKind.DualFunctionBreaker);
-        a.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles).Protection.Devices.Single().Kind.ShouldBe(DeviceKind.ArcFaultBreaker);
+        bath.Protection.Devices.Single()
+            .ShouldSatisfyAllConditions(
+                d => d.Kind.ShouldBe(DeviceKind.GroundFaultReceptacle),
+                d => d.Covers.ShouldContain(bath.Boxes[0].Id)
+            );
+        a.Circuits.Single(c => c.Boxes.Any(b => b.Appliance == "range"))
+            .Protection.Devices.Single()
+            .Kind.ShouldBe(DeviceKind.GroundFaultBreaker);
+        a.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.SmallAppliance)
+            .Protection.Devices.Single()
+            .Kind.ShouldBe(DeviceKind.DualFunctionBreaker);
+        a.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles)
+            .Protection.Devices.Single()
+            .Kind.ShouldBe(DeviceKind.ArcFaultBreaker);
     }
 
     [Fact]
     public void A_device_at_B_covers_B_C_and_D_and_not_A()
     {
-        var run = new RunEstimate([new(null, "A", default, default), new("A", "B", default, default), new("B", "C", default, default), new("C", "D", default, default)]);
+        var run = new RunEstimate([
+            new(null, "A", default, default),
+            new("A", "B", default, default),
+            new("B", "C", default, default),
+            new("C", "D", default, default),
+        ]);
         run.Through("B").Order().ShouldBe(["B", "C", "D"]);
     }
 
@@ -112,8 +146,28 @@ public class PlannerTests
     public void Outdoor_heat_pumps_need_ground_fault_protection_once_the_exception_ends(string? permit, bool needed)
     {
         var job = Sample.Flat() with { PermitDate = permit is null ? null : DateOnly.Parse(permit) };
-        job = job with { Appliances = job.Appliances.Add(new Appliance { Id = "hp", Type = "heat-pump", Room = "porch", Spot = new Spot { Wall = 1, From = Sample.L("1'"), Width = Sample.L("2'"), Depth = Sample.L("2'") } }) };
-        Analyzer.Analyze(Planner.PlanAll(job)).Circuits.Single(c => c.Boxes.Any(b => b.Appliance == "hp")).Protection.GroundFault.ShouldBe(needed);
+        job = job with
+        {
+            Appliances = job.Appliances.Add(
+                new Appliance
+                {
+                    Id = "hp",
+                    Type = "heat-pump",
+                    Room = "porch",
+                    Spot = new Spot
+                    {
+                        Wall = 1,
+                        From = Sample.L("1'"),
+                        Width = Sample.L("2'"),
+                        Depth = Sample.L("2'"),
+                    },
+                }
+            ),
+        };
+        Analyzer
+            .Analyze(Planner.PlanAll(job))
+            .Circuits.Single(c => c.Boxes.Any(b => b.Appliance == "hp"))
+            .Protection.GroundFault.ShouldBe(needed);
     }
 
     [Fact]
@@ -135,10 +189,12 @@ public class PlannerTests
         var a = Analyzer.Analyze(Planned);
         foreach (var c in a.Circuits)
         {
-            foreach (var what in new[] { "load", "wire", "drop", "run", "protection" }) a.Why($"circuit.{c.Number}.{what}").ShouldNotBeNull();
+            foreach (var what in new[] { "load", "wire", "drop", "run", "protection" })
+                a.Why($"circuit.{c.Number}.{what}").ShouldNotBeNull();
         }
 
-        foreach (var key in new[] { "service", "service.standard", "service.optional", "cable", "spaces", "legs", "area" }) a.Why(key).ShouldNotBeNull();
+        foreach (var key in new[] { "service", "service.standard", "service.optional", "cable", "spaces", "legs", "area" })
+            a.Why(key).ShouldNotBeNull();
         a.Why("room.bedroom.area").ShouldNotBeNull().Result.ShouldBe("156.0 sq ft");
         a.Why("room.nowhere.area").ShouldBeNull();
         a.Why("nonsense").ShouldBeNull();
@@ -149,9 +205,22 @@ public class PlannerTests
     {
         var plate = new Nameplate { VoltAmperes = 9800, Volts = 240 };
         var cooktop = Sample.Flat() with { };
-        cooktop = cooktop with { Appliances = cooktop.Appliances.Replace(cooktop.Appliances[1], cooktop.Appliances[1] with { Type = "cooktop", Room = "laundry", Nameplate = plate with { VoltAmperes = 7200 } }) };
+        cooktop = cooktop with
+        {
+            Appliances = cooktop.Appliances.Replace(
+                cooktop.Appliances[1],
+                cooktop.Appliances[1] with
+                {
+                    Type = "cooktop",
+                    Room = "laundry",
+                    Nameplate = plate with { VoltAmperes = 7200 },
+                }
+            ),
+        };
         var small = Analyzer.Analyze(Planner.PlanAll(cooktop)).Circuits.Single(c => c.Boxes.Any(b => b.Appliance == "dryer"));
-        var big = Analyzer.Analyze(new SetNameplate("dryer", plate, "").Apply(Planner.PlanAll(cooktop)).Job!).Circuits.Single(c => c.Boxes.Any(b => b.Appliance == "dryer"));
+        var big = Analyzer
+            .Analyze(new SetNameplate("dryer", plate, "").Apply(Planner.PlanAll(cooktop)).Job!)
+            .Circuits.Single(c => c.Boxes.Any(b => b.Appliance == "dryer"));
         (small.Breaker, big.Breaker).ShouldBe((30, 45));
     }
 }

@@ -18,7 +18,8 @@ public class PullTests
     {
         var groups = PullList.Of(A);
         groups.SelectMany(g => g.Lines).Select(l => l.Circuit.Number).Order().ShouldBe(A.Circuits.Select(c => c.Number));
-        foreach (var group in groups) group.Lines.Select(l => l.Cut).ShouldBe(group.Lines.Select(l => l.Cut).OrderDescending());
+        foreach (var group in groups)
+            group.Lines.Select(l => l.Cut).ShouldBe(group.Lines.Select(l => l.Cut).OrderDescending());
         var line = groups.SelectMany(g => g.Lines).First();
         line.Label.ShouldStartWith($"HR-{line.Circuit.Number:00} {line.Cable} ");
         line.Way.ShouldContain(" ft");
@@ -28,7 +29,10 @@ public class PullTests
     [Fact]
     public void A_shared_home_run_is_pulled_once_with_both_labels()
     {
-        var offer = HomeRunPairing.Offers(Analyzer.Analyze(Planned with { Preferences = new() { TwoCircuitSaving = Length.Zero } }), PairKind.TwoNeutrals)[0];
+        var offer = HomeRunPairing.Offers(
+            Analyzer.Analyze(Planned with { Preferences = new() { TwoCircuitSaving = Length.Zero } }),
+            PairKind.TwoNeutrals
+        )[0];
         var paired = Analyzer.Analyze(new PairCircuits(offer.First, offer.Second, PairKind.TwoNeutrals).Apply(Planned).Job!);
         var lines = PullList.Of(paired).SelectMany(g => g.Lines).ToList();
         lines.Count.ShouldBe(A.Circuits.Length - 1);
@@ -41,8 +45,14 @@ public class PullTests
     {
         var circuit = A.Circuits.First(c => c.Run.Hops[0].Cut > Length.Feet(30));
         var planned = circuit.Run.Hops[0].Cut;
-        IEnumerable<string> Asked(Length took) => Analyzer.Analyze(new MarkPulled(circuit.Number, true, took).Apply(Planned).Job!).Findings.Where(f => f.RuleId == "circuit.measured").Select(f => f.Sentence);
-        Asked(planned - Length.Feet(20)).Single().ShouldContain($"took {(planned - Length.Feet(20)).InFeet:0} ft off the reel where the plan has {planned.InFeet:0}");
+        IEnumerable<string> Asked(Length took) =>
+            Analyzer
+                .Analyze(new MarkPulled(circuit.Number, true, took).Apply(Planned).Job!)
+                .Findings.Where(f => f.RuleId == "circuit.measured")
+                .Select(f => f.Sentence);
+        Asked(planned - Length.Feet(20))
+            .Single()
+            .ShouldContain($"took {(planned - Length.Feet(20)).InFeet:0} ft off the reel where the plan has {planned.InFeet:0}");
         Asked(planned + Length.Feet(40)).Count().ShouldBe(1);
         Asked(planned + Length.Feet(3)).ShouldBeEmpty();
     }
@@ -57,9 +67,34 @@ public class PullTests
         PullList.Totals(PullList.Of(a)).Single(t => t.Cable == circuit.Cable).Measured.ShouldBe(Length.Feet(41));
 
         // A box nearer the panel joins: the run that is in the frame still ends where it ends.
-        var nearer = pulled with { Decisions = pulled.Decisions with { Boxes = pulled.Decisions.Boxes.Add(new Box { Id = "near", Kind = BoxKind.Receptacle, Room = "garage", Wall = 3, Along = Length.Feet(9), Height = Length.Inches(48) }), Circuits = [.. pulled.Decisions.Circuits.Select(c => c.Number == circuit.Number ? c with { Boxes = c.Boxes.Add(new CircuitBox { Box = "near" }) } : c)] } };
+        var nearer = pulled with
+        {
+            Decisions = pulled.Decisions with
+            {
+                Boxes = pulled.Decisions.Boxes.Add(
+                    new Box
+                    {
+                        Id = "near",
+                        Kind = BoxKind.Receptacle,
+                        Room = "garage",
+                        Wall = 3,
+                        Along = Length.Feet(9),
+                        Height = Length.Inches(48),
+                    }
+                ),
+                Circuits =
+                [
+                    .. pulled.Decisions.Circuits.Select(c =>
+                        c.Number == circuit.Number ? c with { Boxes = c.Boxes.Add(new CircuitBox { Box = "near" }) } : c
+                    ),
+                ],
+            },
+        };
         Analyzer.Analyze(nearer).CircuitByNumber(circuit.Number)!.Run.First.ShouldBe(circuit.Run.First);
-        Analyzer.Analyze(nearer with { Decisions = nearer.Decisions with { Pulled = [] } }).CircuitByNumber(circuit.Number)!.Run.First.ShouldBe("near");
+        Analyzer
+            .Analyze(nearer with { Decisions = nearer.Decisions with { Pulled = [] } })
+            .CircuitByNumber(circuit.Number)!
+            .Run.First.ShouldBe("near");
     }
 
     [Fact]
@@ -71,9 +106,14 @@ public class PullTests
         var a = Analyzer.Analyze(forced).CircuitByNumber(circuit.Number)!;
         a.Run.First.ShouldBe(last);
         Consequences.Of(A, Analyzer.Analyze(forced)).ShouldContain(c => c.What.StartsWith("Cable to buy", StringComparison.Ordinal));
-        Analyzer.Analyze(new ForceFirst(circuit.Number, null).Apply(forced).Job!).CircuitByNumber(circuit.Number)!.Run.First.ShouldBe(circuit.Run.First);
+        Analyzer
+            .Analyze(new ForceFirst(circuit.Number, null).Apply(forced).Job!)
+            .CircuitByNumber(circuit.Number)!
+            .Run.First.ShouldBe(circuit.Run.First);
         new ForceFirst(circuit.Number, "ghost").Apply(Planned).Problem.ShouldContain("is not on circuit");
-        new ForceFirst(circuit.Number, last).Apply(new MarkPulled(circuit.Number, true, null).Apply(Planned).Job!).Problem.ShouldContain("is pulled to");
+        new ForceFirst(circuit.Number, last)
+            .Apply(new MarkPulled(circuit.Number, true, null).Apply(Planned).Job!)
+            .Problem.ShouldContain("is pulled to");
     }
 
     [Fact]
@@ -81,7 +121,8 @@ public class PullTests
     {
         foreach (var c in A.Circuits.Where(c => c.Run.Hops.Length > 1))
         {
-            foreach (var hop in c.Run.Hops.Where(h => h.From is not null)) c.DropAt[hop.To].ShouldBeGreaterThanOrEqualTo(c.DropAt[hop.From!]);
+            foreach (var hop in c.Run.Hops.Where(h => h.From is not null))
+                c.DropAt[hop.To].ShouldBeGreaterThanOrEqualTo(c.DropAt[hop.From!]);
             c.DropAt.Values.Max().ShouldBe(c.DropPercent, 0.0001);
         }
     }
@@ -92,11 +133,19 @@ public class PullTests
         var circuit = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 2);
         var pulled = new MarkPulled(circuit.Number, true, null).Apply(Planned).Job!;
         Analyzer.Analyze(pulled).Findings.ShouldNotContain(f => f.RuleId == "circuit.pulled");
-        Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(pulled).Job!).Findings.ShouldContain(f => f.RuleId == "circuit.pulled" && f.Sentence.Contains("it needs 10-2 now"));
-        Consequences.Of(Analyzer.Analyze(pulled), Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(pulled).Job!)).ShouldContain(c => c.Again && c.What.Contains($"ft of {circuit.Cable} are in the frame already"));
-        Consequences.Of(A, Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(Planned).Job!)).ShouldContain(c => c.Again && c.What.Contains("not ticked off as pulled"));
+        Analyzer
+            .Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(pulled).Job!)
+            .Findings.ShouldContain(f => f.RuleId == "circuit.pulled" && f.Sentence.Contains("it needs 10-2 now"));
+        Consequences
+            .Of(Analyzer.Analyze(pulled), Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(pulled).Job!))
+            .ShouldContain(c => c.Again && c.What.Contains($"ft of {circuit.Cable} are in the frame already"));
+        Consequences
+            .Of(A, Analyzer.Analyze(new EditCircuit(circuit.Number, null, 30, null).Apply(Planned).Job!))
+            .ShouldContain(c => c.Again && c.What.Contains("not ticked off as pulled"));
         var other = A.Circuits.First(c => c.Number != circuit.Number).Number;
-        Analyzer.Analyze(new AssignBox(circuit.Run.First!, other).Apply(pulled).Job!).Findings.ShouldContain(f => f.RuleId == "circuit.pulled" && f.Sentence.Contains("not on it any more"));
+        Analyzer
+            .Analyze(new AssignBox(circuit.Run.First!, other).Apply(pulled).Job!)
+            .Findings.ShouldContain(f => f.RuleId == "circuit.pulled" && f.Sentence.Contains("not on it any more"));
     }
 
     // By spaces they are numbered from the start; counted up they get other numbers.
@@ -142,6 +191,9 @@ public class PullTests
         new MarkPulled(99, true, null).Apply(Planned).Problem.ShouldContain("no home run of circuit 99");
         new MarkPulled(number, true, Length.Feet(9000)).Apply(Planned).Problem.ShouldContain("outside");
         new RemoveCircuit(number).Apply(pulled).Job!.Decisions.Pulled.ShouldBeEmpty();
-        JobRules.Check(pulled with { Decisions = pulled.Decisions with { Pulled = [new PulledRun { Circuit = 77, To = "ghost" }] } }).Select(p => p.Field).ShouldBe(["decisions.pulled[0].circuit", "decisions.pulled[0].to"]);
+        JobRules
+            .Check(pulled with { Decisions = pulled.Decisions with { Pulled = [new PulledRun { Circuit = 77, To = "ghost" }] } })
+            .Select(p => p.Field)
+            .ShouldBe(["decisions.pulled[0].circuit", "decisions.pulled[0].to"]);
     }
 }

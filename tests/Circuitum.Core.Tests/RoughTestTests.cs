@@ -6,7 +6,10 @@ namespace Circuitum.Core.Tests;
 /// <summary>The test before the walls close, dead or live.</summary>
 public class RoughTestTests
 {
-    private static RoughTest Of(RoughTesting way) => RoughTest.Of(Analyzer.Analyze(CheckTests.PlannedWhole with { Preferences = CheckTests.PlannedWhole.Preferences with { RoughTesting = way } }));
+    private static RoughTest Of(RoughTesting way) =>
+        RoughTest.Of(
+            Analyzer.Analyze(CheckTests.PlannedWhole with { Preferences = CheckTests.PlannedWhole.Preferences with { RoughTesting = way } })
+        );
 
     [Fact]
     public void Nothing_is_connected_before_the_inspection_unless_the_job_wants_a_live_test()
@@ -32,7 +35,8 @@ public class RoughTestTests
         {
             // No cable goes on from the box at the end.
             line.Circuit.Run.Hops.ShouldNotContain(h => h.From == line.End && h.Way > Measure.Length.Zero);
-            foreach (var box in line.Circuit.Boxes.Where(b => b.Gangs.Length > 0)) line.Tries.ShouldContain(t => t.StartsWith($"{box.Id}: ") && box.Gangs.SelectMany(g => g.Lights).All(t.Contains));
+            foreach (var box in line.Circuit.Boxes.Where(b => b.Gangs.Length > 0))
+                line.Tries.ShouldContain(t => t.StartsWith($"{box.Id}: ") && box.Gangs.SelectMany(g => g.Lights).All(t.Contains));
         }
     }
 }

@@ -23,12 +23,55 @@ public class RouteHouseTests
         {
             var (wide, deep) = ((room.Outline[1].X - room.Outline[0].X).InFeet, (room.Outline[2].Y - room.Outline[1].Y).InFeet);
             if (random.Next(3) == 0 && room.Outline[0].Y == Length.Zero && wide > 9 && openings.All(o => o.Room != room.Id || o.Wall != 0))
-                openings.Add(new Opening { Id = $"w{openings.Count}", Room = room.Id, Wall = 0, From = Length.Feet(4), Width = Length.Feet(4), Kind = OpeningKind.Window, To = Opening.Outside, Sill = Length.Inches(random.Next(6, 50)) });
-            if (random.Next(4) == 0) walls.Add(new WallFact { Room = room.Id, Wall = random.Next(4), Build = (WallBuild)random.Next(5), NoCable = random.Next(4) == 0 });
-            if (random.Next(6) == 0) fixtures.Add(new Fixture { Id = $"b{fixtures.Count}", Kind = random.Next(2) == 0 ? FixtureKind.Beam : FixtureKind.Duct, Room = room.Id, Spot = new Spot { At = new Point(room.Outline[0].X + Length.Feet(wide / 2), room.Outline[0].Y), Width = Length.Inches(8), Depth = Length.Feet(deep * 0.7) } });
+                openings.Add(
+                    new Opening
+                    {
+                        Id = $"w{openings.Count}",
+                        Room = room.Id,
+                        Wall = 0,
+                        From = Length.Feet(4),
+                        Width = Length.Feet(4),
+                        Kind = OpeningKind.Window,
+                        To = Opening.Outside,
+                        Sill = Length.Inches(random.Next(6, 50)),
+                    }
+                );
+            if (random.Next(4) == 0)
+                walls.Add(
+                    new WallFact
+                    {
+                        Room = room.Id,
+                        Wall = random.Next(4),
+                        Build = (WallBuild)random.Next(5),
+                        NoCable = random.Next(4) == 0,
+                    }
+                );
+            if (random.Next(6) == 0)
+                fixtures.Add(
+                    new Fixture
+                    {
+                        Id = $"b{fixtures.Count}",
+                        Kind = random.Next(2) == 0 ? FixtureKind.Beam : FixtureKind.Duct,
+                        Room = room.Id,
+                        Spot = new Spot
+                        {
+                            At = new Point(room.Outline[0].X + Length.Feet(wide / 2), room.Outline[0].Y),
+                            Width = Length.Inches(8),
+                            Depth = Length.Feet(deep * 0.7),
+                        },
+                    }
+                );
         }
 
-        return Planner.PlanAll(job with { Openings = [.. openings], Walls = [.. walls], Fixtures = [.. fixtures], Frame = job.Frame with { Under = (Under)random.Next(3) } });
+        return Planner.PlanAll(
+            job with
+            {
+                Openings = [.. openings],
+                Walls = [.. walls],
+                Fixtures = [.. fixtures],
+                Frame = job.Frame with { Under = (Under)random.Next(3) },
+            }
+        );
     }
 
     [Fact]
@@ -53,13 +96,19 @@ public class RouteHouseTests
 
                 // No shorter than straight through the frame along its three axes.
                 var to = Place(boxes[hop.To]);
-                var (at, z) = hop.From is { } from ? Place(boxes[from]) : (house[job.Panels[0].Room].On(job.Panels[0].Wall, job.Panels[0].Along), house.Job.StoreyById(house[job.Panels[0].Room].Room.Storey)!.Floor + job.Panels[0].Top);
+                var (at, z) = hop.From is { } from
+                    ? Place(boxes[from])
+                    : (
+                        house[job.Panels[0].Room].On(job.Panels[0].Wall, job.Panels[0].Along),
+                        house.Job.StoreyById(house[job.Panels[0].Room].Room.Storey)!.Floor + job.Panels[0].Top
+                    );
                 hop.Way.InInches.ShouldBeGreaterThanOrEqualTo((at.RectilinearTo(to.At) + (z - to.Height).Abs()).InInches - 8, told);
             }
 
             Interlocked.Add(ref walked, check.AsShortAsWalked(runs, seed));
 
-            (Point At, Length Height) Place(Box b) => (Places.Of(house, b), house.Job.StoreyById(house[b.Room].Room.Storey)!.Floor + b.Height);
+            (Point At, Length Height) Place(Box b) =>
+                (Places.Of(house, b), house.Job.StoreyById(house[b.Room].Room.Storey)!.Floor + b.Height);
         });
         routes.ShouldBeGreaterThan(Houses * 30);
         walked.ShouldBeGreaterThan(Houses * 5);
@@ -87,9 +136,16 @@ public class RouteHouseTests
             {
                 for (var share = 0.0; share <= 1; share += 0.125)
                 {
-                    var (x, y) = (p.From.X.InInches + ((p.To.X - p.From.X).InInches * share), p.From.Y.InInches + ((p.To.Y - p.From.Y).InInches * share));
-                    roofed.Any(r => x > r.MinX.InInches - 9 && x < r.MaxX.InInches + 9 && y > r.MinY.InInches - 9 && y < r.MaxY.InInches + 9).ShouldBeTrue($"{told}: runs in the open air");
-                    Blocks(p.FromZ).Any(b => x > b.X0 + 1 && x < b.X1 - 1 && y > b.Y0 + 1 && y < b.Y1 - 1).ShouldBeFalse($"{told}: through a beam or a duct");
+                    var (x, y) = (
+                        p.From.X.InInches + ((p.To.X - p.From.X).InInches * share),
+                        p.From.Y.InInches + ((p.To.Y - p.From.Y).InInches * share)
+                    );
+                    roofed
+                        .Any(r => x > r.MinX.InInches - 9 && x < r.MaxX.InInches + 9 && y > r.MinY.InInches - 9 && y < r.MaxY.InInches + 9)
+                        .ShouldBeTrue($"{told}: runs in the open air");
+                    Blocks(p.FromZ)
+                        .Any(b => x > b.X0 + 1 && x < b.X1 - 1 && y > b.Y0 + 1 && y < b.Y1 - 1)
+                        .ShouldBeFalse($"{told}: through a beam or a duct");
                 }
             }
         }
@@ -101,7 +157,8 @@ public class RouteHouseTests
             {
                 var storey = house.Job.StoreyById(house[f.Room].Room.Storey)!;
                 var ceiling = storey.Floor + roofed.Where(r => r.Room.Storey == storey.Id).Max(r => r.Room.CeilingHeight);
-                if (z < ceiling || z > ceiling + Length.Feet(1)) continue;
+                if (z < ceiling || z > ceiling + Length.Feet(1))
+                    continue;
                 var (west, north, east, south) = Places.Box(house[f.Room], f.Spot);
                 yield return (west, north, east, south);
             }
@@ -116,14 +173,21 @@ public class RouteHouseTests
                 count++;
                 var storey = house.Job.Storeys.OrderByDescending(s => s.Floor).First(s => s.Floor <= p.FromZ);
                 var middle = new Point((p.From.X + p.To.X) / 2, (p.From.Y + p.To.Y) / 2);
-                var (room, near) = house.Rooms.Where(r => r.Room.Storey == storey.Id && !r.Room.Kind.OpenAir()).Select(r => (Room: r, Near: r.Nearest(middle))).MinBy(x => x.Near.Inches);
+                var (room, near) = house
+                    .Rooms.Where(r => r.Room.Storey == storey.Id && !r.Room.Kind.OpenAir())
+                    .Select(r => (Room: r, Near: r.Nearest(middle)))
+                    .MinBy(x => x.Near.Inches);
                 var body = WallBody.Of(house, room, near.Wall);
 
-                // From a box to the next upright chase of a panel wall, or aside to where no window is over it, no stud is drilled for long.
+                // From a box to the next upright chase of a panel wall, or aside to where no window is over it, no stud is drilled for
+                // long.
                 var aside = (p == route.Pieces[0] || p == route.Pieces[^1]) && p.Length < Length.Feet(5);
-                if (!aside) body.Build.ShouldNotBe(WallBuild.Masonry, $"{told}: drills masonry");
-                if (!aside) body.Build.ShouldNotBe(WallBuild.InsulatedPanel, $"{told}: drills a panel wall");
-                if (!aside) (body.Fact?.NoCable == true).ShouldBeFalse($"{told}: through a closed wall");
+                if (!aside)
+                    body.Build.ShouldNotBe(WallBuild.Masonry, $"{told}: drills masonry");
+                if (!aside)
+                    body.Build.ShouldNotBe(WallBuild.InsulatedPanel, $"{told}: drills a panel wall");
+                if (!aside)
+                    (body.Fact?.NoCable == true).ShouldBeFalse($"{told}: through a closed wall");
                 var line = room.Walls[near.Wall];
                 var (from, to) = (Length.Min(line.Along(p.From), line.Along(p.To)), Length.Max(line.Along(p.From), line.Along(p.To)));
                 foreach (var o in room.Openings.Where(o => o.Wall == near.Wall && o.From < to && o.To > from))
@@ -143,7 +207,11 @@ public class RouteHouseTests
             var panel = job.Panels[0];
             var shape = house[panel.Room];
             var storey = job.StoreyById(shape.Room.Storey)!;
-            if (job.Fixtures.Any(f => f.Kind is FixtureKind.Beam or FixtureKind.Duct or FixtureKind.Fireplace) || job.Rooms.Any(r => r.Kind == RoomKind.Stairs)) return 0;
+            if (
+                job.Fixtures.Any(f => f.Kind is FixtureKind.Beam or FixtureKind.Duct or FixtureKind.Fireplace)
+                || job.Rooms.Any(r => r.Kind == RoomKind.Stairs)
+            )
+                return 0;
             var ceiling = storey.Floor + roofed.Where(r => r.Room.Storey == storey.Id).Max(r => r.Room.CeilingHeight);
             var rooms = roofed.Where(r => r.Room.Storey == storey.Id).ToList();
             var walk = new Walk(rooms, job.Frame.OutsideWall.InInches);
@@ -154,7 +222,12 @@ public class RouteHouseTests
 
                 // Straight up, across, straight down: what is longer at the ends than the height is a step aside.
                 var across = route.Pieces.Where(p => p.Kind == WayKind.Field).ToList();
-                if (across.Count == 0 || across.Any(p => p.FromZ < ceiling) || route.Pieces.Any(p => p.Kind is WayKind.Studs or WayKind.Outside)) continue;
+                if (
+                    across.Count == 0
+                    || across.Any(p => p.FromZ < ceiling)
+                    || route.Pieces.Any(p => p.Kind is WayKind.Studs or WayKind.Outside)
+                )
+                    continue;
                 var inches = across.Sum(p => p.Length.InInches);
                 inches.ShouldBe(walk.Inches(across[0].From, across[^1].To), 8, $"seed {seed}, panel to {box.Id}");
                 count++;
@@ -169,22 +242,32 @@ public class RouteHouseTests
     {
         private const double Cell = 2;
 
-        private readonly double west, north;
-        private readonly int wide, deep;
+        private readonly double west,
+            north;
+        private readonly int wide,
+            deep;
         private readonly bool[] free;
         private readonly Dictionary<(int, int), int[]> walked = [];
 
         internal Walk(List<RoomShape> rooms, double margin)
         {
             (west, north) = (rooms.Min(r => r.MinX.InInches) - 20, rooms.Min(r => r.MinY.InInches) - 20);
-            (wide, deep) = ((int)((rooms.Max(r => r.MaxX.InInches) - west + 20) / Cell), (int)((rooms.Max(r => r.MaxY.InInches) - north + 20) / Cell));
+            (wide, deep) = (
+                (int)((rooms.Max(r => r.MaxX.InInches) - west + 20) / Cell),
+                (int)((rooms.Max(r => r.MaxY.InInches) - north + 20) / Cell)
+            );
             free = new bool[wide * deep];
             for (var j = 0; j < deep; j++)
             {
                 for (var i = 0; i < wide; i++)
                 {
                     var (x, y) = (west + ((i + 0.5) * Cell), north + ((j + 0.5) * Cell));
-                    free[(j * wide) + i] = rooms.Any(r => x > r.MinX.InInches - margin && x < r.MaxX.InInches + margin && y > r.MinY.InInches - margin && y < r.MaxY.InInches + margin);
+                    free[(j * wide) + i] = rooms.Any(r =>
+                        x > r.MinX.InInches - margin
+                        && x < r.MaxX.InInches + margin
+                        && y > r.MinY.InInches - margin
+                        && y < r.MaxY.InInches + margin
+                    );
                 }
             }
         }
@@ -192,7 +275,8 @@ public class RouteHouseTests
         internal double Inches(Point from, Point to)
         {
             var (start, goal) = (At(from), At(to));
-            if (!walked.TryGetValue(start, out var steps)) walked[start] = steps = From(start);
+            if (!walked.TryGetValue(start, out var steps))
+                walked[start] = steps = From(start);
             return steps[(goal.J * wide) + goal.I] * Cell;
         }
 
@@ -208,7 +292,8 @@ public class RouteHouseTests
             {
                 foreach (var next in (int[])[at + 1, at - 1, at + wide, at - wide])
                 {
-                    if (next < 0 || next >= steps.Length || !free[next] || steps[next] <= steps[at] + 1) continue;
+                    if (next < 0 || next >= steps.Length || !free[next] || steps[next] <= steps[at] + 1)
+                        continue;
                     steps[next] = steps[at] + 1;
                     queue.Enqueue(next);
                 }

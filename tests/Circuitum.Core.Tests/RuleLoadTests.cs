@@ -16,7 +16,8 @@ public class RuleLoadTests
 
     public static TheoryData<string> Editions => [.. CodeLibrary.EditionIds];
 
-    private static CircuitAnalysis CircuitOf(JobAnalysis a, string appliance) => a.CircuitOf(a.Job.Decisions.Boxes.Single(b => b.Appliance == appliance).Id)!;
+    private static CircuitAnalysis CircuitOf(JobAnalysis a, string appliance) =>
+        a.CircuitOf(a.Job.Decisions.Boxes.Single(b => b.Appliance == appliance).Id)!;
 
     // The boxes of a test on one circuit of a purpose.
     private static JobAnalysis Together(Job job, CircuitPurpose purpose, params string[] boxes) => Together(job, purpose, null, boxes);
@@ -28,13 +29,28 @@ public class RuleLoadTests
         return Analyzer.Analyze(moved with { Decisions = moved.Decisions with { Circuits = [.. circuits] } });
     }
 
-    private static (Job Job, int Number) CircuitMoves(Job job, CircuitPurpose purpose, string[] boxes) => Commands.CircuitMoves.Move(job, boxes.ToHashSet(), null, purpose);
+    private static (Job Job, int Number) CircuitMoves(Job job, CircuitPurpose purpose, string[] boxes) =>
+        Commands.CircuitMoves.Move(job, boxes.ToHashSet(), null, purpose);
 
-    private static string[] Outlets(Job job, params string[] appliances) => [.. job.Decisions.Boxes.Where(b => appliances.Contains(b.Appliance)).Select(b => b.Id)];
+    private static string[] Outlets(Job job, params string[] appliances) =>
+        [.. job.Decisions.Boxes.Where(b => appliances.Contains(b.Appliance)).Select(b => b.Id)];
 
     private static Job With(string type, Nameplate plate, string room = "laundry")
     {
-        var appliance = new Appliance { Id = "extra", Type = type, Room = room, Spot = new Spot { Wall = 0, From = Length.Feet(1), Width = Length.Feet(2), Depth = Length.Feet(2) }, Nameplate = plate };
+        var appliance = new Appliance
+        {
+            Id = "extra",
+            Type = type,
+            Room = room,
+            Spot = new Spot
+            {
+                Wall = 0,
+                From = Length.Feet(1),
+                Width = Length.Feet(2),
+                Depth = Length.Feet(2),
+            },
+            Nameplate = plate,
+        };
         var job = Sample.Whole();
         return Planner.PlanAll(job with { Appliances = job.Appliances.Add(appliance) });
     }
@@ -47,7 +63,9 @@ public class RuleLoadTests
         var c = CircuitOf(kitchen, "dishwasher");
         c.Breaker.ShouldBe(20);
         c.Cable.ShouldBe("12-2");
-        kitchen.Findings.ShouldContain(f => f.RuleId == "circuit.overload" && f.Severity == Severity.Must && f.Subjects.Contains($"circuit:{c.Number}"));
+        kitchen.Findings.ShouldContain(f =>
+            f.RuleId == "circuit.overload" && f.Severity == Severity.Must && f.Subjects.Contains($"circuit:{c.Number}")
+        );
 
         var one = Together(job, CircuitPurpose.Appliance, Outlets(job, "dishwasher"));
         one.Findings.ShouldNotContain(f => f.RuleId == "circuit.overload");
@@ -56,8 +74,25 @@ public class RuleLoadTests
     [Fact]
     public void Fourteen_bedroom_receptacles_keep_their_20_A_and_are_counted_by_practice()
     {
-        string[] boxes = [.. Planned.Decisions.Boxes.Where(b => b.Kind == BoxKind.Receptacle && b.Room is "bedroom" or "living" or "hall" && b.Wall is not null).Take(14).Select(b => b.Id)];
-        var more = Enumerable.Range(0, Math.Max(0, 14 - boxes.Length)).Select(n => new Box { Id = $"more{n}", Kind = BoxKind.Receptacle, Room = "bedroom", Wall = 0, Along = Length.Feet(1 + (0.7 * n)), Height = Length.Inches(16), By = Maker.Person });
+        string[] boxes =
+        [
+            .. Planned
+                .Decisions.Boxes.Where(b => b.Kind == BoxKind.Receptacle && b.Room is "bedroom" or "living" or "hall" && b.Wall is not null)
+                .Take(14)
+                .Select(b => b.Id),
+        ];
+        var more = Enumerable
+            .Range(0, Math.Max(0, 14 - boxes.Length))
+            .Select(n => new Box
+            {
+                Id = $"more{n}",
+                Kind = BoxKind.Receptacle,
+                Room = "bedroom",
+                Wall = 0,
+                Along = Length.Feet(1 + (0.7 * n)),
+                Height = Length.Inches(16),
+                By = Maker.Person,
+            });
         var job = Planned with { Decisions = Planned.Decisions with { Boxes = [.. Planned.Decisions.Boxes, .. more] } };
         var a = Together(job, CircuitPurpose.Receptacles, [.. boxes, .. more.Select(b => b.Id)]);
         var c = a.CircuitOf(boxes.Length > 0 ? boxes[0] : "more0")!;
@@ -71,7 +106,14 @@ public class RuleLoadTests
     public void A_persons_30_A_on_bathroom_receptacles_is_found_and_20_A_is_not()
     {
         var circuit = Planned.Decisions.Circuits.First(c => c.Purpose == CircuitPurpose.Bathroom);
-        Job Say(int breaker) => Planned with { Decisions = Planned.Decisions with { Circuits = Planned.Decisions.Circuits.Replace(circuit, circuit with { Breaker = breaker }) } };
+        Job Say(int breaker) =>
+            Planned with
+            {
+                Decisions = Planned.Decisions with
+                {
+                    Circuits = Planned.Decisions.Circuits.Replace(circuit, circuit with { Breaker = breaker }),
+                },
+            };
         Analyzer.Analyze(Say(30)).Findings.ShouldContain(f => f.RuleId == "circuit.receptacleBreaker" && f.Severity == Severity.Must);
         Analyzer.Analyze(Say(30)).CircuitByNumber(circuit.Number)!.Breaker.ShouldBe(30);
         Analyzer.Analyze(Say(20)).Findings.ShouldNotContain(f => f.RuleId == "circuit.receptacleBreaker");
@@ -84,7 +126,17 @@ public class RuleLoadTests
     [InlineData("air-compressor", 240, 3000.0, "12", 20)]
     public void A_motors_wire_carries_125_percent(string type, int volts, double va, string wire, int breaker)
     {
-        var a = Analyzer.Analyze(With(type, new Nameplate { Volts = volts, VoltAmperes = va, Confirmed = true }));
+        var a = Analyzer.Analyze(
+            With(
+                type,
+                new Nameplate
+                {
+                    Volts = volts,
+                    VoltAmperes = va,
+                    Confirmed = true,
+                }
+            )
+        );
         var c = CircuitOf(a, "extra");
         c.Load.Sizing.Value.ShouldBe(va / volts * 1.25, 0.01);
         (c.Wire!.Size, c.Breaker).ShouldBe((wire, breaker));
@@ -93,9 +145,24 @@ public class RuleLoadTests
     [Fact]
     public void A_motors_breaker_is_at_most_250_percent_or_the_next_size()
     {
-        var job = With("well-pump", new Nameplate { Volts = 240, VoltAmperes = 2200, Confirmed = true });
+        var job = With(
+            "well-pump",
+            new Nameplate
+            {
+                Volts = 240,
+                VoltAmperes = 2200,
+                Confirmed = true,
+            }
+        );
         int number = CircuitOf(Analyzer.Analyze(job), "extra").Number;
-        Job Say(int breaker) => job with { Decisions = job.Decisions with { Circuits = [.. job.Decisions.Circuits.Select(c => c.Number == number ? c with { Breaker = breaker } : c)] } };
+        Job Say(int breaker) =>
+            job with
+            {
+                Decisions = job.Decisions with
+                {
+                    Circuits = [.. job.Decisions.Circuits.Select(c => c.Number == number ? c with { Breaker = breaker } : c)],
+                },
+            };
         Analyzer.Analyze(Say(25)).Findings.ShouldNotContain(f => f.RuleId == "wire.motor");
         Analyzer.Analyze(Say(30)).Findings.ShouldContain(f => f.RuleId == "wire.motor" && f.Severity == Severity.Must);
     }
@@ -106,7 +173,19 @@ public class RuleLoadTests
     [InlineData(4, "10")]
     [InlineData(10, "8")]
     public void An_air_conditioner_among_other_cables_has_a_wire_that_carries_its_minimum_ampacity(int cables, string wire) =>
-        Conductor.Choose(new() { NonContinuous = new(20), MinimumCircuitAmpacity = 22.4, MaximumBreaker = 40, Method = WiringMethod.Cable, CurrentCarrying = 2 * cables }, CodeLibrary.Edition("us-2023"))!.Size.ShouldBe(wire);
+        Conductor
+            .Choose(
+                new()
+                {
+                    NonContinuous = new(20),
+                    MinimumCircuitAmpacity = 22.4,
+                    MaximumBreaker = 40,
+                    Method = WiringMethod.Cable,
+                    CurrentCarrying = 2 * cables,
+                },
+                CodeLibrary.Edition("us-2023")
+            )!
+            .Size.ShouldBe(wire);
 
     [Theory]
     [InlineData(60, "cable", "8")]
@@ -114,7 +193,17 @@ public class RuleLoadTests
     [InlineData(80, "cable", "4")]
     [InlineData(81, "cable", null)]
     public void Ambient_factors_of_the_90_C_column_reach_to_80_C(int celsius, string method, string? wire) =>
-        Conductor.Choose(new() { NonContinuous = new(35), Method = method == "cable" ? WiringMethod.Cable : WiringMethod.Conduit, AmbientC = celsius }, CodeLibrary.Edition("us-2023"))?.Size.ShouldBe(wire);
+        Conductor
+            .Choose(
+                new()
+                {
+                    NonContinuous = new(35),
+                    Method = method == "cable" ? WiringMethod.Cable : WiringMethod.Conduit,
+                    AmbientC = celsius,
+                },
+                CodeLibrary.Edition("us-2023")
+            )
+            ?.Size.ShouldBe(wire);
 
     [Theory]
     [InlineData(40, "12", "12", "12")]
@@ -139,9 +228,23 @@ public class RuleLoadTests
     [InlineData("dryer", 240, 2400.0, 20)]
     public void A_confirmed_plate_wins_over_the_usual_breaker(string type, int volts, double va, int most)
     {
-        var c = CircuitOf(Analyzer.Analyze(With(type, new Nameplate { Volts = volts, VoltAmperes = va, Confirmed = true })), "extra");
+        var c = CircuitOf(
+            Analyzer.Analyze(
+                With(
+                    type,
+                    new Nameplate
+                    {
+                        Volts = volts,
+                        VoltAmperes = va,
+                        Confirmed = true,
+                    }
+                )
+            ),
+            "extra"
+        );
         c.Breaker.ShouldBeLessThanOrEqualTo(most);
-        if (most <= 20) c.Wire!.Size.ShouldBeOneOf("14", "12");
+        if (most <= 20)
+            c.Wire!.Size.ShouldBeOneOf("14", "12");
     }
 
     [Theory]
@@ -150,10 +253,19 @@ public class RuleLoadTests
     [InlineData("cooktop", 240, 9600.0)]
     public void What_works_at_240_V_alone_takes_no_neutral(string type, int volts, double va)
     {
-        var job = With(type, new Nameplate { Volts = volts, VoltAmperes = va, Confirmed = true });
+        var job = With(
+            type,
+            new Nameplate
+            {
+                Volts = volts,
+                VoltAmperes = va,
+                Confirmed = true,
+            }
+        );
         var a = Analyzer.Analyze(job);
         CircuitOf(a, "extra").Cable.ShouldEndWith("-2");
-        a.ServiceCase.Items.Single(i => i.Boxes.Contains(job.Decisions.Boxes.Single(b => b.Appliance == "extra").Id)).Neutral.ShouldBeFalse();
+        a.ServiceCase.Items.Single(i => i.Boxes.Contains(job.Decisions.Boxes.Single(b => b.Appliance == "extra").Id))
+            .Neutral.ShouldBeFalse();
     }
 
     [Theory]
@@ -163,7 +275,13 @@ public class RuleLoadTests
     [InlineData("1.75", 1750.0)]
     [InlineData("1.7 12", 9700.0)]
     public void Cooking_goes_by_the_smaller_column_and_what_is_small_in_full(string plates, double va) =>
-        CookingDemand.Of([.. plates.Split(' ').Select(p => new VoltAmperes(double.Parse(p, System.Globalization.CultureInfo.InvariantCulture) * 1000))]).Demand.Value.ShouldBe(va, 0.5);
+        CookingDemand
+            .Of([
+                .. plates
+                    .Split(' ')
+                    .Select(p => new VoltAmperes(double.Parse(p, System.Globalization.CultureInfo.InvariantCulture) * 1000)),
+            ])
+            .Demand.Value.ShouldBe(va, 0.5);
 
     [Fact]
     public void A_cooktop_and_two_ovens_on_one_circuit_are_one_range()
@@ -176,8 +294,37 @@ public class RuleLoadTests
 
     private static double ApplianceOn(params object[] told)
     {
-        var pairs = told.Chunk(2).Select((p, n) => new Appliance { Id = $"x{n}", Type = (string)p[0], Room = "kitchen", Nameplate = new Nameplate { VoltAmperes = Convert.ToDouble(p[1], System.Globalization.CultureInfo.InvariantCulture) } }).ToList();
+        var pairs = told.Chunk(2)
+            .Select(
+                (p, n) =>
+                    new Appliance
+                    {
+                        Id = $"x{n}",
+                        Type = (string)p[0],
+                        Room = "kitchen",
+                        Nameplate = new Nameplate
+                        {
+                            VoltAmperes = Convert.ToDouble(p[1], System.Globalization.CultureInfo.InvariantCulture),
+                        },
+                    }
+            )
+            .ToList();
         var job = Sample.Flat() with { Appliances = [.. pairs] };
-        return CircuitLoad.Of(job, CodeLibrary.Edition("us-2023"), CircuitPurpose.Appliance, [.. pairs.Select(p => new Box { Id = $"b{p.Id}", Kind = BoxKind.Appliance, Appliance = p.Id, Room = "kitchen" })]).Sizing.Value;
+        return CircuitLoad
+            .Of(
+                job,
+                CodeLibrary.Edition("us-2023"),
+                CircuitPurpose.Appliance,
+                [
+                    .. pairs.Select(p => new Box
+                    {
+                        Id = $"b{p.Id}",
+                        Kind = BoxKind.Appliance,
+                        Appliance = p.Id,
+                        Room = "kitchen",
+                    }),
+                ]
+            )
+            .Sizing.Value;
     }
 }

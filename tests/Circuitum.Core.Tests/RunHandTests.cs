@@ -15,10 +15,15 @@ public class RunHandTests
     private static readonly JobAnalysis A = Analyzer.Analyze(Planned);
 
     // A home run that goes through the field of its own storey, and a place well off its way.
-    private static readonly CircuitAnalysis Far = A.Circuits.Where(c => !c.Carried && A.RouteOf(c.Run.Hops[0]).Pieces.Any(p => p.Kind == WayKind.Field)).MaxBy(c => c.Run.HomeRun)!;
+    private static readonly CircuitAnalysis Far = A
+        .Circuits.Where(c => !c.Carried && A.RouteOf(c.Run.Hops[0]).Pieces.Any(p => p.Kind == WayKind.Field))
+        .MaxBy(c => c.Run.HomeRun)!;
 
-    private static Point Aside => A.House.Rooms.Where(r => r.Room.Storey == A.House[Far.Boxes[0].Room].Room.Storey && !r.Room.Kind.OpenAir())
-        .Select(r => r.Centre).MaxBy(p => A.RouteOf(Far.Run.Hops[0]).Pieces.Min(x => x.From.RectilinearTo(p)));
+    private static Point Aside =>
+        A
+            .House.Rooms.Where(r => r.Room.Storey == A.House[Far.Boxes[0].Room].Room.Storey && !r.Room.Kind.OpenAir())
+            .Select(r => r.Centre)
+            .MaxBy(p => A.RouteOf(Far.Run.Hops[0]).Pieces.Min(x => x.From.RectilinearTo(p)));
 
     private static LeadCable Lead(Point? over) => new(null, Far.Run.First!, A.House[Far.Boxes[0].Room].Room.Storey, over);
 
@@ -37,7 +42,8 @@ public class RunHandTests
 
         // The drop follows the longer way.
         a.CircuitByNumber(Far.Number)!.DropPercent.ShouldBeGreaterThan(Far.DropPercent);
-        for (var i = 1; i < route.Pieces.Length; i++) route.Pieces[i].From.RectilinearTo(route.Pieces[i - 1].To).InInches.ShouldBeLessThan(2.5);
+        for (var i = 1; i < route.Pieces.Length; i++)
+            route.Pieces[i].From.RectilinearTo(route.Pieces[i - 1].To).InInches.ShouldBeLessThan(2.5);
     }
 
     [Fact]
@@ -68,20 +74,38 @@ public class RunHandTests
     {
         var led = Lead(Aside).Apply(Planned).Job!;
         var other = A.CircuitByNumber(Far.Number)!.Circuit.Boxes.Select(b => b.Box).FirstOrDefault(b => b != Far.Run.First);
-        if (other is null) return;
+        if (other is null)
+            return;
         var moved = new ForceFirst(Far.Number, other).Apply(led).Job!;
         Analyzer.Analyze(moved).CircuitByNumber(Far.Number)!.Run.Hops[0].Longer.ShouldBe(Length.Zero);
-        Analyzer.Analyze(new ForceFirst(Far.Number, null).Apply(moved).Job!).CircuitByNumber(Far.Number)!.Run.Hops[0].Longer.ShouldBeGreaterThan(Length.Zero);
+        Analyzer
+            .Analyze(new ForceFirst(Far.Number, null).Apply(moved).Job!)
+            .CircuitByNumber(Far.Number)!
+            .Run.Hops[0]
+            .Longer.ShouldBeGreaterThan(Length.Zero);
     }
 
     [Fact]
     public void Through_a_closed_wall_goes_no_cable_from_either_side()
     {
-        var hop = A.Circuits.SelectMany(c => c.Run.Hops).First(h => h.From is not null && A.RouteOf(h).Pieces.Any(p => p.Kind == WayKind.Studs && p.Length > Length.Feet(3)) && A.Boxes[h.From].Room == A.Boxes[h.To].Room && A.Boxes[h.From].Wall == A.Boxes[h.To].Wall);
+        var hop = A
+            .Circuits.SelectMany(c => c.Run.Hops)
+            .First(h =>
+                h.From is not null
+                && A.RouteOf(h).Pieces.Any(p => p.Kind == WayKind.Studs && p.Length > Length.Feet(3))
+                && A.Boxes[h.From].Room == A.Boxes[h.To].Room
+                && A.Boxes[h.From].Wall == A.Boxes[h.To].Wall
+            );
         var box = A.Boxes[hop.To];
         var closed = new CloseWall(box.Room, box.Wall!.Value, true).Apply(Planned).Job!;
         var a = Analyzer.Analyze(closed);
-        a.Routes.Value.Where(r => r.Key.From is { } from && a.Boxes[from].Room == box.Room && a.Boxes[r.Key.To].Room == box.Room && a.Boxes[from].Wall == box.Wall && a.Boxes[r.Key.To].Wall == box.Wall)
+        a.Routes.Value.Where(r =>
+                r.Key.From is { } from
+                && a.Boxes[from].Room == box.Room
+                && a.Boxes[r.Key.To].Room == box.Room
+                && a.Boxes[from].Wall == box.Wall
+                && a.Boxes[r.Key.To].Wall == box.Wall
+            )
             .ShouldAllBe(r => r.Value.Pieces.All(p => p.Kind != WayKind.Studs || p.Length < Length.Feet(3)));
 
         // Said from the other side it is the same wall.
@@ -95,26 +119,48 @@ public class RunHandTests
     {
         var circuit = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Run.Hops.Length > 3);
         var locked = new LockRun(circuit.Number, true).Apply(Planned).Job!;
-        Analyzer.Analyze(locked).CircuitByNumber(circuit.Number)!.Run.Cables.Select(h => (h.From, h.To)).ShouldBe(circuit.Run.Cables.Select(h => (h.From, h.To)));
+        Analyzer
+            .Analyze(locked)
+            .CircuitByNumber(circuit.Number)!
+            .Run.Cables.Select(h => (h.From, h.To))
+            .ShouldBe(circuit.Run.Cables.Select(h => (h.From, h.To)));
 
         // A box nearer to the panel than the first one would turn an unlocked run about.
         var panel = A.Panel!;
-        var near = new Box { Id = "near", Kind = BoxKind.Receptacle, Room = panel.Room, Wall = panel.Wall, Along = panel.Along + Length.Feet(2), Height = Length.Inches(16), By = Maker.Person };
-        Job With(Job job) => job with
+        var near = new Box
         {
-            Decisions = job.Decisions with
-            {
-                Boxes = job.Decisions.Boxes.Add(near),
-                Circuits = [.. job.Decisions.Circuits.Select(c => c.Number == circuit.Number ? c with { Boxes = c.Boxes.Add(new CircuitBox { Box = "near" }) } : c)],
-            },
+            Id = "near",
+            Kind = BoxKind.Receptacle,
+            Room = panel.Room,
+            Wall = panel.Wall,
+            Along = panel.Along + Length.Feet(2),
+            Height = Length.Inches(16),
+            By = Maker.Person,
         };
+        Job With(Job job) =>
+            job with
+            {
+                Decisions = job.Decisions with
+                {
+                    Boxes = job.Decisions.Boxes.Add(near),
+                    Circuits =
+                    [
+                        .. job.Decisions.Circuits.Select(c =>
+                            c.Number == circuit.Number ? c with { Boxes = c.Boxes.Add(new CircuitBox { Box = "near" }) } : c
+                        ),
+                    ],
+                },
+            };
         Analyzer.Analyze(With(Planned)).CircuitByNumber(circuit.Number)!.Run.First.ShouldBe("near");
         var run = Analyzer.Analyze(With(locked)).CircuitByNumber(circuit.Number)!.Run;
         run.First.ShouldBe(circuit.Run.First);
         run.Hops.Take(circuit.Run.Hops.Length).Select(h => (h.From, h.To)).ShouldBe(circuit.Run.Hops.Select(h => (h.From, h.To)));
         run.Hops[^1].To.ShouldBe("near");
         new ForceFirst(circuit.Number, "near").Apply(With(locked)).Problem.ShouldContain("locked");
-        Analyzer.Analyze(new LockRun(circuit.Number, false).Apply(With(locked)).Job!).CircuitByNumber(circuit.Number)!.Run.First.ShouldBe("near");
+        Analyzer
+            .Analyze(new LockRun(circuit.Number, false).Apply(With(locked)).Job!)
+            .CircuitByNumber(circuit.Number)!
+            .Run.First.ShouldBe("near");
     }
 
     [Fact]
@@ -131,7 +177,9 @@ public class RunHandTests
     [Fact]
     public void A_measured_pull_counts_for_the_drop()
     {
-        var longer = Analyzer.Analyze(new MarkPulled(Far.Number, true, Far.Run.Hops[0].Cut + Length.Feet(50)).Apply(Planned).Job!).CircuitByNumber(Far.Number)!;
+        var longer = Analyzer
+            .Analyze(new MarkPulled(Far.Number, true, Far.Run.Hops[0].Cut + Length.Feet(50)).Apply(Planned).Job!)
+            .CircuitByNumber(Far.Number)!;
         longer.DropPercent.ShouldBeGreaterThan(Far.DropPercent);
         longer.Run.Hops[0].Cut.ShouldBe(Far.Run.Hops[0].Cut);
     }
@@ -140,14 +188,19 @@ public class RunHandTests
     public void Ways_without_a_storey_and_twice_the_same_are_found()
     {
         var way = new RunWay { To = "b1", Storey = "nowhere" };
-        JobRules.Check(Planned with { Decisions = Planned.Decisions with { Ways = [way, way] } }).Select(p => p.Field).ShouldBe(["decisions.ways[0].storey", "decisions.ways[1].storey", "decisions.ways[1]"]);
+        JobRules
+            .Check(Planned with { Decisions = Planned.Decisions with { Ways = [way, way] } })
+            .Select(p => p.Field)
+            .ShouldBe(["decisions.ways[0].storey", "decisions.ways[1].storey", "decisions.ways[1]"]);
     }
 
     [Fact]
     public void Moving_the_panel_tells_the_difference_in_feet_and_money()
     {
         var panel = A.Panel!;
-        var far = A.House.Rooms.Where(r => !r.Room.Kind.OpenAir() && r.Room.Storey == A.House[panel.Room].Room.Storey).MaxBy(r => r.Centre.RectilinearTo(A.House[panel.Room].Centre))!;
+        var far = A
+            .House.Rooms.Where(r => !r.Room.Kind.OpenAir() && r.Room.Storey == A.House[panel.Room].Room.Storey)
+            .MaxBy(r => r.Centre.RectilinearTo(A.House[panel.Room].Centre))!;
         var moved = Planned with { Panels = [panel with { Room = far.Room.Id, Wall = 0, Along = far.Walls[0].Length / 2 }] };
         var told = Consequences.Of(A, Analyzer.Analyze(moved)).Select(c => c.What).ToList();
         told.ShouldContain(t => t.StartsWith("Cable to buy", StringComparison.Ordinal));

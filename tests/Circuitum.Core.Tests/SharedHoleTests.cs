@@ -8,14 +8,30 @@ public class SharedHoleTests
 {
     private static readonly Job Planned = CheckTests.PlannedWhole;
 
-    private static JobAnalysis With(int perHole, int holeCents, int ambient = 30) => Analyzer.Analyze(Planned with { Preferences = Planned.Preferences with { CablesPerHole = perHole, AmbientC = ambient, Weights = Planned.Preferences.Weights with { Hole = holeCents } } });
+    private static JobAnalysis With(int perHole, int holeCents, int ambient = 30) =>
+        Analyzer.Analyze(
+            Planned with
+            {
+                Preferences = Planned.Preferences with
+                {
+                    CablesPerHole = perHole,
+                    AmbientC = ambient,
+                    Weights = Planned.Preferences.Weights with { Hole = holeCents },
+                },
+            }
+        );
 
     [Fact]
     public void Three_cables_in_a_hole_change_nothing()
     {
         var a = With(3, 150);
         a.SharedHoles.ShouldBeEmpty();
-        a.Circuits.Select(c => c.Wire!.Size).ShouldBe(Analyzer.Analyze(Planned with { Preferences = Planned.Preferences with { CablesPerHole = 1 } }).Circuits.Select(c => c.Wire!.Size));
+        a.Circuits.Select(c => c.Wire!.Size)
+            .ShouldBe(
+                Analyzer
+                    .Analyze(Planned with { Preferences = Planned.Preferences with { CablesPerHole = 1 } })
+                    .Circuits.Select(c => c.Wire!.Size)
+            );
     }
 
     [Fact]
@@ -47,7 +63,8 @@ public class SharedHoleTests
         foreach (var s in a.SharedHoles.Where(s => s.Remedy == HoleRemedy.LargerWire))
         {
             a.CircuitByNumber(s.Circuit)!.Wire!.Row.Cmil.ShouldBeGreaterThan(alone.CircuitByNumber(s.Circuit)!.Wire!.Row.Cmil);
-            a.CircuitByNumber(s.Circuit)!.WireDerivation.Steps.ShouldContain(x => x.What == "Cables together" && x.Result == $"{s.Larger} AWG");
+            a.CircuitByNumber(s.Circuit)!
+                .WireDerivation.Steps.ShouldContain(x => x.What == "Cables together" && x.Result == $"{s.Larger} AWG");
         }
 
         Left(a).ShouldBeEmpty();
@@ -70,11 +87,22 @@ public class SharedHoleTests
         {
             foreach (var hole in DrillList.Bored(a, member, cables).Where(h => h.Length > 2))
             {
-                var factor = hole.Sum(h => h.Carrying) switch { <= 3 => 1.0, <= 6 => 0.8, <= 9 => 0.7, <= 20 => 0.5, _ => 0.45 };
-                var ambient = a.Job.Preferences.AmbientC <= 30 ? 1 : 0.76;
-                foreach (var c in hole.Select(h => a.CircuitByNumber(h.Circuit)!).Where(c => c.Circuit.Purpose is CircuitPurpose.Receptacles or CircuitPurpose.SmallAppliance && !c.Carried))
+                var factor = hole.Sum(h => h.Carrying) switch
                 {
-                    if (c.Wire!.Row.C90 * factor * ambient < c.Breaker - 1e-9) left.Add($"{c.Number} at {member.Where} {at}");
+                    <= 3 => 1.0,
+                    <= 6 => 0.8,
+                    <= 9 => 0.7,
+                    <= 20 => 0.5,
+                    _ => 0.45,
+                };
+                var ambient = a.Job.Preferences.AmbientC <= 30 ? 1 : 0.76;
+                foreach (
+                    var c in hole.Select(h => a.CircuitByNumber(h.Circuit)!)
+                        .Where(c => c.Circuit.Purpose is CircuitPurpose.Receptacles or CircuitPurpose.SmallAppliance && !c.Carried)
+                )
+                {
+                    if (c.Wire!.Row.C90 * factor * ambient < c.Breaker - 1e-9)
+                        left.Add($"{c.Number} at {member.Where} {at}");
                 }
             }
         }

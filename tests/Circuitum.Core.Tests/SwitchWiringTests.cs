@@ -11,21 +11,65 @@ public class SwitchWiringTests
 {
     private static readonly string[] Line = ["l1", "s1", "s2"];
 
-    private static Box Light(string id, double x, string room = "a") => new() { Id = id, Kind = BoxKind.Light, Room = room, At = Sample.P(x, 5), Height = Length.Feet(8) };
+    private static Box Light(string id, double x, string room = "a") =>
+        new()
+        {
+            Id = id,
+            Kind = BoxKind.Light,
+            Room = room,
+            At = Sample.P(x, 5),
+            Height = Length.Feet(8),
+        };
 
-    private static Box Switch(string id, double along, params SwitchGang[] gangs) => new() { Id = id, Kind = BoxKind.Switch, Room = "a", Wall = 0, Along = Length.Feet(along), Height = Length.Inches(46), Gangs = [.. gangs] };
+    private static Box Switch(string id, double along, params SwitchGang[] gangs) =>
+        new()
+        {
+            Id = id,
+            Kind = BoxKind.Switch,
+            Room = "a",
+            Wall = 0,
+            Along = Length.Feet(along),
+            Height = Length.Inches(46),
+            Gangs = [.. gangs],
+        };
 
     private static SwitchGang To(int places, params string[] lights) => new() { Lights = [.. lights], Locations = places };
 
     // One long room with the panel at its left end.
-    private static Job With(params Box[] boxes) => Sample.House(Sample.Rect("a", RoomKind.Living, 0, 0, 40, 10)) with
-    {
-        Frame = new() { Under = Under.Slab },
-        Panels = [new Panel { Id = "main", Name = "Main panel", Room = "a", Wall = 3, Along = Length.Feet(5), Spaces = 30, MainBreaker = 150 }],
-        Decisions = new() { Boxes = [.. boxes], Circuits = [new Circuit { Number = 1, Purpose = CircuitPurpose.Lighting, Boxes = [.. boxes.Select(b => new CircuitBox { Box = b.Id })] }] },
-    };
+    private static Job With(params Box[] boxes) =>
+        Sample.House(Sample.Rect("a", RoomKind.Living, 0, 0, 40, 10)) with
+        {
+            Frame = new() { Under = Under.Slab },
+            Panels =
+            [
+                new Panel
+                {
+                    Id = "main",
+                    Name = "Main panel",
+                    Room = "a",
+                    Wall = 3,
+                    Along = Length.Feet(5),
+                    Spaces = 30,
+                    MainBreaker = 150,
+                },
+            ],
+            Decisions = new()
+            {
+                Boxes = [.. boxes],
+                Circuits =
+                [
+                    new Circuit
+                    {
+                        Number = 1,
+                        Purpose = CircuitPurpose.Lighting,
+                        Boxes = [.. boxes.Select(b => new CircuitBox { Box = b.Id })],
+                    },
+                ],
+            },
+        };
 
-    private static RunEstimate Plan(Job job, SwitchLoops loops = SwitchLoops.SwitchFirst, string? first = null) => new Runs(HouseShape.Of(job)).Plan([.. job.Decisions.Boxes.Select(b => b.Id)], first, loops);
+    private static RunEstimate Plan(Job job, SwitchLoops loops = SwitchLoops.SwitchFirst, string? first = null) =>
+        new Runs(HouseShape.Of(job)).Plan([.. job.Decisions.Boxes.Select(b => b.Id)], first, loops);
 
     private static string Words(RunEstimate run) => string.Join("; ", run.Cables.Select(h => $"{h.From ?? "panel"}-{h.To} {h.Use}"));
 
@@ -44,11 +88,13 @@ public class SwitchWiringTests
 
     [Fact]
     public void Three_way_switches_take_power_at_one_end_and_the_leg_leaves_from_the_other() =>
-        Words(Plan(With(Switch("s1", 5, To(2, "l1")), Switch("s2", 35, To(2, "l1")), Light("l1", 30)))).ShouldBe("panel-s1 Power; s1-s2 Travelers; s2-l1 SwitchLeg");
+        Words(Plan(With(Switch("s1", 5, To(2, "l1")), Switch("s2", 35, To(2, "l1")), Light("l1", 30))))
+            .ShouldBe("panel-s1 Power; s1-s2 Travelers; s2-l1 SwitchLeg");
 
     [Fact]
     public void With_the_light_near_the_first_switch_power_goes_to_the_second() =>
-        Words(Plan(With(Switch("s1", 5, To(2, "l1")), Switch("s2", 35, To(2, "l1")), Light("l1", 8)))).ShouldBe("panel-s2 Power; s2-s1 Travelers; s1-l1 SwitchLeg");
+        Words(Plan(With(Switch("s1", 5, To(2, "l1")), Switch("s2", 35, To(2, "l1")), Light("l1", 8))))
+            .ShouldBe("panel-s2 Power; s2-s1 Travelers; s1-l1 SwitchLeg");
 
     [Fact]
     public void A_four_way_stands_between() =>
@@ -73,7 +119,15 @@ public class SwitchWiringTests
     [Fact]
     public void Between_two_boxes_that_both_need_power_it_goes_with_the_travelers_in_four_wires()
     {
-        var run = Plan(With(Switch("s1", 5, To(2, "l1"), To(1, "l3")), Switch("s2", 35, To(2, "l1"), To(1, "l2")), Light("l1", 30), Light("l2", 38), Light("l3", 4)));
+        var run = Plan(
+            With(
+                Switch("s1", 5, To(2, "l1"), To(1, "l3")),
+                Switch("s2", 35, To(2, "l1"), To(1, "l2")),
+                Light("l1", 30),
+                Light("l2", 38),
+                Light("l3", 4)
+            )
+        );
         Words(run).ShouldBe("panel-s1 Power; s1-s2 Travelers; s2-l2 SwitchLeg; s2-l1 SwitchLeg; s1-l3 SwitchLeg");
         run.Hops.Single(h => h.Use == CableUse.Travelers).Conductors.ShouldBe(4);
         run.Beside.ShouldBeEmpty();
@@ -137,7 +191,8 @@ public class SwitchWiringTests
             var seen = new HashSet<string>();
             foreach (var hop in c.Run.Hops)
             {
-                if (hop.From is not null) seen.ShouldContain(hop.From);
+                if (hop.From is not null)
+                    seen.ShouldContain(hop.From);
                 seen.Add(hop.To);
             }
 
@@ -149,7 +204,8 @@ public class SwitchWiringTests
                 var reach = new HashSet<string> { g.Switches.First(own.Contains) };
                 while (wired.Any(h => reach.Contains(h.From!) != reach.Contains(h.To)))
                 {
-                    foreach (var h in wired.Where(h => reach.Contains(h.From!) || reach.Contains(h.To))) (_, _) = (reach.Add(h.From!), reach.Add(h.To));
+                    foreach (var h in wired.Where(h => reach.Contains(h.From!) || reach.Contains(h.To)))
+                        (_, _) = (reach.Add(h.From!), reach.Add(h.To));
                 }
 
                 g.Lights.Concat(g.Switches).Where(own.Contains).ShouldBeSubsetOf(reach);

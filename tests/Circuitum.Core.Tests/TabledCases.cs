@@ -17,14 +17,19 @@ public class TabledCases
     private static IEnumerable<string[]> Rows(string file)
     {
         var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "Cases"))) at = at.Parent;
-        return File.ReadAllLines(Path.Combine(at!.FullName, "Cases", $"{file}.md")).Where(l => l.StartsWith('|')).Skip(2).Select(l => l.Trim('|').Split('|').Select(c => c.Trim()).ToArray());
+        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "Cases")))
+            at = at.Parent;
+        return File.ReadAllLines(Path.Combine(at!.FullName, "Cases", $"{file}.md"))
+            .Where(l => l.StartsWith('|'))
+            .Skip(2)
+            .Select(l => l.Trim('|').Split('|').Select(c => c.Trim()).ToArray());
     }
 
     private static TheoryData<string, string[]> Table(string file, int name = 3)
     {
         var data = new TheoryData<string, string[]>();
-        foreach (var row in Rows(file)) data.Add(string.Join(", ", row[..name]), row);
+        foreach (var row in Rows(file))
+            data.Add(string.Join(", ", row[..name]), row);
         return data;
     }
 
@@ -34,7 +39,8 @@ public class TabledCases
 
     private static int? Maybe(string cell) => cell.Length == 0 ? null : N(cell);
 
-    private static double[] Sum(string cell) => [.. cell.Split('+', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(D)];
+    private static double[] Sum(string cell) =>
+        [.. cell.Split('+', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(D)];
 
     public static TheoryData<string, string[]> Cable => Table("wire-in-cable");
 
@@ -65,13 +71,29 @@ public class TabledCases
     public static TheoryData<string, string[]> Cooking => Table("cooking", 2);
 
     [Fact]
-    public void There_are_at_least_300_of_them() => new[] { Cable, Conduit, Drop, Ground, Range, Load, Nameplate, Least, ConduitFills, Bends, Bundles, BoxFills, Services, Cooking }.Sum(t => t.Count).ShouldBeGreaterThanOrEqualTo(300);
+    public void There_are_at_least_300_of_them() =>
+        new[] { Cable, Conduit, Drop, Ground, Range, Load, Nameplate, Least, ConduitFills, Bends, Bundles, BoxFills, Services, Cooking }
+            .Sum(t => t.Count)
+            .ShouldBeGreaterThanOrEqualTo(300);
 
     [Theory]
     [MemberData(nameof(Cable))]
     public void Wire_in_cable(string what, string[] r)
     {
-        var got = Conductor.Choose(new() { NonContinuous = new(D(r[1])), Continuous = new(D(r[2])), Breaker = Maybe(r[3]), CurrentCarrying = N(r[4]), AmbientC = N(r[5]), SeveralReceptacles = r[6] == "yes" }, Us2023).ShouldNotBeNull(what);
+        var got = Conductor
+            .Choose(
+                new()
+                {
+                    NonContinuous = new(D(r[1])),
+                    Continuous = new(D(r[2])),
+                    Breaker = Maybe(r[3]),
+                    CurrentCarrying = N(r[4]),
+                    AmbientC = N(r[5]),
+                    SeveralReceptacles = r[6] == "yes",
+                },
+                Us2023
+            )
+            .ShouldNotBeNull(what);
         (got.Size, got.Breaker).ShouldBe((r[7], N(r[8])), what);
     }
 
@@ -79,7 +101,22 @@ public class TabledCases
     [MemberData(nameof(Conduit))]
     public void Wire_in_conduit(string what, string[] r)
     {
-        var got = Conductor.Choose(new() { NonContinuous = new(D(r[1])), Continuous = new(D(r[2])), Copper = r[3] == "copper", InsulationC = N(r[4]), TerminationC = N(r[5]), CurrentCarrying = N(r[6]), AmbientC = N(r[7]), Method = WiringMethod.Conduit }, Us2023).ShouldNotBeNull(what);
+        var got = Conductor
+            .Choose(
+                new()
+                {
+                    NonContinuous = new(D(r[1])),
+                    Continuous = new(D(r[2])),
+                    Copper = r[3] == "copper",
+                    InsulationC = N(r[4]),
+                    TerminationC = N(r[5]),
+                    CurrentCarrying = N(r[6]),
+                    AmbientC = N(r[7]),
+                    Method = WiringMethod.Conduit,
+                },
+                Us2023
+            )
+            .ShouldNotBeNull(what);
         (got.Size, got.Breaker).ShouldBe((r[8], N(r[9])), what);
     }
 
@@ -119,10 +156,16 @@ public class TabledCases
         BoxLoad One(double amps, LoadKind kind, bool continuous = false) => new(new Box(), new(amps * 120), continuous, kind, "");
         List<BoxLoad> loads =
         [
-            .. Sum(r[2]).Select(a => One(a, LoadKind.Fixed)), .. Sum(r[3]).Select(a => One(a, LoadKind.Fixed, true)), .. Sum(r[4]).Select(a => One(a, LoadKind.PlugIn)),
-            .. Sum(r[5]).Select(a => One(a, LoadKind.Light)), .. Enumerable.Range(0, Maybe(r[6]) ?? 0).Select(_ => One(1.5, LoadKind.GeneralReceptacle)),
+            .. Sum(r[2]).Select(a => One(a, LoadKind.Fixed)),
+            .. Sum(r[3]).Select(a => One(a, LoadKind.Fixed, true)),
+            .. Sum(r[4]).Select(a => One(a, LoadKind.PlugIn)),
+            .. Sum(r[5]).Select(a => One(a, LoadKind.Light)),
+            .. Enumerable.Range(0, Maybe(r[6]) ?? 0).Select(_ => One(1.5, LoadKind.GeneralReceptacle)),
         ];
-        var found = LoadLimits.Check(Us2023, N(r[1]), 120, loads).Select(b => b.RuleId["circuit.".Length..].Replace("plugIn", "plug-in", StringComparison.Ordinal)).Distinct();
+        var found = LoadLimits
+            .Check(Us2023, N(r[1]), 120, loads)
+            .Select(b => b.RuleId["circuit.".Length..].Replace("plugIn", "plug-in", StringComparison.Ordinal))
+            .Distinct();
         string.Join(", ", found).ShouldBe(r[7] == "passes" ? "" : r[7], what);
     }
 
@@ -130,7 +173,17 @@ public class TabledCases
     [MemberData(nameof(Nameplate))]
     public void By_nameplate(string what, string[] r)
     {
-        var got = Conductor.Choose(new() { NonContinuous = new(D(r[0]) / 1.25), MinimumCircuitAmpacity = D(r[0]), MaximumBreaker = N(r[1]) }, Us2023).ShouldNotBeNull(what);
+        var got = Conductor
+            .Choose(
+                new()
+                {
+                    NonContinuous = new(D(r[0]) / 1.25),
+                    MinimumCircuitAmpacity = D(r[0]),
+                    MaximumBreaker = N(r[1]),
+                },
+                Us2023
+            )
+            .ShouldNotBeNull(what);
         (got.Size, got.Breaker).ShouldBe((r[2], N(r[3])), what);
     }
 
@@ -164,16 +217,32 @@ public class TabledCases
     [MemberData(nameof(Bundles))]
     public void Cables_together(string what, string[] r)
     {
-        var got = Conductor.Choose(new() { NonContinuous = new(D(r[3])), Breaker = N(r[3]), CurrentCarrying = 2 * N(r[1]), SeveralReceptacles = true, SmallestSize = r[0] }, Us2023).ShouldNotBeNull(what);
+        var got = Conductor
+            .Choose(
+                new()
+                {
+                    NonContinuous = new(D(r[3])),
+                    Breaker = N(r[3]),
+                    CurrentCarrying = 2 * N(r[1]),
+                    SeveralReceptacles = true,
+                    SmallestSize = r[0],
+                },
+                Us2023
+            )
+            .ShouldNotBeNull(what);
         (got.Size == r[0]).ShouldBe(r[4] == "yes", what);
-        if (r[4] == "yes") got.Ampacity.Value.ShouldBe(D(r[2]), 1e-9, what);
+        if (r[4] == "yes")
+            got.Ampacity.Value.ShouldBe(D(r[2]), 1e-9, what);
     }
 
     [Theory]
     [MemberData(nameof(BoxFills))]
     public void Box_fill(string what, string[] r)
     {
-        IEnumerable<(string Size, int Count, bool Wide)> Counts(string cell) => cell.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(w => w.Split(':')).Select(w => (w[0], N(w[1].TrimEnd('w')), w[1].EndsWith('w')));
+        IEnumerable<(string Size, int Count, bool Wide)> Counts(string cell) =>
+            cell.Split(' ', StringSplitOptions.RemoveEmptyEntries)
+                .Select(w => w.Split(':'))
+                .Select(w => (w[0], N(w[1].TrimEnd('w')), w[1].EndsWith('w')));
         var got = BoxFill.Of(
             new()
             {
@@ -182,7 +251,8 @@ public class TabledCases
                 Devices = [.. Counts(r[4]).SelectMany(w => Enumerable.Repeat(new DeviceYoke(w.Size, w.Wide), w.Count))],
                 Clamps = r[5] == "yes",
             },
-            CodeLibrary.Edition($"us-{r[1]}"));
+            CodeLibrary.Edition($"us-{r[1]}")
+        );
         got.Inches3.ShouldBe(D(r[6]), 1e-9, what);
     }
 
@@ -190,12 +260,18 @@ public class TabledCases
     [MemberData(nameof(Services))]
     public void Service_load(string what, string[] r)
     {
-        double By(string method) => (double)BenchDesk.Ask(BenchDesk.Find("service")!, [("method", method), ("area-sqft", r[1]), ("small-appliance", r[2]), ("laundry", r[3]), ("load", r[4])])["va"]!;
+        double By(string method) =>
+            (double)
+                BenchDesk.Ask(
+                    BenchDesk.Find("service")!,
+                    [("method", method), ("area-sqft", r[1]), ("small-appliance", r[2]), ("laundry", r[3]), ("load", r[4])]
+                )["va"]!;
         By("standard").ShouldBe(D(r[5]), 0.51, what);
         By("optional").ShouldBe(D(r[6]), 0.51, what);
     }
 
     [Theory]
     [MemberData(nameof(Cooking))]
-    public void Cooking_demand(string what, string[] r) => ((double)BenchDesk.Ask(BenchDesk.Find("range")!, [("kw", r[0])])["demandVa"]!).ShouldBe(D(r[1]), 0.51, what);
+    public void Cooking_demand(string what, string[] r) =>
+        ((double)BenchDesk.Ask(BenchDesk.Find("range")!, [("kw", r[0])])["demandVa"]!).ShouldBe(D(r[1]), 0.51, what);
 }

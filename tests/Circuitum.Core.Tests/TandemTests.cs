@@ -15,12 +15,20 @@ public class TandemTests
     // A one-pole circuit whose breaker protects against nothing, so that a breaker of half the height can serve it.
     private static int Plain(JobAnalysis a) => a.Circuits.First(c => FitsHalf(c)).Number;
 
-    private static bool FitsHalf(CircuitAnalysis c) => c.Poles == 1 && c.Protection.Devices.All(d => d.Box is not null) && c.Pair is null && c.Breaker <= 30;
+    private static bool FitsHalf(CircuitAnalysis c) =>
+        c.Poles == 1 && c.Protection.Devices.All(d => d.Box is not null) && c.Pair is null && c.Breaker <= 30;
 
-    private static Job Tandems(Job job, params int[] spaces) => new EditPanel(job.Panels[0].Id, p => p with { TandemSpaces = [.. spaces] }).Apply(job).Job!;
+    private static Job Tandems(Job job, params int[] spaces) =>
+        new EditPanel(job.Panels[0].Id, p => p with { TandemSpaces = [.. spaces] }).Apply(job).Job!;
 
     // Receptacles and first outlets protect, so that breakers are plain.
-    private static readonly Job Plainer = Planner.PlanSpaces(Job with { Preferences = Job.Preferences with { ArcFault = ArcFaultPlace.FirstOutlet, GroundFault = ProtectionPlace.FirstReceptacle } }, afresh: true);
+    private static readonly Job Plainer = Planner.PlanSpaces(
+        Job with
+        {
+            Preferences = Job.Preferences with { ArcFault = ArcFaultPlace.FirstOutlet, GroundFault = ProtectionPlace.FirstReceptacle },
+        },
+        afresh: true
+    );
 
     [Fact]
     public void Halves_are_divided_with_the_least_gap_as_every_division_shows()
@@ -29,7 +37,10 @@ public class TandemTests
         var shared = 0;
         for (var n = 0; n < 300; n++)
         {
-            var loads = Enumerable.Range(0, random.Next(1, 10)).Select(_ => (Va: random.Next(1, 40) * 60 + random.Next(2), Half: random.Next(3) > 0)).ToList();
+            var loads = Enumerable
+                .Range(0, random.Next(1, 10))
+                .Select(_ => (Va: random.Next(1, 40) * 60 + random.Next(2), Half: random.Next(3) > 0))
+                .ToList();
             LegRoom Leg()
             {
                 var full = random.Next(0, 4);
@@ -43,20 +54,30 @@ public class TandemTests
             {
                 foreach (var onA in Enumerable.Range(0, extra + 1))
                 {
-                    bool Fits(LegRoom leg, int halves, List<(int Va, bool Half)> on) => halves <= leg.Joined + leg.Doubled && on.Count <= leg.Full + halves && on.Count(l => l.Half) >= Math.Min(halves, leg.Joined) + (2 * Math.Max(0, halves - leg.Joined));
-                    var (left, right) = (loads.Where((_, i) => (mask >> i & 1) == 1).ToList(), loads.Where((_, i) => (mask >> i & 1) == 0).ToList());
-                    if (!Fits(a, onA, left) || !Fits(b, extra - onA, right)) continue;
+                    bool Fits(LegRoom leg, int halves, List<(int Va, bool Half)> on) =>
+                        halves <= leg.Joined + leg.Doubled
+                        && on.Count <= leg.Full + halves
+                        && on.Count(l => l.Half) >= Math.Min(halves, leg.Joined) + (2 * Math.Max(0, halves - leg.Joined));
+                    var (left, right) = (
+                        loads.Where((_, i) => (mask >> i & 1) == 1).ToList(),
+                        loads.Where((_, i) => (mask >> i & 1) == 0).ToList()
+                    );
+                    if (!Fits(a, onA, left) || !Fits(b, extra - onA, right))
+                        continue;
                     var gap = Math.Abs(lead + left.Sum(l => l.Va) - right.Sum(l => l.Va));
-                    if (least is null || gap < least) least = gap;
+                    if (least is null || gap < least)
+                        least = gap;
                 }
             }
 
             var split = TandemBalance.Split(loads, a, b, lead);
             (split is null).ShouldBe(least is null, $"case {n}");
-            if (split is not { } found) continue;
+            if (split is not { } found)
+                continue;
             shared += extra > 0 ? 1 : 0;
             (found.ExtraA + found.ExtraB).ShouldBe(extra);
-            Math.Abs(lead + loads.Select((l, i) => found.OnA[i] ? l.Va : -l.Va).Sum()).ShouldBeLessThanOrEqualTo(Math.Max(least!.Value, 1), $"case {n}");
+            Math.Abs(lead + loads.Select((l, i) => found.OnA[i] ? l.Va : -l.Va).Sum())
+                .ShouldBeLessThanOrEqualTo(Math.Max(least!.Value, 1), $"case {n}");
         }
 
         shared.ShouldBeGreaterThan(40);
@@ -65,14 +86,26 @@ public class TandemTests
     [Fact]
     public void Whole_spaces_come_first_and_no_more_is_shared_than_has_to_be()
     {
-        var panel = new Panel { Id = "p", Spaces = 12, TandemSpaces = [.. Enumerable.Range(7, 6)] };
-        List<BreakerNeed> Needs(int ones, int protective) => [new(100, 2, 30, 5000), .. Enumerable.Range(1, ones).Select(i => new BreakerNeed(i, 1, 20, 300 + (i * 70), Protective: i <= protective))];
+        var panel = new Panel
+        {
+            Id = "p",
+            Spaces = 12,
+            TandemSpaces = [.. Enumerable.Range(7, 6)],
+        };
+        List<BreakerNeed> Needs(int ones, int protective) =>
+            [
+                new(100, 2, 30, 5000),
+                .. Enumerable.Range(1, ones).Select(i => new BreakerNeed(i, 1, 20, 300 + (i * 70), Protective: i <= protective)),
+            ];
         SpacePlan.Fill(panel, [], Needs(10, 0), PanelOrder.ByNumber).ShouldAllBe(s => s.Half == TandemHalf.Whole);
         var placed = SpacePlan.Fill(panel, [], Needs(13, 4), PanelOrder.ByNumber);
         placed.Length.ShouldBe(14);
         placed.Count(s => s.Half != TandemHalf.Whole).ShouldBe(6);
         placed.Where(s => s.Half != TandemHalf.Whole).ShouldAllBe(s => panel.TakesTandem(s.Space) && s.Circuit > 4 && s.Circuit < 100);
-        placed.Where(s => s.Half != TandemHalf.Whole).GroupBy(s => s.Space).ShouldAllBe(g => g.Count() == 2 && g.Select(s => s.Half).Distinct().Count() == 2);
+        placed
+            .Where(s => s.Half != TandemHalf.Whole)
+            .GroupBy(s => s.Space)
+            .ShouldAllBe(g => g.Count() == 2 && g.Select(s => s.Half).Distinct().Count() == 2);
 
         // Nineteen fit when all of them may be halves: one two-pole, four whole ones, six spaces shared. One more does not.
         SpacePlan.Fill(panel, [], Needs(16, 0), PanelOrder.ByNumber).Length.ShouldBe(17);
@@ -83,7 +116,8 @@ public class TandemTests
         // A full panel gets one more: the planner's own makes room in its space, nobody leaves his.
         var full = SpacePlan.Fill(panel, [], Needs(10, 0), PanelOrder.ByNumber);
         var more = SpacePlan.Fill(panel, full, Needs(11, 0), PanelOrder.ByNumber);
-        foreach (var was in full) more.Single(s => s.Circuit == was.Circuit).Space.ShouldBe(was.Space);
+        foreach (var was in full)
+            more.Single(s => s.Circuit == was.Circuit).Space.ShouldBe(was.Space);
         var beside = more.Single(s => s.Circuit == 11);
         beside.Half.ShouldNotBe(TandemHalf.Whole);
 
@@ -102,7 +136,9 @@ public class TandemTests
         var job = new MoveBreaker(one.Number, space, Half: TandemHalf.Lower).Apply(Tandems(Plainer, space)).Job!;
         JobRules.Check(job).ShouldBeEmpty();
         var after = Analyzer.Analyze(job);
-        (after.RowOf(after.CircuitByNumber(one.Number)!)!.Place, after.RowOf(after.CircuitByNumber(other.Number)!)!.Place).ShouldBe(($"{space}B", $"{space}A"));
+        (after.RowOf(after.CircuitByNumber(one.Number)!)!.Place, after.RowOf(after.CircuitByNumber(other.Number)!)!.Place).ShouldBe(
+            ($"{space}B", $"{space}A")
+        );
         after.Panels[0].SpacesUsed.ShouldBe(a.Panels[0].SpacesUsed - 1);
         after.Findings.ShouldNotContain(f => f.RuleId == "panel.tandem" || f.RuleId == "panel.spaces");
         (after.LegA + after.LegB).Value.ShouldBe((a.LegA + a.LegB).Value, 0.01);
@@ -115,7 +151,11 @@ public class TandemTests
 
         // A two-pole breaker on a shared space sends both elsewhere.
         var two = after.Circuits.First(c => c.Poles == 2);
-        var over = Analyzer.Analyze(new MoveBreaker(two.Number, space).Apply(job).Job is { } moved ? moved : new MoveBreaker(two.Number, space - 2).Apply(job).Job ?? job);
+        var over = Analyzer.Analyze(
+            new MoveBreaker(two.Number, space).Apply(job).Job is { } moved
+                ? moved
+                : new MoveBreaker(two.Number, space - 2).Apply(job).Job ?? job
+        );
         over.Panels[0].Schedule.Where(r => r.Circuit is not null && !r.SecondPole).Select(r => r.Circuit!.Number).ShouldBeUnique();
 
         new MoveBreaker(two.Number, space, Half: TandemHalf.Upper).Apply(job).Problem.ShouldContain("needs a whole space");
@@ -126,17 +166,29 @@ public class TandemTests
     {
         var number = Plain(Analyzer.Analyze(Plainer));
         var space = Plainer.Decisions.Spaces.Single(s => s.Circuit == number).Space;
-        Job Bent(Job job, int circuit, TandemHalf half) => job with { Decisions = job.Decisions with { Spaces = [.. job.Decisions.Spaces.Select(s => s.Circuit == circuit ? s with { Half = half, By = Maker.Person } : s)] } };
+        Job Bent(Job job, int circuit, TandemHalf half) =>
+            job with
+            {
+                Decisions = job.Decisions with
+                {
+                    Spaces = [.. job.Decisions.Spaces.Select(s => s.Circuit == circuit ? s with { Half = half, By = Maker.Person } : s)],
+                },
+            };
         var found = Analyzer.Analyze(Bent(Plainer, number, TandemHalf.Upper)).Findings.Single(f => f.RuleId == "panel.tandem");
         found.Sentence.ShouldContain($"half of space {space}, which does not take a tandem");
         var to = int.Parse(found.Fix!.Fields.Single(f => f.Name == "space").Value, System.Globalization.CultureInfo.InvariantCulture);
-        Analyzer.Analyze(new MoveBreaker(number, to).Apply(Bent(Plainer, number, TandemHalf.Upper)).Job!).Findings.ShouldNotContain(f => f.RuleId == "panel.tandem");
+        Analyzer
+            .Analyze(new MoveBreaker(number, to).Apply(Bent(Plainer, number, TandemHalf.Upper)).Job!)
+            .Findings.ShouldNotContain(f => f.RuleId == "panel.tandem");
 
         // With protection at the breaker.
         var a = Analyzer.Analyze(Job);
         var guarded = a.Circuits.First(c => c.Poles == 1 && c.Protection.Devices.Any(d => d.Box is null));
         var at = Job.Decisions.Spaces.Single(s => s.Circuit == guarded.Number).Space;
-        Analyzer.Analyze(Bent(Tandems(Job, at), guarded.Number, TandemHalf.Upper)).Findings.Single(f => f.RuleId == "panel.tandem").Sentence.ShouldContain("protection at its breaker");
+        Analyzer
+            .Analyze(Bent(Tandems(Job, at), guarded.Number, TandemHalf.Upper))
+            .Findings.Single(f => f.RuleId == "panel.tandem")
+            .Sentence.ShouldContain("protection at its breaker");
     }
 
     [Fact]
@@ -147,7 +199,9 @@ public class TandemTests
         var mixed = new SetBreakerFamily(number, " Family B ").Apply(named).Job!;
         var found = Analyzer.Analyze(mixed).Findings.Single(f => f.RuleId == "panel.mixed");
         found.Sentence.ShouldBe($"The breaker of circuit {number} is of Family B; the panel takes Family A.");
-        Analyzer.Analyze(new EditPanel("main", p => p with { AlsoTakes = ["family b"] }).Apply(mixed).Job!).Findings.ShouldNotContain(f => f.RuleId == "panel.mixed");
+        Analyzer
+            .Analyze(new EditPanel("main", p => p with { AlsoTakes = ["family b"] }).Apply(mixed).Job!)
+            .Findings.ShouldNotContain(f => f.RuleId == "panel.mixed");
         Planner.PlanSpaces(mixed, afresh: true).Decisions.Spaces.Single(s => s.Circuit == number).Family.ShouldBe("Family B");
         Analyzer.Analyze(new SetBreakerFamily(number, "").Apply(mixed).Job!).Findings.ShouldNotContain(f => f.RuleId == "panel.mixed");
         new SetBreakerFamily(77, "x").Apply(named).Problem.ShouldContain("no space");

@@ -16,24 +16,34 @@ public class WorkedCases
 
     private static readonly BoxLoad Light = new(new Box(), new(60), false, LoadKind.Light, "");
 
-    public static TheoryData<string, double, bool, double, bool, bool, string> CircuitLoads => new()
-    {
-        { "two fixed appliances, 16.5 A", 9.5, false, 7.0, false, false, "" },
-        { "the first continuous, 18.875 A", 9.5, true, 7.0, false, false, "" },
-        { "with a light: 16.5 A over half", 9.5, false, 7.0, false, true, "circuit.half" },
-        { "9.9 A of fixed load beside lights", 6.0, false, 3.9, false, true, "" },
-        { "10.1 A of fixed load beside lights", 6.0, false, 4.1, false, true, "circuit.half" },
-        { "14 and 7 A", 14, false, 7, false, false, "circuit.overload" },
-        { "16.1 A continuous", 16.1, true, 0, false, false, "circuit.overload" },
-        { "16 A continuous", 16, true, 0, false, false, "" },
-    };
+    public static TheoryData<string, double, bool, double, bool, bool, string> CircuitLoads =>
+        new()
+        {
+            { "two fixed appliances, 16.5 A", 9.5, false, 7.0, false, false, "" },
+            { "the first continuous, 18.875 A", 9.5, true, 7.0, false, false, "" },
+            { "with a light: 16.5 A over half", 9.5, false, 7.0, false, true, "circuit.half" },
+            { "9.9 A of fixed load beside lights", 6.0, false, 3.9, false, true, "" },
+            { "10.1 A of fixed load beside lights", 6.0, false, 4.1, false, true, "circuit.half" },
+            { "14 and 7 A", 14, false, 7, false, false, "circuit.overload" },
+            { "16.1 A continuous", 16.1, true, 0, false, false, "circuit.overload" },
+            { "16 A continuous", 16, true, 0, false, false, "" },
+        };
 
     [Theory]
     [MemberData(nameof(CircuitLoads))]
-    public void A_20_A_circuit(string what, double first, bool firstContinuous, double second, bool secondContinuous, bool light, string breach)
+    public void A_20_A_circuit(
+        string what,
+        double first,
+        bool firstContinuous,
+        double second,
+        bool secondContinuous,
+        bool light,
+        string breach
+    )
     {
         List<BoxLoad> loads = [Fixed(first, firstContinuous), Fixed(second, secondContinuous)];
-        if (light) loads.Add(Light);
+        if (light)
+            loads.Add(Light);
         var found = LoadLimits.Check(Us2023, 20, 120, loads).Select(b => b.RuleId).ToList();
         found.ShouldBe(breach.Length == 0 ? [] : [breach], what);
     }
@@ -44,31 +54,195 @@ public class WorkedCases
     [InlineData(20, 16.0, true)]
     [InlineData(20, 16.1, false)]
     public void One_plug_in_appliance_takes_80_percent_at_most(int breaker, double amps, bool passes) =>
-        LoadLimits.Check(Us2023, breaker, 120, [new(new Box(), new(amps * 120), false, LoadKind.PlugIn, "")]).Any(b => b.RuleId == "circuit.plugIn").ShouldBe(!passes);
+        LoadLimits
+            .Check(Us2023, breaker, 120, [new(new Box(), new(amps * 120), false, LoadKind.PlugIn, "")])
+            .Any(b => b.RuleId == "circuit.plugIn")
+            .ShouldBe(!passes);
 
-    /// <summary>load, continuous load, minimum ampacity, nameplate breaker, asked breaker, method, conductors, ambient, several receptacles; size, breaker.</summary>
-    public static TheoryData<string, SizingCase, string, int> Wires => new()
-    {
-        { "31 A in conduit", new() { NonContinuous = new(31), Method = WiringMethod.Conduit, CurrentCarrying = 3 }, "8", 35 },
-        { "31 A in cable", new() { NonContinuous = new(31) }, "8", 35 },
-        { "31 A with four conductors", new() { NonContinuous = new(31), Method = WiringMethod.Conduit, CurrentCarrying = 4 }, "8", 35 },
-        { "52 A with four conductors", new() { NonContinuous = new(52), Method = WiringMethod.Conduit, CurrentCarrying = 4 }, "6", 60 },
-        { "five foamed 12-2 need 10", new() { NonContinuous = new(16), Breaker = 20, CurrentCarrying = 10, SeveralReceptacles = true, SmallestSize = "12" }, "10", 20 },
-        { "three foamed 12-2 pass", new() { NonContinuous = new(16), Breaker = 20, CurrentCarrying = 6, SeveralReceptacles = true, SmallestSize = "12" }, "12", 20 },
-        { "four foamed 12-2 pass", new() { NonContinuous = new(16), Breaker = 20, CurrentCarrying = 8, SeveralReceptacles = true, SmallestSize = "12" }, "12", 20 },
-        { "two 12-2 in a 50 C attic, receptacles", new() { NonContinuous = new(16), Breaker = 20, CurrentCarrying = 4, AmbientC = 50, SeveralReceptacles = true, SmallestSize = "12" }, "10", 20 },
-        { "two 12-2 in a 50 C attic, one fixed load", new() { NonContinuous = new(16), Breaker = 20, CurrentCarrying = 4, AmbientC = 50, SmallestSize = "12" }, "12", 20 },
-        { "air conditioner 22.4 and 40", new() { NonContinuous = new(18), MinimumCircuitAmpacity = 22.4, MaximumBreaker = 40 }, "10", 40 },
-        { "48 A charger", new() { Continuous = new(48) }, "4", 60 },
-        { "water heater 18.75 A continuous", new() { Continuous = new(18.75), Breaker = 30 }, "10", 30 },
-        { "range at 33.3 A on 50", new() { NonContinuous = new(33.33), Breaker = 50 }, "6", 50 },
-        { "32 A charger", new() { Continuous = new(32) }, "8", 40 },
-        { "16 A non-continuous", new() { NonContinuous = new(16) }, "12", 20 },
-        { "14 A lights", new() { NonContinuous = new(14) }, "14", 15 },
-        { "40 A charger", new() { Continuous = new(40) }, "6", 50 },
-        { "dryer 20.8 A on 30", new() { NonContinuous = new(20.83), Breaker = 30 }, "10", 30 },
-        { "30 A in aluminum conduit", new() { NonContinuous = new(28), Copper = false, Method = WiringMethod.Conduit, CurrentCarrying = 3 }, "8", 30 },
-    };
+    /// <summary>
+    /// load, continuous load, minimum ampacity, nameplate breaker, asked breaker, method, conductors, ambient, several receptacles; size,
+    /// breaker.
+    /// </summary>
+    public static TheoryData<string, SizingCase, string, int> Wires =>
+        new()
+        {
+            {
+                "31 A in conduit",
+                new()
+                {
+                    NonContinuous = new(31),
+                    Method = WiringMethod.Conduit,
+                    CurrentCarrying = 3,
+                },
+                "8",
+                35
+            },
+            {
+                "31 A in cable",
+                new() { NonContinuous = new(31) },
+                "8",
+                35
+            },
+            {
+                "31 A with four conductors",
+                new()
+                {
+                    NonContinuous = new(31),
+                    Method = WiringMethod.Conduit,
+                    CurrentCarrying = 4,
+                },
+                "8",
+                35
+            },
+            {
+                "52 A with four conductors",
+                new()
+                {
+                    NonContinuous = new(52),
+                    Method = WiringMethod.Conduit,
+                    CurrentCarrying = 4,
+                },
+                "6",
+                60
+            },
+            {
+                "five foamed 12-2 need 10",
+                new()
+                {
+                    NonContinuous = new(16),
+                    Breaker = 20,
+                    CurrentCarrying = 10,
+                    SeveralReceptacles = true,
+                    SmallestSize = "12",
+                },
+                "10",
+                20
+            },
+            {
+                "three foamed 12-2 pass",
+                new()
+                {
+                    NonContinuous = new(16),
+                    Breaker = 20,
+                    CurrentCarrying = 6,
+                    SeveralReceptacles = true,
+                    SmallestSize = "12",
+                },
+                "12",
+                20
+            },
+            {
+                "four foamed 12-2 pass",
+                new()
+                {
+                    NonContinuous = new(16),
+                    Breaker = 20,
+                    CurrentCarrying = 8,
+                    SeveralReceptacles = true,
+                    SmallestSize = "12",
+                },
+                "12",
+                20
+            },
+            {
+                "two 12-2 in a 50 C attic, receptacles",
+                new()
+                {
+                    NonContinuous = new(16),
+                    Breaker = 20,
+                    CurrentCarrying = 4,
+                    AmbientC = 50,
+                    SeveralReceptacles = true,
+                    SmallestSize = "12",
+                },
+                "10",
+                20
+            },
+            {
+                "two 12-2 in a 50 C attic, one fixed load",
+                new()
+                {
+                    NonContinuous = new(16),
+                    Breaker = 20,
+                    CurrentCarrying = 4,
+                    AmbientC = 50,
+                    SmallestSize = "12",
+                },
+                "12",
+                20
+            },
+            {
+                "air conditioner 22.4 and 40",
+                new()
+                {
+                    NonContinuous = new(18),
+                    MinimumCircuitAmpacity = 22.4,
+                    MaximumBreaker = 40,
+                },
+                "10",
+                40
+            },
+            {
+                "48 A charger",
+                new() { Continuous = new(48) },
+                "4",
+                60
+            },
+            {
+                "water heater 18.75 A continuous",
+                new() { Continuous = new(18.75), Breaker = 30 },
+                "10",
+                30
+            },
+            {
+                "range at 33.3 A on 50",
+                new() { NonContinuous = new(33.33), Breaker = 50 },
+                "6",
+                50
+            },
+            {
+                "32 A charger",
+                new() { Continuous = new(32) },
+                "8",
+                40
+            },
+            {
+                "16 A non-continuous",
+                new() { NonContinuous = new(16) },
+                "12",
+                20
+            },
+            {
+                "14 A lights",
+                new() { NonContinuous = new(14) },
+                "14",
+                15
+            },
+            {
+                "40 A charger",
+                new() { Continuous = new(40) },
+                "6",
+                50
+            },
+            {
+                "dryer 20.8 A on 30",
+                new() { NonContinuous = new(20.83), Breaker = 30 },
+                "10",
+                30
+            },
+            {
+                "30 A in aluminum conduit",
+                new()
+                {
+                    NonContinuous = new(28),
+                    Copper = false,
+                    Method = WiringMethod.Conduit,
+                    CurrentCarrying = 3,
+                },
+                "8",
+                30
+            },
+        };
 
     [Theory]
     [MemberData(nameof(Wires))]
@@ -98,17 +272,23 @@ public class WorkedCases
     [InlineData(13700, 8800)]
     [InlineData(16000, 9600)]
     [InlineData(7000, 5600)]
-    public void Cooking_demand(double nameplate, double demand) => CookingDemand.OfRange(new(nameplate)).Demand.Value.ShouldBe(demand, 0.01);
+    public void Cooking_demand(double nameplate, double demand) =>
+        CookingDemand.OfRange(new(nameplate)).Demand.Value.ShouldBe(demand, 0.01);
 
-    private static ServiceCase GasHouse => new()
-    {
-        AreaSqFt = 2100,
-        Items =
-        [
-            new("Range", new(12000), ServiceItemKind.Cooking), new("Dryer", new(5000), ServiceItemKind.Dryer), new("Water heater", new(4500), ServiceItemKind.Fixed),
-            new("Dishwasher", new(1200), ServiceItemKind.Fixed), new("Disposer", new(800), ServiceItemKind.Fixed, true), new("Cooling", new(4800), ServiceItemKind.Cooling, true),
-        ],
-    };
+    private static ServiceCase GasHouse =>
+        new()
+        {
+            AreaSqFt = 2100,
+            Items =
+            [
+                new("Range", new(12000), ServiceItemKind.Cooking),
+                new("Dryer", new(5000), ServiceItemKind.Dryer),
+                new("Water heater", new(4500), ServiceItemKind.Fixed),
+                new("Dishwasher", new(1200), ServiceItemKind.Fixed),
+                new("Disposer", new(800), ServiceItemKind.Fixed, true),
+                new("Cooling", new(4800), ServiceItemKind.Cooling, true),
+            ],
+        };
 
     [Fact]
     public void Standard_service_load_of_a_2100_sq_ft_house()
@@ -129,10 +309,23 @@ public class WorkedCases
     [Fact]
     public void Four_appliances_count_at_75_percent_and_a_small_fan_does_not_make_the_fourth()
     {
-        ServiceItem[] three = [new("Heater", new(4500), ServiceItemKind.Fixed), new("Dishwasher", new(1200), ServiceItemKind.Fixed), new("Disposer", new(800), ServiceItemKind.Fixed)];
+        ServiceItem[] three =
+        [
+            new("Heater", new(4500), ServiceItemKind.Fixed),
+            new("Dishwasher", new(1200), ServiceItemKind.Fixed),
+            new("Disposer", new(800), ServiceItemKind.Fixed),
+        ];
         var bare = ServiceLoad.Standard(new() { AreaSqFt = 1000 }, Us2023).Total.Value;
-        (ServiceLoad.Standard(new() { AreaSqFt = 1000, Items = [.. three, new("Fan", new(60), ServiceItemKind.Fixed)] }, Us2023).Total.Value - bare).ShouldBe(6560, 0.5);
-        (ServiceLoad.Standard(new() { AreaSqFt = 1000, Items = [.. three, new("Microwave", new(1500), ServiceItemKind.Fixed)] }, Us2023).Total.Value - bare).ShouldBe(6000, 0.5);
+        (
+            ServiceLoad
+                .Standard(new() { AreaSqFt = 1000, Items = [.. three, new("Fan", new(60), ServiceItemKind.Fixed)] }, Us2023)
+                .Total.Value - bare
+        ).ShouldBe(6560, 0.5);
+        (
+            ServiceLoad
+                .Standard(new() { AreaSqFt = 1000, Items = [.. three, new("Microwave", new(1500), ServiceItemKind.Fixed)] }, Us2023)
+                .Total.Value - bare
+        ).ShouldBe(6000, 0.5);
     }
 
     [Fact]
@@ -140,8 +333,14 @@ public class WorkedCases
     {
         ServiceItem[] heat = [new("Heat pump", new(5500), ServiceItemKind.HeatPump), new("Strips", new(10000), ServiceItemKind.Heating)];
         var bare = new ServiceCase { AreaSqFt = 1000 };
-        (ServiceLoad.Standard(bare with { Items = [.. heat] }, Us2023).Total - ServiceLoad.Standard(bare, Us2023).Total).Value.ShouldBe(15_500, 0.5);
-        (ServiceLoad.Optional(bare with { Items = [.. heat] }, Us2023).Total - ServiceLoad.Optional(bare, Us2023).Total).Value.ShouldBe(12_000, 0.5);
+        (ServiceLoad.Standard(bare with { Items = [.. heat] }, Us2023).Total - ServiceLoad.Standard(bare, Us2023).Total).Value.ShouldBe(
+            15_500,
+            0.5
+        );
+        (ServiceLoad.Optional(bare with { Items = [.. heat] }, Us2023).Total - ServiceLoad.Optional(bare, Us2023).Total).Value.ShouldBe(
+            12_000,
+            0.5
+        );
     }
 
     [Fact]

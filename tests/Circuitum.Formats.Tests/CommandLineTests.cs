@@ -15,7 +15,8 @@ public sealed class CommandLineTests : IDisposable
     {
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
         start.ArgumentList.Add(Path.Combine(AppContext.BaseDirectory, "circuitum.dll"));
-        foreach (var a in args) start.ArgumentList.Add(a);
+        foreach (var a in args)
+            start.ArgumentList.Add(a);
         using var process = Process.Start(start)!;
         var error = process.StandardError.ReadToEndAsync();
         var text = process.StandardOutput.ReadToEnd();
@@ -68,11 +69,13 @@ public sealed class CommandLineTests : IDisposable
             Run("export", planned, "--as", form, "--size", "a4", "--out", paper).Code.ShouldBe(0, form);
             var bytes = System.Text.Encoding.Latin1.GetString(System.IO.File.ReadAllBytes(paper));
             bytes.ShouldStartWith(begins);
-            if (begins[0] == '%') bytes.ShouldContain("[0 0 595 842]");
+            if (begins[0] == '%')
+                bytes.ShouldContain("[0 0 595 842]");
         }
 
         var analysis = JsonNode.Parse(Run("analyze", planned).Out)!;
-        foreach (var name in new[] { "outlets", "circuits", "panel", "loads", "findings" }) analysis[name].ShouldNotBeNull(name);
+        foreach (var name in new[] { "outlets", "circuits", "panel", "loads", "findings" })
+            analysis[name].ShouldNotBeNull(name);
         analysis["circuits"]![0]!["protection"]!["devices"]![0]!["covers"]!.AsArray().Count.ShouldBe(1);
         analysis["loads"]!["optional"]!["amperes"]!.GetValue<double>().ShouldBeInRange(100, 200);
     }
@@ -82,7 +85,17 @@ public sealed class CommandLineTests : IDisposable
     {
         var bad = File("bad.json", "{");
         var output = File("out.json", "before");
-        foreach (var args in new[] { new[] { "plan", bad, "--out", output }, ["check", bad], ["analyze", bad], ["check", Path.Combine(folder, "none.json")], ["frobnicate"], ["export", bad] })
+        foreach (
+            var args in new[]
+            {
+                new[] { "plan", bad, "--out", output },
+                ["check", bad],
+                ["analyze", bad],
+                ["check", Path.Combine(folder, "none.json")],
+                ["frobnicate"],
+                ["export", bad],
+            }
+        )
         {
             var (code, text, error) = args[0] == "check" ? Started(args) : Run(args);
             code.ShouldBe(2, string.Join(' ', args));
@@ -97,13 +110,47 @@ public sealed class CommandLineTests : IDisposable
     [Fact]
     public void The_bench_answers_in_json_and_tells_what_is_wrong()
     {
-        var (code, text, _) = Run("bench", "wire", "--family", "us-2023", "--amps", "31", "--volts", "240", "--material", "cu", "--insulation", "90", "--terminations", "75", "--method", "conduit", "--current-carrying", "4", "--ambient-c", "30", "--feet", "74", "--max-drop", "3");
+        var (code, text, _) = Run(
+            "bench",
+            "wire",
+            "--family",
+            "us-2023",
+            "--amps",
+            "31",
+            "--volts",
+            "240",
+            "--material",
+            "cu",
+            "--insulation",
+            "90",
+            "--terminations",
+            "75",
+            "--method",
+            "conduit",
+            "--current-carrying",
+            "4",
+            "--ambient-c",
+            "30",
+            "--feet",
+            "74",
+            "--max-drop",
+            "3"
+        );
         code.ShouldBe(0);
         var result = JsonNode.Parse(text)!["result"]!;
         (result["size"]!.GetValue<string>(), result["breaker"]!.GetValue<int>()).ShouldBe(("8", 35));
-        JsonNode.Parse(Run("bench", "circuit", "--breaker", "20", "--fixed", "9.5c", "--fixed", "7.0", "--lights", "60").Out)!["result"]!["passes"]!.GetValue<bool>().ShouldBeFalse();
+        JsonNode.Parse(Run("bench", "circuit", "--breaker", "20", "--fixed", "9.5c", "--fixed", "7.0", "--lights", "60").Out)!["result"]![
+            "passes"
+        ]!
+            .GetValue<bool>()
+            .ShouldBeFalse();
         JsonNode.Parse(Run("bench", "reels", "--cuts", "96,84,71", "--coil", "250").Out)!["result"]!["coils"]!.GetValue<int>().ShouldBe(2);
-        Started("bench", "wire", "--amps", "much").ShouldSatisfyAllConditions(r => r.Code.ShouldBe(2), r => r.Error.ShouldContain("--amps: 'much' is not a number."), r => r.Out.ShouldBeEmpty());
+        Started("bench", "wire", "--amps", "much")
+            .ShouldSatisfyAllConditions(
+                r => r.Code.ShouldBe(2),
+                r => r.Error.ShouldContain("--amps: 'much' is not a number."),
+                r => r.Out.ShouldBeEmpty()
+            );
         Run("bench", "moon").Code.ShouldBe(2);
     }
 }

@@ -10,11 +10,19 @@ namespace Circuitum.Formats.Tests;
 /// <summary>What goes on the door, the breakers and the cables: in true size, whole, and readable.</summary>
 public class DoorPapersTests
 {
-    private static readonly JobAnalysis A = Analyzer.Analyze(Planner.PlanSpaces(new AddSubPanel("sitting", 0, Length.Feet(2)).Apply(Planner.PlanAll(JobFileTests.Demo("tamarack-row.json"))).Job!, afresh: true));
+    private static readonly JobAnalysis A = Analyzer.Analyze(
+        Planner.PlanSpaces(
+            new AddSubPanel("sitting", 0, Length.Feet(2)).Apply(Planner.PlanAll(JobFileTests.Demo("tamarack-row.json"))).Job!,
+            afresh: true
+        )
+    );
 
     private static IEnumerable<Stroke> Texts(LineDrawing d) => d.Strokes.Where(s => s.Kind == StrokeKind.Text);
 
-    private static JobAnalysis WithCard(double wide, double tall) => Analyzer.Analyze(new EditPanel("main", p => p with { CardWide = Length.Inches(wide), CardTall = Length.Inches(tall) }).Apply(A.Job).Job!);
+    private static JobAnalysis WithCard(double wide, double tall) =>
+        Analyzer.Analyze(
+            new EditPanel("main", p => p with { CardWide = Length.Inches(wide), CardTall = Length.Inches(tall) }).Apply(A.Job).Job!
+        );
 
     [Theory]
     [InlineData(5, 9)]
@@ -30,14 +38,20 @@ public class DoorPapersTests
             (card.Wide, card.Tall).ShouldBe(((float)(wide * 72), (float)(tall * 72)));
             Texts(card).ShouldAllBe(t => t.X1 >= 4.6 && t.X0 >= 0 && t.X0 <= card.Wide);
             Texts(card).ShouldAllBe(t => t.Y0 <= card.Tall - 5);
-            System.Text.RegularExpressions.Regex.Match(card.Svg("card", "x", inPoints: true), "width=\"(\\d+)pt\"").Groups[1].Value.ShouldBe($"{wide * 72:0}");
+            System
+                .Text.RegularExpressions.Regex.Match(card.Svg("card", "x", inPoints: true), "width=\"(\\d+)pt\"")
+                .Groups[1]
+                .Value.ShouldBe($"{wide * 72:0}");
         }
 
         var said = string.Join(' ', cards.SelectMany(Texts).Select(t => t.Text));
-        for (var s = 1; s <= a.Panels[0].Panel.Spaces; s++) cards.SelectMany(Texts).Count(t => t.Bold && t.Text == $"{s}").ShouldBe(1);
-        foreach (var c in a.Circuits.Where(c => c.Panel == "main")) said.ShouldContain(c.Label.Split(' ')[0]);
+        for (var s = 1; s <= a.Panels[0].Panel.Spaces; s++)
+            cards.SelectMany(Texts).Count(t => t.Bold && t.Text == $"{s}").ShouldBe(1);
+        foreach (var c in a.Circuits.Where(c => c.Panel == "main"))
+            said.ShouldContain(c.Label.Split(' ')[0]);
         cards.SelectMany(Texts).Count(t => t.Text == "Spare").ShouldBe(a.Panels[0].Panel.Spaces - a.Panels[0].SpacesUsed);
-        if (wide >= 5 && tall >= 9) cards.Count.ShouldBe(1);
+        if (wide >= 5 && tall >= 9)
+            cards.Count.ShouldBe(1);
     }
 
     [Fact]
@@ -53,11 +67,26 @@ public class DoorPapersTests
     public void Labels_are_written_all_at_once_and_taken_back()
     {
         var c = A.Circuits[0];
-        var job = new SetLabels(System.Collections.Immutable.ImmutableSortedDictionary<int, string>.Empty.Add(c.Number, " Range beside the west window ").Add(A.Circuits[1].Number, "")).Apply(A.Job).Job!;
+        var job = new SetLabels(
+            System
+                .Collections.Immutable.ImmutableSortedDictionary<int, string>.Empty.Add(c.Number, " Range beside the west window ")
+                .Add(A.Circuits[1].Number, "")
+        )
+            .Apply(A.Job)
+            .Job!;
         Analyzer.Analyze(job).CircuitByNumber(c.Number)!.Label.ShouldBe("Range beside the west window");
-        Analyzer.Analyze(new SetLabels(System.Collections.Immutable.ImmutableSortedDictionary<int, string>.Empty.Add(c.Number, " ")).Apply(job).Job!).CircuitByNumber(c.Number)!.Label.ShouldBe(c.Label);
-        new SetLabels(System.Collections.Immutable.ImmutableSortedDictionary<int, string>.Empty.Add(77, "x")).Apply(job).Problem.ShouldContain("no circuit 77");
-        new SetLabels(System.Collections.Immutable.ImmutableSortedDictionary<int, string>.Empty.Add(c.Number, new string('x', 121))).Apply(job).Problem.ShouldContain($"Label of circuit {c.Number}: it has 121 characters");
+        Analyzer
+            .Analyze(
+                new SetLabels(System.Collections.Immutable.ImmutableSortedDictionary<int, string>.Empty.Add(c.Number, " ")).Apply(job).Job!
+            )
+            .CircuitByNumber(c.Number)!
+            .Label.ShouldBe(c.Label);
+        new SetLabels(System.Collections.Immutable.ImmutableSortedDictionary<int, string>.Empty.Add(77, "x"))
+            .Apply(job)
+            .Problem.ShouldContain("no circuit 77");
+        new SetLabels(System.Collections.Immutable.ImmutableSortedDictionary<int, string>.Empty.Add(c.Number, new string('x', 121)))
+            .Apply(job)
+            .Problem.ShouldContain($"Label of circuit {c.Number}: it has 121 characters");
     }
 
     [Fact]
@@ -80,7 +109,9 @@ public class DoorPapersTests
                         var (column, row) = ((int)((text.X0 - stock.Left) / stock.StepX), (int)((text.Y0 - stock.Top) / stock.StepY));
                         places.Add((p, column, row));
                         (text.Y0 - stock.Top - (row * stock.StepY)).ShouldBeInRange(2, stock.Tall);
-                        (text.X0 + Letters.Font(text.Bold, text.X1).MeasureText(text.Text)).ShouldBeLessThanOrEqualTo(stock.Left + (column * stock.StepX) + stock.Wide + 0.1f);
+                        (text.X0 + Letters.Font(text.Bold, text.X1).MeasureText(text.Text)).ShouldBeLessThanOrEqualTo(
+                            stock.Left + (column * stock.StepX) + stock.Wide + 0.1f
+                        );
                     }
                 }
 
@@ -94,6 +125,8 @@ public class DoorPapersTests
         }
 
         StickerSheet.Of([], StickerSheet.Stocks[0], 1, lines: true).Single().Strokes.ShouldNotBeEmpty();
-        System.Text.Encoding.Latin1.GetString(PdfSheet.Make("x", StickerSheet.Of(breakers, StickerSheet.Stocks[1], 1, lines: true))).ShouldContain("/FontFile2");
+        System
+            .Text.Encoding.Latin1.GetString(PdfSheet.Make("x", StickerSheet.Of(breakers, StickerSheet.Stocks[1], 1, lines: true)))
+            .ShouldContain("/FontFile2");
     }
 }

@@ -15,7 +15,8 @@ public class DxfTests
     private static string Repository()
     {
         var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(at!.FullName, "Circuitum.slnx"))) at = at.Parent;
+        while (!File.Exists(Path.Combine(at!.FullName, "Circuitum.slnx")))
+            at = at.Parent;
         return at.FullName;
     }
 
@@ -33,7 +34,8 @@ public class DxfTests
         return reading.Problem;
     }
 
-    private static string File1(params string[] entities) => $"  0\nSECTION\n  2\nENTITIES\n{string.Concat(entities)}  0\nENDSEC\n  0\nEOF\n";
+    private static string File1(params string[] entities) =>
+        $"  0\nSECTION\n  2\nENTITIES\n{string.Concat(entities)}  0\nENDSEC\n  0\nEOF\n";
 
     private static string Line(string layer, double x1, double y1, double x2, double y2) =>
         string.Create(CultureInfo.InvariantCulture, $"  0\nLINE\n  8\n{layer}\n 10\n{x1}\n 20\n{y1}\n 11\n{x2}\n 21\n{y2}\n");
@@ -47,13 +49,19 @@ public class DxfTests
         return string.Join(" ", Enumerable.Range(0, room.Outline.Length).Select(i => room.Outline[(first + i) % room.Outline.Length]));
     }
 
-    private static IEnumerable<string> Doors(Job job) => HouseShape.Of(job) is var house ? job.Openings.Select(o =>
-    {
-        var (p, q) = (house[o.Room].On(o.Wall, o.From), house[o.Room].On(o.Wall, o.From + o.Width));
-        var hinge = o.Kind == OpeningKind.Hinged ? (o.Hinge == End.Start ? p : q).ToString() : "";
-        var ends = new[] { p, q }.OrderBy(x => x.X).ThenBy(x => x.Y);
-        return $"{o.Kind} {string.Join(" ", ends)} {hinge} {job.RoomById(o.Room)!.Name} to {(o.To == Opening.Outside ? o.To : job.RoomById(o.To)!.Name)} {o.SwingsIn}";
-    }).Order(StringComparer.Ordinal) : [];
+    private static IEnumerable<string> Doors(Job job) =>
+        HouseShape.Of(job) is var house
+            ? job
+                .Openings.Select(o =>
+                {
+                    var (p, q) = (house[o.Room].On(o.Wall, o.From), house[o.Room].On(o.Wall, o.From + o.Width));
+                    var hinge = o.Kind == OpeningKind.Hinged ? (o.Hinge == End.Start ? p : q).ToString() : "";
+                    var ends = new[] { p, q }.OrderBy(x => x.X).ThenBy(x => x.Y);
+                    return $"{o.Kind} {string.Join(" ", ends)} {hinge} {job.RoomById(o.Room)!.Name} to "
+                        + $"{(o.To == Opening.Outside ? o.To : job.RoomById(o.To)!.Name)} {o.SwingsIn}";
+                })
+                .Order(StringComparer.Ordinal)
+            : [];
 
     [Theory]
     [InlineData("tamarack-row.json", 0)]
@@ -68,7 +76,10 @@ public class DxfTests
         var import = DxfPlan.Import(drawing, DxfChoice.Guess(drawing), Empty, "first");
         import.Problem.ShouldBe("");
         var kept = job.Rooms.Where(r => r.Storey == id).ToList();
-        import.Job!.Rooms.Select(r => $"{r.Name} {r.Kind}: {Outline(r)}").Order(StringComparer.Ordinal).ShouldBe(kept.Select(r => $"{r.Name} {r.Kind}: {Outline(r)}").Order(StringComparer.Ordinal));
+        import
+            .Job!.Rooms.Select(r => $"{r.Name} {r.Kind}: {Outline(r)}")
+            .Order(StringComparer.Ordinal)
+            .ShouldBe(kept.Select(r => $"{r.Name} {r.Kind}: {Outline(r)}").Order(StringComparer.Ordinal));
         var part = job with { Rooms = [.. kept], Openings = [.. job.Openings.Where(o => kept.Any(r => r.Id == o.Room))] };
         Doors(import.Job).Except(Doors(part)).ShouldBe([]);
         Doors(part).Except(Doors(import.Job)).ShouldBe([]);
@@ -86,15 +97,27 @@ public class DxfTests
         var import = DxfPlan.Import(drawing, guess with { Rooms = [] }, Empty, "first");
         import.Problem.ShouldBe("");
         var kept = job.Rooms.Where(r => r.Storey == id && !r.Kind.OpenAir()).ToList();
-        import.Job!.Rooms.Select(r => $"{r.Name}: {Outline(r)}").Order(StringComparer.Ordinal).ShouldBe(kept.Select(r => $"{r.Name}: {Outline(r)}").Order(StringComparer.Ordinal));
-        import.Job.Openings.Count(o => o.Kind == OpeningKind.Hinged).ShouldBe(job.Openings.Count(o => o.Kind == OpeningKind.Hinged && kept.Any(r => r.Id == o.Room || r.Id == o.To)));
+        import
+            .Job!.Rooms.Select(r => $"{r.Name}: {Outline(r)}")
+            .Order(StringComparer.Ordinal)
+            .ShouldBe(kept.Select(r => $"{r.Name}: {Outline(r)}").Order(StringComparer.Ordinal));
+        import
+            .Job.Openings.Count(o => o.Kind == OpeningKind.Hinged)
+            .ShouldBe(job.Openings.Count(o => o.Kind == OpeningKind.Hinged && kept.Any(r => r.Id == o.Room || r.Id == o.To)));
         import.Report.ShouldContain(r => r.Contains("between the lines on WALLS", StringComparison.Ordinal));
     }
 
     [Fact]
     public void Single_line_walls_in_metres_are_taken_as_partitions()
     {
-        string[] lines = [Line("W", 0, 0, 8, 0), Line("W", 8, 0, 8, 4), Line("W", 8, 4, 0, 4), Line("W", 0, 4, 0, 0), Line("W", 4, 0, 4, 4)];
+        string[] lines =
+        [
+            Line("W", 0, 0, 8, 0),
+            Line("W", 8, 0, 8, 4),
+            Line("W", 8, 4, 0, 4),
+            Line("W", 0, 4, 0, 0),
+            Line("W", 4, 0, 4, 4),
+        ];
         var drawing = Drawing("  0\nSECTION\n  2\nHEADER\n  9\n$INSUNITS\n 70\n6\n  0\nENDSEC\n" + File1(lines));
         var import = DxfPlan.Import(drawing, DxfChoice.Guess(drawing) with { Walls = ["W"] }, Empty, "first");
         import.Job!.Rooms.Length.ShouldBe(2);
@@ -106,16 +129,37 @@ public class DxfTests
     [Fact]
     public void Blocks_are_laid_out_turned_and_scaled()
     {
-        const string Block = "  0\nSECTION\n  2\nBLOCKS\n  0\nBLOCK\n  2\nD\n 10\n0\n 20\n0\n  0\nLINE\n  8\n0\n 10\n0\n 20\n0\n 11\n1\n 21\n0\n  0\nARC\n  8\n0\n 10\n0\n 20\n0\n 40\n1\n 50\n0\n 51\n90\n  0\nENDBLK\n  0\nENDSEC\n";
+        const string Block =
+            "  0\nSECTION\n  2\nBLOCKS\n  0\nBLOCK\n  2\nD\n 10\n0\n 20\n0\n  0\nLINE\n  8\n0\n 10\n0\n 20\n0\n 11\n1\n "
+            + "21\n0\n  0\nARC\n  8\n0\n 10\n0\n 20\n0\n 40\n1\n 50\n0\n 51\n90\n  0\nENDBLK\n  0\nENDSEC\n";
         var drawing = Drawing(Block + File1("  0\nINSERT\n  8\nDOORS\n  2\nD\n 10\n100\n 20\n50\n 41\n30\n 42\n30\n 50\n90\n"));
-        drawing.Paths.Single().ShouldSatisfyAllConditions(p => p.Layer.ShouldBe("DOORS"), p => p.Points[1].X.ShouldBe(100, 1e-6), p => p.Points[1].Y.ShouldBe(80, 1e-6));
-        drawing.Arcs.Single().ShouldSatisfyAllConditions(a => a.Radius.ShouldBe(30, 1e-6), a => a.From.ShouldBe(90, 1e-6), a => a.To.ShouldBe(180, 1e-6));
+        drawing
+            .Paths.Single()
+            .ShouldSatisfyAllConditions(
+                p => p.Layer.ShouldBe("DOORS"),
+                p => p.Points[1].X.ShouldBe(100, 1e-6),
+                p => p.Points[1].Y.ShouldBe(80, 1e-6)
+            );
+        drawing
+            .Arcs.Single()
+            .ShouldSatisfyAllConditions(a => a.Radius.ShouldBe(30, 1e-6), a => a.From.ShouldBe(90, 1e-6), a => a.To.ShouldBe(180, 1e-6));
     }
 
     [Fact]
     public void The_report_says_what_was_not_taken()
     {
-        var drawing = Drawing(File1(Line("WALL", 0, 0, 200, 0), Line("WALL", 200, 0, 200, 150), Line("WALL", 200, 150, 0, 150), Line("WALL", 0, 150, 0, 0), Line("NOTES", 5, 5, 9, 9), "  0\nHATCH\n  8\nWALL\n", "  0\nHATCH\n  8\nWALL\n", Line("WALL", double.NaN, 0, 1, 1)));
+        var drawing = Drawing(
+            File1(
+                Line("WALL", 0, 0, 200, 0),
+                Line("WALL", 200, 0, 200, 150),
+                Line("WALL", 200, 150, 0, 150),
+                Line("WALL", 0, 150, 0, 0),
+                Line("NOTES", 5, 5, 9, 9),
+                "  0\nHATCH\n  8\nWALL\n",
+                "  0\nHATCH\n  8\nWALL\n",
+                Line("WALL", double.NaN, 0, 1, 1)
+            )
+        );
         var import = DxfPlan.Import(drawing, DxfChoice.Guess(drawing), Empty, "first");
         import.Job!.Rooms.Length.ShouldBe(1);
         import.Report.ShouldContain("Not taken: 2 HATCH.");
@@ -123,8 +167,12 @@ public class DxfTests
         import.Report.ShouldContain(r => r.Contains("NOTES (1)", StringComparison.Ordinal));
         DxfPlan.Import(drawing, DxfChoice.Guess(drawing), import.Job, "first").Problem.ShouldContain("has rooms already");
         DxfPlan.Import(drawing, DxfChoice.Guess(drawing) with { Walls = [] }, Empty, "first").Problem.ShouldContain("Choose the layers");
-        DxfPlan.Import(drawing, DxfChoice.Guess(drawing) with { Walls = ["NOTES"] }, Empty, "first").Problem.ShouldContain("No closed room");
-        DxfPlan.Import(drawing, DxfChoice.Guess(drawing) with { InchesPerUnit = double.NaN }, Empty, "first").Problem.ShouldContain("Units");
+        DxfPlan
+            .Import(drawing, DxfChoice.Guess(drawing) with { Walls = ["NOTES"] }, Empty, "first")
+            .Problem.ShouldContain("No closed room");
+        DxfPlan
+            .Import(drawing, DxfChoice.Guess(drawing) with { InchesPerUnit = double.NaN }, Empty, "first")
+            .Problem.ShouldContain("Units");
     }
 
     [Fact]
@@ -136,9 +184,18 @@ public class DxfTests
         Problem(File1()).ShouldContain("no line, arc or text");
         Problem("  0\nSECTION\n  2\nENTITIES\nnonsense\n1\n").ShouldContain("Line 5");
         DxfReader.Read([1, 2, 0, 3]).Problem.ShouldContain("binary");
-        Problem("  0\nSECTION\n  2\nBLOCKS\n  0\nBLOCK\n  2\nA\n  0\nINSERT\n  2\nA\n  0\nENDBLK\n  0\nENDSEC\n" + File1("  0\nINSERT\n  2\nA\n")).ShouldContain("a block holds itself");
+        Problem(
+                "  0\nSECTION\n  2\nBLOCKS\n  0\nBLOCK\n  2\nA\n  0\nINSERT\n  2\nA\n  0\nENDBLK\n  0\nENDSEC\n"
+                    + File1("  0\nINSERT\n  2\nA\n")
+            )
+            .ShouldContain("a block holds itself");
         var bomb = new StringBuilder("  0\nSECTION\n  2\nBLOCKS\n");
-        for (var i = 0; i < 5; i++) bomb.Append(CultureInfo.InvariantCulture, $"  0\nBLOCK\n  2\nB{i}\n{string.Concat(Enumerable.Repeat(i == 0 ? Line("W", 0, 0, 1, 1) : $"  0\nINSERT\n  2\nB{i - 1}\n", 30))}  0\nENDBLK\n");
+        for (var i = 0; i < 5; i++)
+        {
+            var inside = Enumerable.Repeat(i == 0 ? Line("W", 0, 0, 1, 1) : $"  0\nINSERT\n  2\nB{i - 1}\n", 30);
+            bomb.Append($"  0\nBLOCK\n  2\nB{i}\n").AppendJoin("", inside).Append("  0\nENDBLK\n");
+        }
+
         Problem(bomb + "  0\nENDSEC\n" + File1("  0\nINSERT\n  2\nB4\n")).ShouldContain("500,000");
     }
 
@@ -156,7 +213,10 @@ public class DxfTests
     {
         var text = DxfWriter.Write(Analyzer.Analyze(Demo("tamarack-row.json")), "first");
         var more = new StringBuilder();
-        for (var i = 0; more.Length < 5_000_000; i++) more.Append(Line(i % 20 == 0 ? "WALLS" : "FURNITURE", 3000 + (i % 300 * 7), i / 300 * 5, 3003 + (i % 300 * 7), (i / 300 * 5) + 3));
+        for (var i = 0; more.Length < 5_000_000; i++)
+            more.Append(
+                Line(i % 20 == 0 ? "WALLS" : "FURNITURE", 3000 + (i % 300 * 7), i / 300 * 5, 3003 + (i % 300 * 7), (i / 300 * 5) + 3)
+            );
         var drawing = Drawing(text.Replace("  0\nENDSEC\n  0\nEOF", $"{more}  0\nENDSEC\n  0\nEOF", StringComparison.Ordinal));
         var import = DxfPlan.Import(drawing, DxfChoice.Guess(drawing) with { Rooms = [] }, Empty, "first");
         import.Problem.ShouldBe("");
@@ -171,8 +231,19 @@ public class DxfTests
     [InlineData("Something", RoomKind.Living)]
     public void Kinds_are_guessed_by_name(string name, RoomKind kind)
     {
-        var drawing = Drawing(File1(Line("WALL", 0, 0, 200, 0), Line("WALL", 200, 0, 200, 150), Line("WALL", 200, 150, 0, 150), Line("WALL", 0, 150, 0, 0), $"  0\nTEXT\n  8\nT\n 10\n50\n 20\n50\n  1\n{name}\n"));
-        DxfPlan.Import(drawing, DxfChoice.Guess(drawing), Empty, "first").Job!.Rooms.Single().ShouldSatisfyAllConditions(r => r.Kind.ShouldBe(kind), r => r.Name.ShouldBe(name));
+        var drawing = Drawing(
+            File1(
+                Line("WALL", 0, 0, 200, 0),
+                Line("WALL", 200, 0, 200, 150),
+                Line("WALL", 200, 150, 0, 150),
+                Line("WALL", 0, 150, 0, 0),
+                $"  0\nTEXT\n  8\nT\n 10\n50\n 20\n50\n  1\n{name}\n"
+            )
+        );
+        DxfPlan
+            .Import(drawing, DxfChoice.Guess(drawing), Empty, "first")
+            .Job!.Rooms.Single()
+            .ShouldSatisfyAllConditions(r => r.Kind.ShouldBe(kind), r => r.Name.ShouldBe(name));
     }
 
     private sealed class Endless : MemoryStream

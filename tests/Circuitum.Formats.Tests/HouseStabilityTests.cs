@@ -19,11 +19,14 @@ public class HouseStabilityTests
     {
         var now = after.Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (b.Box, c.Number))).ToDictionary(x => x.Box, x => x.Number);
         now.Keys.Order().ShouldBe(after.Decisions.Boxes.Where(b => b.Kind != BoxKind.Disconnect).Select(b => b.Id).Order(), what);
-        var moved = Planned.Decisions.Circuits.SelectMany(c => c.Boxes.Where(b => now.TryGetValue(b.Box, out var n) && n != c.Number).Select(b => b.Box)).ToList();
+        var moved = Planned
+            .Decisions.Circuits.SelectMany(c => c.Boxes.Where(b => now.TryGetValue(b.Box, out var n) && n != c.Number).Select(b => b.Box))
+            .ToList();
         moved.Count.ShouldBeLessThanOrEqualTo(2, $"{what}: {string.Join(", ", moved)}");
         var kept = Planned.Decisions.Circuits.Where(c => c.Boxes.Any(b => now.ContainsKey(b.Box))).Select(c => c.Number);
         kept.Except(after.Decisions.Circuits.Select(c => c.Number)).ShouldBeEmpty(what);
-        if (!priced) return;
+        if (!priced)
+            return;
         var cost = PlanExplain.CostOf(HouseShape.Of(after)) / (double)PlanExplain.CostOf(HouseShape.Of(Planner.PlanAfresh(after)));
         cost.ShouldBeLessThanOrEqualTo(1.02, what);
     }
@@ -37,7 +40,13 @@ public class HouseStabilityTests
     {
         var beside = Planned.Rooms.First(r => r.Kind == RoomKind.Living);
         var added = new[] { Side.West, Side.South, Side.East, Side.North }
-            .Select(on => new AddRoom("Annex", kind, beside.Storey, Length.Feet(11), Length.Feet(10), beside.Id, on, Length.Feet(8)).Apply(Planned).Job).OfType<Job>().First();
+            .Select(on =>
+                new AddRoom("Annex", kind, beside.Storey, Length.Feet(11), Length.Feet(10), beside.Id, on, Length.Feet(8))
+                    .Apply(Planned)
+                    .Job
+            )
+            .OfType<Job>()
+            .First();
         IsStable(Again(added), $"{kind}");
     }
 
@@ -50,8 +59,13 @@ public class HouseStabilityTests
         var looked = 0;
         foreach (var room in Planned.Rooms.Where(r => r.Kind is RoomKind.Living or RoomKind.Bedroom or RoomKind.Kitchen).Take(4))
         {
-            var moved = Enumerable.Range(0, 4).Select(w => new MoveWall(room.Id, w, Length.Feet(feet), null, false).Apply(Planned).Job).OfType<Job>().FirstOrDefault();
-            if (moved is null) continue;
+            var moved = Enumerable
+                .Range(0, 4)
+                .Select(w => new MoveWall(room.Id, w, Length.Feet(feet), null, false).Apply(Planned).Job)
+                .OfType<Job>()
+                .FirstOrDefault();
+            if (moved is null)
+                continue;
             IsStable(Again(moved), $"{room.Id} by {feet} ft", priced: looked++ == 0);
         }
 
@@ -63,10 +77,16 @@ public class HouseStabilityTests
     {
         foreach (var (appliance, i) in Planned.Appliances.Select((x, i) => (x, i)))
         {
-            IsStable(Again(new RemoveThing($"appliance:{appliance.Id}").Apply(Planned).Job.ShouldNotBeNull(appliance.Id)), appliance.Id, priced: i % 5 == 0);
-            if (i % 2 == 1) continue;
+            IsStable(
+                Again(new RemoveThing($"appliance:{appliance.Id}").Apply(Planned).Job.ShouldNotBeNull(appliance.Id)),
+                appliance.Id,
+                priced: i % 5 == 0
+            );
+            if (i % 2 == 1)
+                continue;
             var plate = new Nameplate { VoltAmperes = Core.Codes.ApplianceFacts.Of(appliance).Load.Value * 1.1, Confirmed = true };
-            if (new SetNameplate(appliance.Id, plate, "").Apply(Planned).Job is { } changed) IsStable(Again(changed), $"{appliance.Id}, larger", priced: i % 8 == 0);
+            if (new SetNameplate(appliance.Id, plate, "").Apply(Planned).Job is { } changed)
+                IsStable(Again(changed), $"{appliance.Id}, larger", priced: i % 8 == 0);
         }
     }
 }

@@ -21,29 +21,79 @@ public sealed class LargestFileTests : IDisposable
         var cell = JobRules.LongestBuilding.InFeet / Side;
         var rooms = Enumerable.Range(0, Side * Side).Select(i => Square($"r{i}", i % Side * cell, i / Side * cell, cell - 0.4)).ToList();
         var random = new Random(5);
-        var boxes = Enumerable.Range(0, JobRules.MostBoxes).Select(i => new Box { Id = $"b{i}", Kind = BoxKind.Receptacle, Room = rooms[i % rooms.Count].Id, Wall = random.Next(4), Along = Length.Feet(1 + (random.NextDouble() * (cell - 2.4))), Height = Length.Feet(1.2) }).ToList();
-        var circuits = boxes.Chunk(JobRules.MostBoxes / JobRules.MostCircuits).Select((c, i) => new Circuit { Number = i + 1, Purpose = CircuitPurpose.Receptacles, Boxes = [.. c.Select(b => new CircuitBox { Box = b.Id })] });
-        return new Job { Name = "Largest", Storeys = [new Storey { Id = "first", Name = "First" }], Rooms = [.. rooms], Panels = [new Panel { Id = "main", Name = "Main", Room = "r0", Spaces = 42 }], Decisions = new() { Boxes = [.. boxes], Circuits = [.. circuits] } };
+        var boxes = Enumerable
+            .Range(0, JobRules.MostBoxes)
+            .Select(i => new Box
+            {
+                Id = $"b{i}",
+                Kind = BoxKind.Receptacle,
+                Room = rooms[i % rooms.Count].Id,
+                Wall = random.Next(4),
+                Along = Length.Feet(1 + (random.NextDouble() * (cell - 2.4))),
+                Height = Length.Feet(1.2),
+            })
+            .ToList();
+        var circuits = boxes
+            .Chunk(JobRules.MostBoxes / JobRules.MostCircuits)
+            .Select(
+                (c, i) =>
+                    new Circuit
+                    {
+                        Number = i + 1,
+                        Purpose = CircuitPurpose.Receptacles,
+                        Boxes = [.. c.Select(b => new CircuitBox { Box = b.Id })],
+                    }
+            );
+        return new Job
+        {
+            Name = "Largest",
+            Storeys = [new Storey { Id = "first", Name = "First" }],
+            Rooms = [.. rooms],
+            Panels =
+            [
+                new Panel
+                {
+                    Id = "main",
+                    Name = "Main",
+                    Room = "r0",
+                    Spaces = 42,
+                },
+            ],
+            Decisions = new() { Boxes = [.. boxes], Circuits = [.. circuits] },
+        };
     }
 
-    private static Room Square(string id, double x, double y, double side) => new()
-    {
-        Id = id,
-        Name = id,
-        Storey = "first",
-        Kind = RoomKind.Living,
-        Outline = [new(Length.Feet(x), Length.Feet(y)), new(Length.Feet(x + side), Length.Feet(y)), new(Length.Feet(x + side), Length.Feet(y + side)), new(Length.Feet(x), Length.Feet(y + side))],
-    };
+    private static Room Square(string id, double x, double y, double side) =>
+        new()
+        {
+            Id = id,
+            Name = id,
+            Storey = "first",
+            Kind = RoomKind.Living,
+            Outline =
+            [
+                new(Length.Feet(x), Length.Feet(y)),
+                new(Length.Feet(x + side), Length.Feet(y)),
+                new(Length.Feet(x + side), Length.Feet(y + side)),
+                new(Length.Feet(x), Length.Feet(y + side)),
+            ],
+        };
 
     [Fact]
     public async Task The_largest_lawful_file_stays_under_its_memory()
     {
-        if (!OperatingSystem.IsLinux()) return;
+        if (!OperatingSystem.IsLinux())
+            return;
         var job = Largest();
         JobRules.Check(job).ShouldBeEmpty();
         var file = Path.Combine(folder, "largest.json");
         await File.WriteAllTextAsync(file, JobFile.Write(job));
-        using var process = Process.Start(new ProcessStartInfo("dotnet", [Path.Combine(AppContext.BaseDirectory, "circuitum.dll"), "check", file]) { RedirectStandardOutput = true })!;
+        using var process = Process.Start(
+            new ProcessStartInfo("dotnet", [Path.Combine(AppContext.BaseDirectory, "circuitum.dll"), "check", file])
+            {
+                RedirectStandardOutput = true,
+            }
+        )!;
         var said = process.StandardOutput.ReadToEndAsync();
         var most = 0L;
         while (!process.HasExited)

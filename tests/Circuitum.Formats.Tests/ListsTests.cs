@@ -14,7 +14,8 @@ public class ListsTests
 
     private static readonly JobAnalysis A = Analyzer.Analyze(Planned);
 
-    private static List<IDictionary<string, object?>> Rows(byte[] book, string sheet) => [.. new MemoryStream(book).Query(useHeaderRow: true, sheetName: sheet).Cast<IDictionary<string, object?>>()];
+    private static List<IDictionary<string, object?>> Rows(byte[] book, string sheet) =>
+        [.. new MemoryStream(book).Query(useHeaderRow: true, sheetName: sheet).Cast<IDictionary<string, object?>>()];
 
     [Fact]
     public void The_workbook_holds_the_numbers_of_the_analysis()
@@ -23,8 +24,14 @@ public class ListsTests
         var schedule = Rows(book, "Main panel");
         schedule.Count.ShouldBe(A.Panel!.Spaces);
         schedule.Sum(r => Convert.ToDouble(r["Leg A VA"] ?? 0.0)).ShouldBe(A.LegA.Value, A.Circuits.Length);
-        schedule.Where(r => r["Breaker A"] is not null).Select(r => Convert.ToInt32(r["Circuit"])).Order().ShouldBe(A.Circuits.Select(c => c.Number).Order());
-        Rows(book, "Home runs").Sum(r => (double)r["Feet"]!).ShouldBe(A.Circuits.Where(c => !c.Carried).Sum(c => c.Run.Hops[0].Cut.InFeet), 2);
+        schedule
+            .Where(r => r["Breaker A"] is not null)
+            .Select(r => Convert.ToInt32(r["Circuit"]))
+            .Order()
+            .ShouldBe(A.Circuits.Select(c => c.Number).Order());
+        Rows(book, "Home runs")
+            .Sum(r => (double)r["Feet"]!)
+            .ShouldBe(A.Circuits.Where(c => !c.Carried).Sum(c => c.Run.Hops[0].Cut.InFeet), 2);
         Rows(book, "Box to box").Count.ShouldBe(A.Circuits.Sum(c => c.Run.Cables.Count(h => h.From is not null)));
         Rows(book, "Cable").Sum(r => (double)r["Feet to cut"]!).ShouldBe(A.CableByType.Sum(t => t.Cut.InFeet), 1);
         Rows(book, "Boxes").Count.ShouldBe(Planned.Decisions.Boxes.Length);
@@ -37,10 +44,27 @@ public class ListsTests
     [InlineData("")]
     public void Text_stays_text_and_any_name_makes_a_sheet(string name)
     {
-        var job = Planned with { Panels = [Planned.Panels[0] with { Name = name }], Decisions = Planned.Decisions with { Circuits = Planned.Decisions.Circuits.SetItem(0, Planned.Decisions.Circuits[0] with { Label = name.Length > 0 ? name : null }) } };
+        var job = Planned with
+        {
+            Panels = [Planned.Panels[0] with { Name = name }],
+            Decisions = Planned.Decisions with
+            {
+                Circuits = Planned.Decisions.Circuits.SetItem(
+                    0,
+                    Planned.Decisions.Circuits[0] with
+                    {
+                        Label = name.Length > 0 ? name : null,
+                    }
+                ),
+            },
+        };
         var book = ListsXlsx.Write(Analyzer.Analyze(job));
         using var zip = new ZipArchive(new MemoryStream(book));
-        foreach (var entry in zip.Entries.Where(e => e.FullName.StartsWith("xl/worksheets/", StringComparison.Ordinal) && e.Name.EndsWith(".xml", StringComparison.Ordinal)))
+        foreach (
+            var entry in zip.Entries.Where(e =>
+                e.FullName.StartsWith("xl/worksheets/", StringComparison.Ordinal) && e.Name.EndsWith(".xml", StringComparison.Ordinal)
+            )
+        )
         {
             using var stream = entry.Open();
             XDocument.Load(stream).Descendants().ShouldNotContain(e => e.Name.LocalName == "f", entry.FullName);
@@ -59,7 +83,8 @@ public class ListsTests
             var lines = Lists.Csv(A, list.Name).TrimEnd().Split("\r\n");
             lines.Length.ShouldBe(list.Rows.Count + 1);
             lines[0].ShouldStartWith(list.Columns[0]);
-            if (list.Rows.Count > 0) Rows(book, list.Title).Count.ShouldBe(list.Rows.Count);
+            if (list.Rows.Count > 0)
+                Rows(book, list.Title).Count.ShouldBe(list.Rows.Count);
         }
 
         Should.Throw<ArgumentException>(() => Lists.Csv(A, "moon"));

@@ -9,7 +9,12 @@ namespace Circuitum.Formats.Tests;
 /// <summary>The drawing of a panel with its cover off: scale, legs, marks, wires, turns.</summary>
 public class MakeUpDrawingTests
 {
-    private static readonly JobAnalysis A = Analyzer.Analyze(Planner.PlanSpaces(new AddSubPanel("sitting", 0, Length.Feet(2)).Apply(Planner.PlanAll(JobFileTests.Demo("tamarack-row.json"))).Job!, afresh: true));
+    private static readonly JobAnalysis A = Analyzer.Analyze(
+        Planner.PlanSpaces(
+            new AddSubPanel("sitting", 0, Length.Feet(2)).Apply(Planner.PlanAll(JobFileTests.Demo("tamarack-row.json"))).Job!,
+            afresh: true
+        )
+    );
 
     [Fact]
     public void Spaces_are_an_inch_and_wires_as_broad_as_their_copper()
@@ -20,16 +25,26 @@ public class MakeUpDrawingTests
         // The cabinet is the broadest box; all else is told in its inches.
         var cabinet = strokes.Where(s => s.Kind == StrokeKind.Box).MaxBy(s => s.X1 - s.X0);
         var inch = (cabinet.X1 - cabinet.X0) / 14.5;
-        var ones = strokes.Where(s => s.Kind == StrokeKind.Box && Math.Abs(s.Y1 - s.Y0 - (inch - 2)) < 0.01 && Math.Abs(s.X1 - s.X0 - (3 * inch)) < 0.01).ToList();
+        var ones = strokes
+            .Where(s => s.Kind == StrokeKind.Box && Math.Abs(s.Y1 - s.Y0 - (inch - 2)) < 0.01 && Math.Abs(s.X1 - s.X0 - (3 * inch)) < 0.01)
+            .ToList();
         ones.Count.ShouldBe(A.Panels[0].Schedule.Count(r => r.Free) + m.Breakers.Count(b => b.Poles == 1));
-        foreach (var y in ones.Select(o => o.Y0).Distinct().Order().Zip(ones.Select(o => o.Y0).Distinct().Order().Skip(1))) ((y.Second - y.First) % inch).ShouldBe(0, 0.02);
+        foreach (var y in ones.Select(o => o.Y0).Distinct().Order().Zip(ones.Select(o => o.Y0).Distinct().Order().Skip(1)))
+            ((y.Second - y.First) % inch).ShouldBe(0, 0.02);
 
         // 12 AWG is 0.081 in, 6 AWG 0.162 in.
         foreach (var (size, inches) in new[] { ("12", 0.0808), ("6", 0.162) })
         {
             var wires = m.Breakers.Where(b => b.Size == size).Sum(b => b.Poles);
             wires.ShouldBeGreaterThan(0);
-            strokes.Count(s => s.Kind == StrokeKind.Line && Math.Abs(s.Weight - (inches * inch)) < 0.02 && s.X1 is var x && (x == cabinet.X0 || x == cabinet.X1)).ShouldBe(wires);
+            strokes
+                .Count(s =>
+                    s.Kind == StrokeKind.Line
+                    && Math.Abs(s.Weight - (inches * inch)) < 0.02
+                    && s.X1 is var x
+                    && (x == cabinet.X0 || x == cabinet.X1)
+                )
+                .ShouldBe(wires);
         }
     }
 
@@ -41,13 +56,15 @@ public class MakeUpDrawingTests
             var m = MakeUp.Of(A, at);
             var drawing = MakeUpDrawing.Of(m);
             var texts = drawing.Strokes.Where(s => s.Kind == StrokeKind.Text).Select(s => s.Text).ToList();
-            foreach (var b in m.Breakers) texts.ShouldContain($"{b.Order}");
+            foreach (var b in m.Breakers)
+                texts.ShouldContain($"{b.Order}");
             texts.Count(t => t is "AF" or "GF" or "AF GF").ShouldBe(m.Breakers.Count(b => b.Mark != ""));
             drawing.Strokes.Count(s => s.Kind == StrokeKind.Circle && s.X1 < 5).ShouldBe(m.NeutralTerminals + m.GroundWires);
             texts.ShouldContain(t => t.Contains(m.Bonded ? "joined here only" : "stay apart"));
             drawing.Strokes.ShouldAllBe(s => s.X0 >= 0 && s.Y0 >= 0 && s.X0 <= drawing.Wide && s.Y0 <= drawing.Tall);
             System.Xml.Linq.XDocument.Parse(drawing.Svg("x", "<&\"")).Root!.Descendants().Count().ShouldBe(drawing.Strokes.Length);
-            if (m.Bonded) m.Breakers.Single(b => b.Name.StartsWith("Heat pump")).Remark.ShouldBeTrue();
+            if (m.Bonded)
+                m.Breakers.Single(b => b.Name.StartsWith("Heat pump")).Remark.ShouldBeTrue();
             MakeUpWords.Of(A, m).ShouldContain(l => l.StartsWith("Grounds, largest first: "));
         }
     }
@@ -59,7 +76,9 @@ public class MakeUpDrawingTests
         var a = Analyzer.Analyze(plain);
         var fits = a.Circuits.Where(c => c.Panel == "main" && c.Poles == 1 && c.Protection.BreakerMark == "" && c.Pair is null).ToList();
         var space = a.RowOf(fits[1])!.Space;
-        var shared = new MoveBreaker(fits[0].Number, space, Half: TandemHalf.Lower).Apply(new EditPanel("main", p => p with { TandemSpaces = [space] }).Apply(plain).Job!).Job!;
+        var shared = new MoveBreaker(fits[0].Number, space, Half: TandemHalf.Lower)
+            .Apply(new EditPanel("main", p => p with { TandemSpaces = [space] }).Apply(plain).Job!)
+            .Job!;
         var b = Analyzer.Analyze(shared);
         var drawing = MakeUpDrawing.Of(MakeUp.Of(b, b.Panels[0]));
         drawing.Strokes.Count(s => s.Kind == StrokeKind.Box && Math.Abs(s.Y1 - s.Y0 - 10) < 0.01).ShouldBe(2);

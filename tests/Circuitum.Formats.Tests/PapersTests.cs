@@ -13,7 +13,9 @@ public class PapersTests
 {
     private static readonly Job Planned = Planner.PlanAll(JobFileTests.Demo("tamarack-row.json"));
 
-    private static readonly JobAnalysis A = Analyzer.Analyze(Planner.PlanSpaces(new AddSubPanel("sitting", 0, Length.Feet(2)).Apply(Planned).Job!, afresh: true));
+    private static readonly JobAnalysis A = Analyzer.Analyze(
+        Planner.PlanSpaces(new AddSubPanel("sitting", 0, Length.Feet(2)).Apply(Planned).Job!, afresh: true)
+    );
 
     private static string Latin(byte[] pdf) => Encoding.Latin1.GetString(pdf);
 
@@ -37,11 +39,13 @@ public class PapersTests
     public void The_schedule_and_the_directory_name_every_circuit_and_feeder_with_its_space()
     {
         var schedule = string.Join('\n', Papers.Text(A, "schedule", 7));
-        foreach (var c in A.Circuits) schedule.ShouldContain($"{c.Breaker} A, {c.Poles}-pole");
+        foreach (var c in A.Circuits)
+            schedule.ShouldContain($"{c.Breaker} A, {c.Poles}-pole");
         schedule.ShouldContain("Feeder to Sitting nook panel");
         schedule.ShouldContain("Panel schedule: Sitting nook panel");
         var directory = Papers.Text(A, "directory", 7);
-        foreach (var p in A.Panels) directory.Count(l => l == $"{p.Panel.Spaces}").ShouldBeGreaterThan(0);
+        foreach (var p in A.Panels)
+            directory.Count(l => l == $"{p.Panel.Spaces}").ShouldBeGreaterThan(0);
         directory.ShouldContain(l => l.Contains("Fed from Main panel") && l.Contains("spaces"));
     }
 
@@ -53,14 +57,24 @@ public class PapersTests
         load.ShouldContain($"{A.Optional.Total}, {A.Optional.Current.Value:0.0} A");
         load.ShouldContain(ServiceSheet.Of(A).Neutral.Result);
         var runs = string.Join('\n', Papers.Text(A, "home-runs", 7));
-        foreach (var c in A.Circuits.Where(c => !c.Carried)) runs.ShouldContain($"HR-{c.Number:00}");
+        foreach (var c in A.Circuits.Where(c => !c.Carried))
+            runs.ShouldContain($"HR-{c.Number:00}");
         string.Join('\n', Papers.Text(A, "feeders", 7)).ShouldContain(A.Panels[1].Feeder!.Made);
     }
 
     [Fact]
     public void Home_runs_are_followed_by_what_is_drilled_with_bushings_where_studs_are_of_metal()
     {
-        var walls = Planned.Rooms.SelectMany(r => Enumerable.Range(0, r.Outline.Length).Select(w => new WallFact { Room = r.Id, Wall = w, Build = WallBuild.MetalStud }));
+        var walls = Planned.Rooms.SelectMany(r =>
+            Enumerable
+                .Range(0, r.Outline.Length)
+                .Select(w => new WallFact
+                {
+                    Room = r.Id,
+                    Wall = w,
+                    Build = WallBuild.MetalStud,
+                })
+        );
         string Said(Job job) => string.Join('\n', Papers.Text(Analyzer.Analyze(job), "home-runs", 7));
         Said(Planned).ShouldContain("nail plates");
         Said(Planned).ShouldNotContain("bushings");
@@ -88,7 +102,23 @@ public class PapersTests
     {
         var packet = Latin(Papers.Make(A, "packet", 7, PaperSize.Letter));
         var said = string.Join('\n', Papers.Text(A, "packet", 7));
-        foreach (var heading in new[] { "Tamarack Row", "Load sheet", "Panel schedule: Main panel", "Directory: Main panel", "First floor: boxes with their circuits", "Second floor: boxes with their circuits", "Home runs", "Feeders", "Box fills over 80 percent", "Open findings", "Cautions" }) said.ShouldContain(heading);
+        foreach (
+            var heading in new[]
+            {
+                "Tamarack Row",
+                "Load sheet",
+                "Panel schedule: Main panel",
+                "Directory: Main panel",
+                "First floor: boxes with their circuits",
+                "Second floor: boxes with their circuits",
+                "Home runs",
+                "Feeders",
+                "Box fills over 80 percent",
+                "Open findings",
+                "Cautions",
+            }
+        )
+            said.ShouldContain(heading);
         System.Text.RegularExpressions.Regex.Count(packet, @"/Type /Page\b").ShouldBeGreaterThan(10);
     }
 
@@ -99,14 +129,22 @@ public class PapersTests
     [InlineData("\u4e2d\u6587 \ud83d\udd0c")]
     public void Any_text_can_stand_in_a_paper(string name)
     {
-        var job = Planned with { Name = name, Place = name, Panels = [Planned.Panels[0] with { Name = name, BreakerFamily = name }], Rooms = [.. Planned.Rooms.Select(r => r with { Name = name })] };
-        foreach (var paper in Papers.Names) Latin(Papers.Make(Analyzer.Analyze(job), paper, 1, PaperSize.Letter)).TrimEnd().ShouldEndWith("%%EOF");
+        var job = Planned with
+        {
+            Name = name,
+            Place = name,
+            Panels = [Planned.Panels[0] with { Name = name, BreakerFamily = name }],
+            Rooms = [.. Planned.Rooms.Select(r => r with { Name = name })],
+        };
+        foreach (var paper in Papers.Names)
+            Latin(Papers.Make(Analyzer.Analyze(job), paper, 1, PaperSize.Letter)).TrimEnd().ShouldEndWith("%%EOF");
     }
 
     [Fact]
     public void A_job_without_anything_has_papers_too()
     {
         var empty = Analyzer.Analyze(new Job { Name = "Empty", Storeys = [new Storey { Id = "first", Name = "First" }] });
-        foreach (var paper in Papers.Names) Papers.Make(empty, paper, 0, PaperSize.Letter).Length.ShouldBeGreaterThan(500);
+        foreach (var paper in Papers.Names)
+            Papers.Make(empty, paper, 0, PaperSize.Letter).Length.ShouldBeGreaterThan(500);
     }
 }

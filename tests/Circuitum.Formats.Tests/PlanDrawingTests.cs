@@ -17,7 +17,9 @@ public class PlanDrawingTests
         var job = Demo();
         var before = Draw(job);
         var counter = job.Counters.First(c => c.Spot.Wall is not null);
-        var moved = new EditThing($"counter:{counter.Id}", counter.Spot.From, counter.Spot.Width - Length.Inches(6), counter.Spot.Depth).Apply(job).Job.ShouldNotBeNull();
+        var moved = new EditThing($"counter:{counter.Id}", counter.Spot.From, counter.Spot.Width - Length.Inches(6), counter.Spot.Depth)
+            .Apply(job)
+            .Job.ShouldNotBeNull();
         var part = Draw(moved).Since(before).ShouldNotBeNull();
         part.ShouldContain("id=\"part-things-");
         part.ShouldNotContain("id=\"part-floor-");
@@ -31,7 +33,14 @@ public class PlanDrawingTests
     public void A_room_more_is_drawn_whole()
     {
         var job = Demo();
-        var more = new DrawRoom("first", [new Point(Length.Feet(100), Length.Zero), new Point(Length.Feet(110), Length.Feet(10))], "", RoomKind.Den).Apply(job).Job.ShouldNotBeNull();
+        var more = new DrawRoom(
+            "first",
+            [new Point(Length.Feet(100), Length.Zero), new Point(Length.Feet(110), Length.Feet(10))],
+            "",
+            RoomKind.Den
+        )
+            .Apply(job)
+            .Job.ShouldNotBeNull();
         Draw(more).Since(Draw(job)).ShouldBeNull();
     }
 
@@ -49,7 +58,8 @@ public class PlanDrawingTests
         var a = Core.Analyzer.Analyze(Core.Planner.PlanAll(Demo()));
         var circuit = a.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 3);
         var storey = a.House[circuit.Boxes[0].Room].Room.Storey;
-        int Drawn(IReadOnlySet<string>? changed) => PlanSvg.Draw(a, new PlanView(storey, PlanStage.Circuits, Changed: changed)).Split("class=\"run changed").Length - 1;
+        int Drawn(IReadOnlySet<string>? changed) =>
+            PlanSvg.Draw(a, new PlanView(storey, PlanStage.Circuits, Changed: changed)).Split("class=\"run changed").Length - 1;
         Drawn(null).ShouldBe(0);
 
         // Every cable of it, the home run too.

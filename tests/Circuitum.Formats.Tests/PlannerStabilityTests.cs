@@ -11,12 +11,17 @@ public class PlannerStabilityTests
 {
     private static readonly Job Planned = Planner.PlanAll(JobFileTests.Demo("tamarack-row.json"), PlanEffort.Full);
 
-    private static Dictionary<string, int> Where(Job job) => job.Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (b.Box, c.Number))).ToDictionary(x => x.Box, x => x.Number);
+    private static Dictionary<string, int> Where(Job job) =>
+        job.Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => (b.Box, c.Number))).ToDictionary(x => x.Box, x => x.Number);
 
     private static int Others(Job before, Job after, string but)
     {
         var (was, now) = (Where(before), Where(after));
-        now.Keys.Order().ShouldBe(after.Decisions.Boxes.Where(b => b.Kind != BoxKind.Disconnect).Select(b => b.Id).Order(), "every box is on a circuit");
+        now.Keys.Order()
+            .ShouldBe(
+                after.Decisions.Boxes.Where(b => b.Kind != BoxKind.Disconnect).Select(b => b.Id).Order(),
+                "every box is on a circuit"
+            );
         return was.Count(w => w.Key != but && now.TryGetValue(w.Key, out var n) && n != w.Value);
     }
 
@@ -28,8 +33,15 @@ public class PlannerStabilityTests
         {
             var gone = new PlanCircuits(false).Apply(new RemoveBox(box.Id).Apply(Planned).Job!).Job.ShouldNotBeNull();
             Others(Planned, gone, box.Id).ShouldBeLessThanOrEqualTo(2, box.Id);
-            if (looked++ % 4 == 0) IsHardlyDearerThanAfresh(gone, box.Id);
-            var loose = Planned with { Decisions = Planned.Decisions with { Circuits = [.. Planned.Decisions.Circuits.Select(c => c with { Boxes = [.. c.Boxes.Where(b => b.Box != box.Id)] })] } };
+            if (looked++ % 4 == 0)
+                IsHardlyDearerThanAfresh(gone, box.Id);
+            var loose = Planned with
+            {
+                Decisions = Planned.Decisions with
+                {
+                    Circuits = [.. Planned.Decisions.Circuits.Select(c => c with { Boxes = [.. c.Boxes.Where(b => b.Box != box.Id)] })],
+                },
+            };
             Others(Planned, new PlanCircuits(false).Apply(loose).Job.ShouldNotBeNull(), box.Id).ShouldBeLessThanOrEqualTo(2, box.Id);
         }
     }
@@ -46,7 +58,12 @@ public class PlannerStabilityTests
     {
         foreach (var box in Planned.Decisions.Boxes.Where(b => b is { Kind: BoxKind.Receptacle, Wall: not null }))
         {
-            var moved = new[] { 2.0, -2.0 }.Select(feet => new MoveBox(box.Id, box.Wall, Length.Max(Length.Zero, box.Along + Length.Feet(feet)), null).Apply(Planned).Job).OfType<Job>().First();
+            var moved = new[] { 2.0, -2.0 }
+                .Select(feet =>
+                    new MoveBox(box.Id, box.Wall, Length.Max(Length.Zero, box.Along + Length.Feet(feet)), null).Apply(Planned).Job
+                )
+                .OfType<Job>()
+                .First();
             var again = new PlanCircuits(false).Apply(moved).Job.ShouldNotBeNull();
             Others(Planned, again, box.Id).ShouldBeLessThanOrEqualTo(2, box.Id);
         }
@@ -69,12 +86,24 @@ public class PlannerStabilityTests
     public void A_locked_circuit_and_a_persons_boxes_stay_when_all_is_planned_afresh()
     {
         var locked = Planned.Decisions.Circuits.First(c => c.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 4);
-        var job = Planned with { Decisions = Planned.Decisions with { Circuits = [.. Planned.Decisions.Circuits.Select(c => c.Number == locked.Number ? c with { Locked = true } : c)] } };
+        var job = Planned with
+        {
+            Decisions = Planned.Decisions with
+            {
+                Circuits = [.. Planned.Decisions.Circuits.Select(c => c.Number == locked.Number ? c with { Locked = true } : c)],
+            },
+        };
         var light = job.Decisions.Boxes.First(b => b.Kind == BoxKind.Light && b.Room == "living").Id;
-        job = new AssignBox(light, job.Decisions.Circuits.Last(c => c.Purpose == CircuitPurpose.Lighting).Number).Apply(job).Job.ShouldNotBeNull();
+        job = new AssignBox(light, job.Decisions.Circuits.Last(c => c.Purpose == CircuitPurpose.Lighting).Number)
+            .Apply(job)
+            .Job.ShouldNotBeNull();
         var chosen = Where(job)[light];
         var afresh = new PlanCircuits(true).Apply(job).Job.ShouldNotBeNull();
-        afresh.Decisions.Circuits.Single(c => c.Number == locked.Number).Boxes.Select(b => b.Box).Order().ShouldBe(locked.Boxes.Select(b => b.Box).Order());
+        afresh
+            .Decisions.Circuits.Single(c => c.Number == locked.Number)
+            .Boxes.Select(b => b.Box)
+            .Order()
+            .ShouldBe(locked.Boxes.Select(b => b.Box).Order());
         Where(afresh)[light].ShouldBe(chosen);
     }
 }

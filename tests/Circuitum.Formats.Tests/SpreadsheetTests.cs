@@ -8,14 +8,24 @@ using CsvHelper;
 
 namespace Circuitum.Formats.Tests;
 
-/// <summary>The workbook and the CSV are opened by a spreadsheet program and written out again: the numbers are the same, and text stays text.</summary>
+/// <summary>
+/// The workbook and the CSV are opened by a spreadsheet program and written out again: the numbers are the same, and text stays text.
+/// </summary>
 public sealed class SpreadsheetTests : IDisposable
 {
     private const string Evil = "=1+1";
 
     private static readonly Job Planned = Planner.PlanAll(JobFileTests.Demo("tamarack-row.json"));
 
-    private static readonly JobAnalysis A = Analyzer.Analyze(Planned with { Decisions = Planned.Decisions with { Circuits = Planned.Decisions.Circuits.SetItem(0, Planned.Decisions.Circuits[0] with { Label = Evil }) } });
+    private static readonly JobAnalysis A = Analyzer.Analyze(
+        Planned with
+        {
+            Decisions = Planned.Decisions with
+            {
+                Circuits = Planned.Decisions.Circuits.SetItem(0, Planned.Decisions.Circuits[0] with { Label = Evil }),
+            },
+        }
+    );
 
     private readonly string folder = Directory.CreateTempSubdirectory("circuitum-sheets-").FullName;
 
@@ -24,19 +34,34 @@ public sealed class SpreadsheetTests : IDisposable
     // Each sheet of a file as the program has read it, by its name.
     private Dictionary<string, List<string[]>> Opened(byte[] file, string name)
     {
-        foreach (var old in Directory.GetFiles(folder)) File.Delete(old);
+        foreach (var old in Directory.GetFiles(folder))
+            File.Delete(old);
         File.WriteAllBytes(Path.Combine(folder, name), file);
-        using var program = Process.Start(new ProcessStartInfo("ssconvert", ["--export-file-per-sheet", name, "out-%s.csv"]) { WorkingDirectory = folder, RedirectStandardError = true, RedirectStandardOutput = true, Environment = { ["LC_ALL"] = "C.UTF-8" } })!;
+        using var program = Process.Start(
+            new ProcessStartInfo("ssconvert", ["--export-file-per-sheet", name, "out-%s.csv"])
+            {
+                WorkingDirectory = folder,
+                RedirectStandardError = true,
+                RedirectStandardOutput = true,
+                Environment = { ["LC_ALL"] = "C.UTF-8" },
+            }
+        )!;
         var said = program.StandardError.ReadToEndAsync();
         program.WaitForExit(60_000).ShouldBeTrue();
         program.ExitCode.ShouldBe(0, said.Result);
-        return Directory.GetFiles(folder, "out-*.csv").ToDictionary(f => Path.GetFileNameWithoutExtension(f)[4..], f =>
-        {
-            using var csv = new CsvParser(new StringReader(File.ReadAllText(f)), CultureInfo.InvariantCulture);
-            var rows = new List<string[]>();
-            while (csv.Read()) rows.Add(csv.Record!);
-            return rows;
-        });
+        return Directory
+            .GetFiles(folder, "out-*.csv")
+            .ToDictionary(
+                f => Path.GetFileNameWithoutExtension(f)[4..],
+                f =>
+                {
+                    using var csv = new CsvParser(new StringReader(File.ReadAllText(f)), CultureInfo.InvariantCulture);
+                    var rows = new List<string[]>();
+                    while (csv.Read())
+                        rows.Add(csv.Record!);
+                    return rows;
+                }
+            );
     }
 
     private static double Number(string cell) => cell.Length == 0 ? 0 : double.Parse(cell, CultureInfo.InvariantCulture);
@@ -52,13 +77,16 @@ public sealed class SpreadsheetTests : IDisposable
             cells[0].ShouldBe(row.Place);
             Number(cells[7]).ShouldBe(Math.Round(row.LegA.Value));
             Number(cells[8]).ShouldBe(Math.Round(row.LegB.Value));
-            if (row is { Circuit: { } c, SecondPole: false }) (cells[1], cells[2], cells[3], cells[6]).ShouldBe(($"{c.Number}", c.Label, $"{c.Breaker}", c.Cable));
+            if (row is { Circuit: { } c, SecondPole: false })
+                (cells[1], cells[2], cells[3], cells[6]).ShouldBe(($"{c.Number}", c.Label, $"{c.Breaker}", c.Cable));
         }
 
         var runs = sheets["Home runs"].Skip(1).ToDictionary(r => r[0]);
-        foreach (var c in A.Circuits.Where(c => !c.Carried)) Number(runs[$"{c.Number}"][5]).ShouldBe(c.Run.Hops[0].Cut.InFeet, 0.051);
+        foreach (var c in A.Circuits.Where(c => !c.Carried))
+            Number(runs[$"{c.Number}"][5]).ShouldBe(c.Run.Hops[0].Cut.InFeet, 0.051);
         sheets["Boxes"].Count.ShouldBe(Planned.Decisions.Boxes.Length + 1);
-        foreach (var cells in sheets["Boxes"].Skip(1)) Number(cells[3]).ShouldBe(A.Specs[cells[0]].Fill is { } fill ? Math.Round(fill.Inches3, 2) : 0, 0.001);
+        foreach (var cells in sheets["Boxes"].Skip(1))
+            Number(cells[3]).ShouldBe(A.Specs[cells[0]].Fill is { } fill ? Math.Round(fill.Inches3, 2) : 0, 0.001);
         sheets["Cable"].Skip(1).Sum(r => Number(r[1])).ShouldBe(A.CableByType.Sum(t => t.Cut.InFeet), 0.1 * A.CableByType.Length);
     }
 

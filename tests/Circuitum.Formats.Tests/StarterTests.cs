@@ -12,7 +12,8 @@ public class StarterTests
     private static Job Starter(string name)
     {
         var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(at!.FullName, "Circuitum.slnx"))) at = at.Parent;
+        while (!File.Exists(Path.Combine(at!.FullName, "Circuitum.slnx")))
+            at = at.Parent;
         return JobFile.Read(File.ReadAllText(Path.Combine(at.FullName, "demo", "starters", name + ".json"))).Job!;
     }
 
@@ -31,7 +32,8 @@ public class StarterTests
     public void A_room_of_a_turned_house_is_split_and_joined_again(Turning? how)
     {
         var job = Starter("bungalow");
-        if (how is { } turn) job = new TurnHouse(turn).Apply(job).Job!;
+        if (how is { } turn)
+            job = new TurnHouse(turn).Apply(job).Job!;
         var split = new SplitRoom("bedroom-2", 2, Length.Feet(3), "Dressing room").Apply(job);
         split.Problem.ShouldBe("");
         var joined = new JoinRooms("bedroom-2", "dressing-room").Apply(split.Job!);

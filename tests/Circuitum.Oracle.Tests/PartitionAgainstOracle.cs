@@ -53,12 +53,16 @@ public class PartitionAgainstOracle
     [Fact]
     public void The_search_finds_most_of_them_too_and_is_never_far_off()
     {
-        var over = Enumerable.Range(0, 60).AsParallel().Select(seed =>
-        {
-            var p = ZoneInstances.Make(seed, 8 + (seed % 20));
-            var search = new GroupSearch(p);
-            return (double)search.Improve(search.First(), GroupSearch.Rounds(p.Count)).Cost() / ZonePartition.Solve(p)!.Cost;
-        }).ToList();
+        var over = Enumerable
+            .Range(0, 60)
+            .AsParallel()
+            .Select(seed =>
+            {
+                var p = ZoneInstances.Make(seed, 8 + (seed % 20));
+                var search = new GroupSearch(p);
+                return (double)search.Improve(search.First(), GroupSearch.Rounds(p.Count)).Cost() / ZonePartition.Solve(p)!.Cost;
+            })
+            .ToList();
         over.ShouldAllBe(o => o > 0.999999);
         over.Count(o => o < 1.000001).ShouldBeGreaterThanOrEqualTo(50, string.Join(" ", over.Where(o => o > 1).Select(o => $"{o:0.0000}")));
         over.Max().ShouldBeLessThan(1.04);

@@ -27,21 +27,27 @@ internal sealed class PartitionOracle
 
     private void Grow(Span<int> members, int count, int from, int set)
     {
-        if (count > 0) columns.Add((set, problem.Cost(members[..count])));
+        if (count > 0)
+            columns.Add((set, problem.Cost(members[..count])));
         for (var t = from; t < problem.Count && count < problem.MostSize; t++)
         {
             members[count] = t;
-            if (problem.Fits(members[..(count + 1)])) Grow(members, count + 1, t + 1, set | (1 << t));
+            if (problem.Fits(members[..(count + 1)]))
+                Grow(members, count + 1, t + 1, set | (1 << t));
         }
     }
 
     private long Solve(long known)
     {
         var (bound, price) = Prices();
-        if ((long)Math.Ceiling(bound - 1e-3) >= known) return known;
+        if ((long)Math.Ceiling(bound - 1e-3) >= known)
+            return known;
 
         // A column whose reduced cost is over the gap is in no cheaper division.
-        var left = columns.Select(c => (c.Set, c.Cost, Reduced: c.Cost - Worth(c.Set, price))).Where(c => c.Reduced < known - bound + 1e-3).ToList();
+        var left = columns
+            .Select(c => (c.Set, c.Cost, Reduced: c.Cost - Worth(c.Set, price)))
+            .Where(c => c.Reduced < known - bound + 1e-3)
+            .ToList();
         var byLowest = left.OrderBy(c => c.Reduced).ToLookup(c => int.TrailingZeroCount(c.Set));
         var best = known;
         Search(0, 0, bound);
@@ -57,8 +63,10 @@ internal sealed class PartitionOracle
 
             foreach (var c in byLowest[int.TrailingZeroCount(~set)])
             {
-                if ((c.Set & set) != 0) continue;
-                if (least + c.Reduced > best - 1 + 1e-3) break;
+                if ((c.Set & set) != 0)
+                    continue;
+                if (least + c.Reduced > best - 1 + 1e-3)
+                    break;
                 Search(set | c.Set, cost + c.Cost, least + c.Reduced);
             }
         }
@@ -67,7 +75,8 @@ internal sealed class PartitionOracle
     private static double Worth(int set, double[] price)
     {
         var sum = 0.0;
-        for (var s = set; s != 0; s &= s - 1) sum += price[int.TrailingZeroCount(s)];
+        for (var s = set; s != 0; s &= s - 1)
+            sum += price[int.TrailingZeroCount(s)];
         return sum;
     }
 
@@ -77,14 +86,24 @@ internal sealed class PartitionOracle
         using var solver = Solver.CreateSolver("GLOP");
         var rows = Enumerable.Range(0, problem.Count).Select(i => solver.MakeConstraint(1, 1, $"outlet {i}")).ToArray();
         var used = new HashSet<int>();
-        foreach (var c in columns.Where(c => int.PopCount(c.Set) == 1)) Bring(c);
+        foreach (var c in columns.Where(c => int.PopCount(c.Set) == 1))
+            Bring(c);
         while (true)
         {
-            if (solver.Solve() != Solver.ResultStatus.OPTIMAL) throw new InvalidOperationException("The linear programme was not solved.");
+            if (solver.Solve() != Solver.ResultStatus.OPTIMAL)
+                throw new InvalidOperationException("The linear programme was not solved.");
             var price = rows.Select(r => r.DualValue()).ToArray();
-            var better = columns.Where(c => !used.Contains(c.Set)).Select(c => (c, Reduced: c.Cost - Worth(c.Set, price))).Where(c => c.Reduced < -1e-6).OrderBy(c => c.Reduced).Take(60).ToList();
-            if (better.Count == 0) return (solver.Objective().Value(), price);
-            foreach (var (c, _) in better) Bring(c);
+            var better = columns
+                .Where(c => !used.Contains(c.Set))
+                .Select(c => (c, Reduced: c.Cost - Worth(c.Set, price)))
+                .Where(c => c.Reduced < -1e-6)
+                .OrderBy(c => c.Reduced)
+                .Take(60)
+                .ToList();
+            if (better.Count == 0)
+                return (solver.Objective().Value(), price);
+            foreach (var (c, _) in better)
+                Bring(c);
         }
 
         void Bring((int Set, int Cost) column)
@@ -92,7 +111,8 @@ internal sealed class PartitionOracle
             used.Add(column.Set);
             var variable = solver.MakeNumVar(0, double.PositiveInfinity, $"{column.Set}");
             solver.Objective().SetCoefficient(variable, column.Cost);
-            for (var s = column.Set; s != 0; s &= s - 1) rows[int.TrailingZeroCount(s)].SetCoefficient(variable, 1);
+            for (var s = column.Set; s != 0; s &= s - 1)
+                rows[int.TrailingZeroCount(s)].SetCoefficient(variable, 1);
         }
     }
 }

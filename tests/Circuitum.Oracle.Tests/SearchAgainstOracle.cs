@@ -27,8 +27,10 @@ public class SearchAgainstOracle
             var found = search.Improve(search.First(), GroupSearch.Rounds(p.Count)).Cost();
             var exact = PartitionOracle.Least(p, found);
             GroupBound.Cost(p).ShouldBeLessThanOrEqualTo(exact, $"seed {seed}: the bound is no bound");
-            if (found == exact) equal++;
-            else dearer.Add($"seed {seed}, {p.Count} outlets: {100.0 * (found - exact) / exact:0.00} percent");
+            if (found == exact)
+                equal++;
+            else
+                dearer.Add($"seed {seed}, {p.Count} outlets: {100.0 * (found - exact) / exact:0.00} percent");
             worst = Math.Max(worst, (double)found / exact);
         }
 
@@ -54,7 +56,8 @@ public class SearchAgainstOracle
             var k = 0;
             for (var i = 0; i < count; i++)
             {
-                if ((set >> i & 1) != 0) members[k++] = i;
+                if ((set >> i & 1) != 0)
+                    members[k++] = i;
             }
 
             circuit[set] = p.Fits(members[..k]) ? p.Cost(members[..k]) : int.MaxValue;
@@ -66,7 +69,8 @@ public class SearchAgainstOracle
             best[set] = long.MaxValue;
             for (var part = set; part > 0; part = (part - 1) & set)
             {
-                if ((part & (set & -set)) != 0 && circuit[part] != int.MaxValue) best[set] = Math.Min(best[set], circuit[part] + best[set ^ part]);
+                if ((part & (set & -set)) != 0 && circuit[part] != int.MaxValue)
+                    best[set] = Math.Min(best[set], circuit[part] + best[set ^ part]);
             }
         }
 

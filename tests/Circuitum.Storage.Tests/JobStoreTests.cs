@@ -9,7 +9,20 @@ public sealed class JobStoreTests : IAsyncLifetime
     private JobStore store = null!;
     private string id = "";
 
-    private static Job Named(string name) => new() { Name = name, Storeys = [new Storey { Id = "first", Name = "First", Floor = Length.Zero }] };
+    private static Job Named(string name) =>
+        new()
+        {
+            Name = name,
+            Storeys =
+            [
+                new Storey
+                {
+                    Id = "first",
+                    Name = "First",
+                    Floor = Length.Zero,
+                },
+            ],
+        };
 
     public async Task InitializeAsync()
     {
@@ -39,7 +52,11 @@ public sealed class JobStoreTests : IAsyncLifetime
         await store.SaveAsync(id, 1, Named("Two"), "rename");
         (await Now()).Undo.ShouldBe("rename");
         (await store.UndoAsync(id, 2)).ShouldBeTrue();
-        (await Now()).ShouldSatisfyAllConditions(j => j.Job.Name.ShouldBe("One"), j => j.Undo.ShouldBeNull(), j => j.Redo.ShouldBe("rename"));
+        (await Now()).ShouldSatisfyAllConditions(
+            j => j.Job.Name.ShouldBe("One"),
+            j => j.Undo.ShouldBeNull(),
+            j => j.Redo.ShouldBe("rename")
+        );
         (await store.UndoAsync(id, 3)).ShouldBeFalse();
         (await store.RedoAsync(id, 3)).ShouldBeTrue();
         (await Now()).Job.Name.ShouldBe("Two");
@@ -59,11 +76,15 @@ public sealed class JobStoreTests : IAsyncLifetime
     [Fact]
     public async Task Of_two_edits_at_once_one_wins_and_none_is_half_made()
     {
-        var results = await Task.WhenAll(Enumerable.Range(0, 6).Select(async n =>
-        {
-            await using var own = JobStore.Connect(folder);
-            return await own.SaveAsync(id, 1, Named($"N{n}"), "rename");
-        }));
+        var results = await Task.WhenAll(
+            Enumerable
+                .Range(0, 6)
+                .Select(async n =>
+                {
+                    await using var own = JobStore.Connect(folder);
+                    return await own.SaveAsync(id, 1, Named($"N{n}"), "rename");
+                })
+        );
         results.Count(r => r).ShouldBe(1);
         (await Now()).Stamp.ShouldBe(2);
     }

@@ -16,12 +16,35 @@ public sealed class StartTests : IDisposable
 
     private readonly string job;
 
-    private static readonly int Kills = int.TryParse(Environment.GetEnvironmentVariable("CIRCUITUM_KILLS"), CultureInfo.InvariantCulture, out var n) ? n : 6;
+    private static readonly int Kills = int.TryParse(
+        Environment.GetEnvironmentVariable("CIRCUITUM_KILLS"),
+        CultureInfo.InvariantCulture,
+        out var n
+    )
+        ? n
+        : 6;
 
     public StartTests()
     {
         job = Path.Combine(folder, "job.json");
-        File.WriteAllText(job, Formats.JobFile.Write(new Job { Name = "One", Storeys = [new Storey { Id = "first", Name = "First", Floor = Length.Zero }] }));
+        File.WriteAllText(
+            job,
+            Formats.JobFile.Write(
+                new Job
+                {
+                    Name = "One",
+                    Storeys =
+                    [
+                        new Storey
+                        {
+                            Id = "first",
+                            Name = "First",
+                            Floor = Length.Zero,
+                        },
+                    ],
+                }
+            )
+        );
     }
 
     public void Dispose()
@@ -33,7 +56,10 @@ public sealed class StartTests : IDisposable
     private Process Start(string data, string before = "")
     {
         var program = Path.Combine(AppContext.BaseDirectory, "circuitum.dll");
-        var start = before.Length == 0 ? new ProcessStartInfo("dotnet", [program, "import", job, "--data", data]) : new ProcessStartInfo("bash", ["-c", $"{before} exec dotnet \"{program}\" import \"{job}\" --data \"{data}\""]);
+        var start =
+            before.Length == 0
+                ? new ProcessStartInfo("dotnet", [program, "import", job, "--data", data])
+                : new ProcessStartInfo("bash", ["-c", $"{before} exec dotnet \"{program}\" import \"{job}\" --data \"{data}\""]);
         (start.RedirectStandardOutput, start.RedirectStandardError) = (true, true);
         return Process.Start(start)!;
     }
@@ -42,7 +68,8 @@ public sealed class StartTests : IDisposable
     private async Task KillAtRandom(string data, Random random, Func<bool> begun)
     {
         using var process = Start(data);
-        while (!process.HasExited && !begun()) await Task.Delay(1);
+        while (!process.HasExited && !begun())
+            await Task.Delay(1);
         await Task.Delay(random.Next(0, 400));
         process.Kill(entireProcessTree: true);
         await process.WaitForExitAsync();
@@ -57,7 +84,22 @@ public sealed class StartTests : IDisposable
             var data = Path.Combine(folder, $"first-{n}");
             await KillAtRandom(data, random, () => Directory.Exists(data) && Directory.EnumerateFiles(data).Any());
             await using var store = await JobStore.OpenAsync(data).WaitAsync(TimeSpan.FromSeconds(20));
-            await store.CreateAsync(new Job { Name = "After", Storeys = [new Storey { Id = "first", Name = "First", Floor = Length.Zero }] }, "new");
+            await store.CreateAsync(
+                new Job
+                {
+                    Name = "After",
+                    Storeys =
+                    [
+                        new Storey
+                        {
+                            Id = "first",
+                            Name = "First",
+                            Floor = Length.Zero,
+                        },
+                    ],
+                },
+                "new"
+            );
             (await store.ListAsync()).ShouldContain(j => j.Name == "After", $"start {n}");
         }
     }
@@ -69,7 +111,22 @@ public sealed class StartTests : IDisposable
         var old = Path.Combine(folder, "old");
         await using (var store = await JobStore.OpenAsync(old))
         {
-            await store.CreateAsync(new Job { Name = "Kept", Storeys = [new Storey { Id = "first", Name = "First", Floor = Length.Zero }] }, "new");
+            await store.CreateAsync(
+                new Job
+                {
+                    Name = "Kept",
+                    Storeys =
+                    [
+                        new Storey
+                        {
+                            Id = "first",
+                            Name = "First",
+                            Floor = Length.Zero,
+                        },
+                    ],
+                },
+                "new"
+            );
         }
 
         SqliteConnection.ClearAllPools();
@@ -77,7 +134,9 @@ public sealed class StartTests : IDisposable
         {
             db.Open();
             using var c = db.CreateCommand();
-            c.CommandText = "DELETE FROM \"__EFMigrationsHistory\" WHERE MigrationId LIKE '%_Nudges'; ALTER TABLE Revisions DROP COLUMN Nudge; ALTER TABLE Jobs DROP COLUMN Deleted; PRAGMA wal_checkpoint(TRUNCATE)";
+            c.CommandText =
+                "DELETE FROM \"__EFMigrationsHistory\" WHERE MigrationId LIKE '%_Nudges'; ALTER TABLE Revisions DROP COLUMN "
+                + "Nudge; ALTER TABLE Jobs DROP COLUMN Deleted; PRAGMA wal_checkpoint(TRUNCATE)";
             c.ExecuteNonQuery();
         }
 
@@ -95,9 +154,26 @@ public sealed class StartTests : IDisposable
     [Fact]
     public async Task A_disk_that_takes_no_more_is_told_and_nothing_is_lost()
     {
-        if (OperatingSystem.IsWindows()) return;
+        if (OperatingSystem.IsWindows())
+            return;
         var data = Path.Combine(folder, "full");
-        await using (var store = await JobStore.OpenAsync(data)) await store.CreateAsync(new Job { Name = "Kept", Storeys = [new Storey { Id = "first", Name = "First", Floor = Length.Zero }] }, "new");
+        await using (var store = await JobStore.OpenAsync(data))
+            await store.CreateAsync(
+                new Job
+                {
+                    Name = "Kept",
+                    Storeys =
+                    [
+                        new Storey
+                        {
+                            Id = "first",
+                            Name = "First",
+                            Floor = Length.Zero,
+                        },
+                    ],
+                },
+                "new"
+            );
         SqliteConnection.ClearAllPools();
         using var process = Start(data, "trap '' XFSZ; ulimit -f 1; export DOTNET_EnableWriteXorExecute=0;");
         var said = await process.StandardError.ReadToEndAsync();

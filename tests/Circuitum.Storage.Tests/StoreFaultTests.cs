@@ -16,7 +16,20 @@ public sealed class StoreFaultTests : IDisposable
         Directory.Delete(folder, true);
     }
 
-    private static Job Named(string name) => new() { Name = name, Storeys = [new Storey { Id = "first", Name = "First", Floor = Length.Zero }] };
+    private static Job Named(string name) =>
+        new()
+        {
+            Name = name,
+            Storeys =
+            [
+                new Storey
+                {
+                    Id = "first",
+                    Name = "First",
+                    Floor = Length.Zero,
+                },
+            ],
+        };
 
     private string File => JobStore.FileIn(folder);
 
@@ -29,7 +42,8 @@ public sealed class StoreFaultTests : IDisposable
         c.ExecuteNonQuery();
     }
 
-    private async Task<string> Refused(string? directory = null) => (await Should.ThrowAsync<StoreException>(() => JobStore.OpenAsync(directory ?? folder))).Message;
+    private async Task<string> Refused(string? directory = null) =>
+        (await Should.ThrowAsync<StoreException>(() => JobStore.OpenAsync(directory ?? folder))).Message;
 
     private async Task<string> WithAJob()
     {
@@ -74,7 +88,11 @@ public sealed class StoreFaultTests : IDisposable
 
         using var again = StoreLock.Take(folder);
         await WithAJob();
-        Sql("CREATE TABLE IF NOT EXISTS \"__EFMigrationsLock\" (Id INTEGER PRIMARY KEY, Timestamp TEXT); INSERT OR REPLACE INTO \"__EFMigrationsLock\" VALUES (1, '2020-01-01'); DELETE FROM \"__EFMigrationsHistory\" WHERE MigrationId LIKE '%_Nudges'; ALTER TABLE Revisions DROP COLUMN Nudge; ALTER TABLE Jobs DROP COLUMN Deleted");
+        Sql(
+            "CREATE TABLE IF NOT EXISTS \"__EFMigrationsLock\" (Id INTEGER PRIMARY KEY, Timestamp TEXT); INSERT OR REPLACE "
+                + "INTO \"__EFMigrationsLock\" VALUES (1, '2020-01-01'); DELETE FROM \"__EFMigrationsHistory\" WHERE MigrationId "
+                + "LIKE '%_Nudges'; ALTER TABLE Revisions DROP COLUMN Nudge; ALTER TABLE Jobs DROP COLUMN Deleted"
+        );
         await using var store = await JobStore.OpenAsync(folder).WaitAsync(TimeSpan.FromSeconds(20));
         (await store.ListAsync()).Count.ShouldBe(1);
     }
@@ -86,14 +104,22 @@ public sealed class StoreFaultTests : IDisposable
         for (var n = 0; n < 2; n++)
         {
             SqliteConnection.ClearAllPools();
-            Sql("DELETE FROM \"__EFMigrationsHistory\" WHERE MigrationId LIKE '%_Nudges'; ALTER TABLE Revisions DROP COLUMN Nudge; ALTER TABLE Jobs DROP COLUMN Deleted");
+            Sql(
+                "DELETE FROM \"__EFMigrationsHistory\" WHERE MigrationId LIKE '%_Nudges'; ALTER TABLE Revisions DROP COLUMN "
+                    + "Nudge; ALTER TABLE Jobs DROP COLUMN Deleted"
+            );
             await using var store = await JobStore.OpenAsync(folder);
         }
 
-        var copies = Directory.GetFiles(folder, "circuitum.db.before-*").Where(f => !f.EndsWith("-wal", StringComparison.Ordinal) && !f.EndsWith("-shm", StringComparison.Ordinal)).ToList();
+        var copies = Directory
+            .GetFiles(folder, "circuitum.db.before-*")
+            .Where(f => !f.EndsWith("-wal", StringComparison.Ordinal) && !f.EndsWith("-shm", StringComparison.Ordinal))
+            .ToList();
         copies.Count.ShouldBe(2);
-        if (OperatingSystem.IsWindows()) return;
-        foreach (var file in copies.Append(File)) System.IO.File.GetUnixFileMode(file).ShouldBe(UnixFileMode.UserRead | UnixFileMode.UserWrite, file);
+        if (OperatingSystem.IsWindows())
+            return;
+        foreach (var file in copies.Append(File))
+            System.IO.File.GetUnixFileMode(file).ShouldBe(UnixFileMode.UserRead | UnixFileMode.UserWrite, file);
     }
 
     [Fact]
@@ -111,7 +137,11 @@ public sealed class StoreFaultTests : IDisposable
 
         // From there work goes on, and what was damaged stays where it is.
         (await store.SaveAsync(id, job.Stamp, Named("Four"), "rename", from: job.Revision)).ShouldBeTrue();
-        (await store.GetAsync(id))!.ShouldSatisfyAllConditions(j => j.Job.Name.ShouldBe("Four"), j => j.Notice.ShouldBeEmpty(), j => j.Undo.ShouldBe("rename"));
+        (await store.GetAsync(id))!.ShouldSatisfyAllConditions(
+            j => j.Job.Name.ShouldBe("Four"),
+            j => j.Notice.ShouldBeEmpty(),
+            j => j.Undo.ShouldBe("rename")
+        );
         Sql("UPDATE Revisions SET Document = ''");
         (await Should.ThrowAsync<StoreException>(() => store.GetAsync(id))).Message.ShouldContain("No state of the job");
     }
@@ -121,7 +151,8 @@ public sealed class StoreFaultTests : IDisposable
     {
         var id = await WithAJob();
         await using var store = await JobStore.OpenAsync(folder);
-        for (var n = 1; n <= 20; n++) (await store.SaveAsync(id, n, Named($"Nudge {n}"), "move box", "box:a")).ShouldBeTrue();
+        for (var n = 1; n <= 20; n++)
+            (await store.SaveAsync(id, n, Named($"Nudge {n}"), "move box", "box:a")).ShouldBeTrue();
         (await store.SaveAsync(id, 21, Named("Other"), "move box", "box:b")).ShouldBeTrue();
         Count().ShouldBe(3);
         await store.UndoAsync(id, 22);
@@ -151,7 +182,8 @@ public sealed class StoreFaultTests : IDisposable
         var id = await WithAJob();
         await using var store = await JobStore.OpenAsync(folder);
         await store.IssueAsync(id, 1, "Permit");
-        for (var n = 1; n <= JobStore.MostRevisions + 120; n++) (await store.SaveAsync(id, n, Named($"R{n}"), "rename")).ShouldBeTrue();
+        for (var n = 1; n <= JobStore.MostRevisions + 120; n++)
+            (await store.SaveAsync(id, n, Named($"R{n}"), "rename")).ShouldBeTrue();
         Count().ShouldBeInRange(JobStore.MostRevisions, JobStore.MostRevisions + 52);
         (await store.IssuedJobAsync(id, 1))!.Name.ShouldBe("One");
         (await store.GetAsync(id))!.Undo.ShouldBe("rename");
@@ -175,11 +207,15 @@ public sealed class StoreFaultTests : IDisposable
     public async Task Eight_jobs_of_one_name_at_once_get_eight_ids()
     {
         await WithAJob();
-        var ids = await Task.WhenAll(Enumerable.Range(0, 8).Select(async _ =>
-        {
-            await using var own = JobStore.Connect(folder);
-            return await own.CreateAsync(Named("One"), "new");
-        }));
+        var ids = await Task.WhenAll(
+            Enumerable
+                .Range(0, 8)
+                .Select(async _ =>
+                {
+                    await using var own = JobStore.Connect(folder);
+                    return await own.CreateAsync(Named("One"), "new");
+                })
+        );
         ids.Distinct().Count().ShouldBe(8);
     }
 
@@ -188,7 +224,8 @@ public sealed class StoreFaultTests : IDisposable
     {
         var id = await WithAJob();
         await using var store = await JobStore.OpenAsync(folder);
-        for (var n = 0; n < 30; n++) (await store.IssueAsync(id, 1, "Permit")).ShouldBeTrue();
+        for (var n = 0; n < 30; n++)
+            (await store.IssueAsync(id, 1, "Permit")).ShouldBeTrue();
         (await store.IssuedAsync(id)).Count.ShouldBe(1);
         (await store.IssueAsync(id, 1, "Rough")).ShouldBeTrue();
         (await store.IssuedAsync(id)).Count.ShouldBe(2);

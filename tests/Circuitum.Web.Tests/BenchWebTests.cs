@@ -21,11 +21,20 @@ public sealed class BenchWebTests : WebHouse
         (await Json("/api/bench")).GetArrayLength().ShouldBe(BenchDesk.Questions.Length);
         var wire = await Json("/api/bench/wire?amps=31&method=conduit&current-carrying=4");
         wire.GetProperty("result").GetProperty("size").GetString().ShouldBe("8");
-        wire.GetProperty("why").GetProperty("steps").EnumerateArray().ShouldContain(s => s.GetProperty("citation").GetString()!.Contains("310.15"));
+        wire.GetProperty("why")
+            .GetProperty("steps")
+            .EnumerateArray()
+            .ShouldContain(s => s.GetProperty("citation").GetString()!.Contains("310.15"));
         wire.GetProperty("caution").GetString()!.ShouldContain("licensed practice");
-        (await Json("/api/bench/service?method=standard&area-sqft=2100&load=range:12000&load=dryer:5000")).GetProperty("result").GetProperty("va").GetDouble().ShouldBe(18_730);
+        (await Json("/api/bench/service?method=standard&area-sqft=2100&load=range:12000&load=dryer:5000"))
+            .GetProperty("result")
+            .GetProperty("va")
+            .GetDouble()
+            .ShouldBe(18_730);
         var refused = await Json("/api/bench/wire?amps=%3Cscript%3E", HttpStatusCode.BadRequest);
-        (refused.GetProperty("field").GetString(), refused.GetProperty("problem").GetString()).ShouldBe(("amps", "amps: '<script>' is not a number."));
+        (refused.GetProperty("field").GetString(), refused.GetProperty("problem").GetString()).ShouldBe(
+            ("amps", "amps: '<script>' is not a number.")
+        );
         (await Json("/api/bench/moon", HttpStatusCode.NotFound)).GetProperty("problem").GetString()!.ShouldContain("Ask one of wire");
     }
 
@@ -35,7 +44,12 @@ public sealed class BenchWebTests : WebHouse
         var paths = (await Json("/openapi/v1.json")).GetProperty("paths");
         foreach (var question in BenchDesk.Questions)
         {
-            var told = paths.GetProperty($"/api/bench/{question.Name}").GetProperty("get").GetProperty("parameters").EnumerateArray().Select(p => p.GetProperty("name").GetString());
+            var told = paths
+                .GetProperty($"/api/bench/{question.Name}")
+                .GetProperty("get")
+                .GetProperty("parameters")
+                .EnumerateArray()
+                .Select(p => p.GetProperty("name").GetString());
             told.ShouldBe(question.Fields.Select(f => f.Name));
         }
     }
@@ -52,7 +66,8 @@ public sealed class BenchWebTests : WebHouse
         var wrong = await Web.GetStringAsync("/bench/wire?amps=%3Cb%3Ex");
         Alert(Parse(wrong)).ShouldContain("is not a number");
         wrong.ShouldNotContain("<b>x");
-        foreach (var question in BenchDesk.Questions) (await Web.GetAsync($"/bench/{question.Name}")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        foreach (var question in BenchDesk.Questions)
+            (await Web.GetAsync($"/bench/{question.Name}")).StatusCode.ShouldBe(HttpStatusCode.OK);
         (await Web.GetAsync("/bench/moon")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
 }

@@ -62,7 +62,9 @@ public sealed class BoxWebTests : WebHouse
         page.Body.TextContent.ShouldContain("from the left corner");
         page.Body.TextContent.ShouldContain("planning aid");
         (await Web.GetStringAsync("/jobs/gull-cottage/files/boxes.csv")).ShouldContain("mirror <height>");
-        Parse(await Web.GetStringAsync("/jobs/gull-cottage/editions?one=us-2023&other=us-2017")).QuerySelectorAll("tbody tr").Length.ShouldBeGreaterThan(3);
+        Parse(await Web.GetStringAsync("/jobs/gull-cottage/editions?one=us-2023&other=us-2017"))
+            .QuerySelectorAll("tbody tr")
+            .Length.ShouldBeGreaterThan(3);
         (await Web.GetAsync("/jobs/none/box-schedule")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await Web.GetAsync("/jobs/none/editions")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
@@ -70,17 +72,23 @@ public sealed class BoxWebTests : WebHouse
     [Fact]
     public async Task Another_edition_is_chosen_on_the_job()
     {
-        var form = Parse(await Web.GetStringAsync("/jobs/gull-cottage/job")).QuerySelectorAll("form").Single(f => f.QuerySelector("[name=edition]") is not null);
-        var fields = form.QuerySelectorAll("input[name], select[name]").ToDictionary(e => e.GetAttribute("name")!, e => e is IHtmlSelectElement s ? s.Value : e.GetAttribute("value") ?? "");
+        var form = Parse(await Web.GetStringAsync("/jobs/gull-cottage/job"))
+            .QuerySelectorAll("form")
+            .Single(f => f.QuerySelector("[name=edition]") is not null);
+        var fields = form.QuerySelectorAll("input[name], select[name]")
+            .ToDictionary(e => e.GetAttribute("name")!, e => e is IHtmlSelectElement s ? s.Value : e.GetAttribute("value") ?? "");
         fields["edition"] = "us-2017";
         fields["pref.receptacleReach"] = "4'";
-        var page = Parse(await (await Web.PostAsync("/jobs/gull-cottage/job", new FormUrlEncodedContent(fields))).Content.ReadAsStringAsync());
+        var page = Parse(
+            await (await Web.PostAsync("/jobs/gull-cottage/job", new FormUrlEncodedContent(fields))).Content.ReadAsStringAsync()
+        );
         Alert(page).ShouldBe("");
         var job = await Stored();
         (job.CodeEdition, job.Preferences.ReceptacleReach).ShouldBe(("us-2017", Length.Feet(4)));
         fields["edition"] = "us-1999";
         fields["stamp"] = "2";
-        Alert(Parse(await (await Web.PostAsync("/jobs/gull-cottage/job", new FormUrlEncodedContent(fields))).Content.ReadAsStringAsync())).ShouldContain("us-1999");
+        Alert(Parse(await (await Web.PostAsync("/jobs/gull-cottage/job", new FormUrlEncodedContent(fields))).Content.ReadAsStringAsync()))
+            .ShouldContain("us-1999");
     }
 
     [Fact]
@@ -92,7 +100,12 @@ public sealed class BoxWebTests : WebHouse
         async Task<HttpResponseMessage> Ask(string shown)
         {
             var fields = await Fields(Boxes);
-            var request = new HttpRequestMessage(HttpMethod.Post, Boxes) { Content = new FormUrlEncodedContent(new Dictionary<string, string>(fields) { ["do"] = "accept-box", ["box"] = "living.r1" }) };
+            var request = new HttpRequestMessage(HttpMethod.Post, Boxes)
+            {
+                Content = new FormUrlEncodedContent(
+                    new Dictionary<string, string>(fields) { ["do"] = "accept-box", ["box"] = "living.r1" }
+                ),
+            };
             request.Headers.Add("HX-Request", "true");
             request.Headers.Add("X-Drawn", Uri.EscapeDataString(shown));
             return await Web.SendAsync(request);
@@ -125,27 +138,61 @@ public sealed class BoxWebTests : WebHouse
         Clear(Bend(planned, b => b.Kind == BoxKind.Light && b.Wall is null ? b with { Size = "nm-round-20" } : b));
         Clear(Bend(planned, b => b.Appliance == "range" ? b with { Wall = 2, Along = Length.Feet(1) } : b));
         Clear(Bend(planned, b => b.Kind == BoxKind.Receptacle && b.Room == "bath" ? b with { Wall = 1, Along = Length.Inches(20) } : b));
-        Clear(Bend(planned, b => b.Kind == BoxKind.SmokeAlarm ? b with { At = Places.Of(Circuitum.Core.Geometry.HouseShape.Of(planned)["bedroom"], new Spot { Wall = 0, From = Length.Feet(1), Width = Length.Feet(1) }, 2) } : b));
+        Clear(Bend(planned, b => b.Kind == BoxKind.SmokeAlarm
+                    ? b with
+                    {
+                        At = Places.Of(
+                            Circuitum.Core.Geometry.HouseShape.Of(planned)["bedroom"],
+                            new Spot
+                            {
+                                Wall = 0,
+                                From = Length.Feet(1),
+                                Width = Length.Feet(1),
+                            },
+                            2
+                        ),
+                    }
+                    : b));
         Clear(planned with { Preferences = planned.Preferences with { ReceptacleReach = Length.Feet(3), SwitchReach = Length.Feet(3) } });
         kinds.Count.ShouldBeGreaterThanOrEqualTo(7, string.Join(" ", kinds));
 
-        static Job Bend(Job job, Func<Box, Box?> to) => job with { Decisions = BoxProposal.DropLost(job.Decisions with { Boxes = [.. job.Decisions.Boxes.Select(to).OfType<Box>()] }) };
+        static Job Bend(Job job, Func<Box, Box?> to) =>
+            job with
+            {
+                Decisions = BoxProposal.DropLost(job.Decisions with { Boxes = [.. job.Decisions.Boxes.Select(to).OfType<Box>()] }),
+            };
 
         void Clear(Job bent)
         {
             for (var pressed = 0; pressed < 80; pressed++)
             {
-                if (Analyzer.Analyze(bent).Findings.FirstOrDefault(f => f.RuleId.StartsWith("box.", StringComparison.Ordinal) && f.Fix is not null) is not { } finding) return;
-                var fields = finding.Fix!.Fields.Append((Name: "do", Value: finding.Fix.Do)).ToDictionary(f => f.Name, f => new StringValues(f.Value));
+                if (
+                    Analyzer
+                        .Analyze(bent)
+                        .Findings.FirstOrDefault(f => f.RuleId.StartsWith("box.", StringComparison.Ordinal) && f.Fix is not null)
+                    is not { } finding
+                )
+                    return;
+                var fields = finding
+                    .Fix!.Fields.Append((Name: "do", Value: finding.Fix.Do))
+                    .ToDictionary(f => f.Name, f => new StringValues(f.Value));
                 var (command, problem) = new EditForm(new FormCollection(fields)).Read();
                 command.ShouldNotBeNull($"{finding.RuleId}: {problem}");
                 var result = command.Apply(bent);
                 bent = result.Job.ShouldNotBeNull($"{finding.Sentence} {finding.Fix.Title}: {result.Problem}");
-                Analyzer.Analyze(bent).Findings.ShouldNotContain(f => f.RuleId == finding.RuleId && f.Sentence == finding.Sentence, $"{finding.RuleId} {finding.Fix.Title}");
+                Analyzer
+                    .Analyze(bent)
+                    .Findings.ShouldNotContain(
+                        f => f.RuleId == finding.RuleId && f.Sentence == finding.Sentence,
+                        $"{finding.RuleId} {finding.Fix.Title}"
+                    );
                 kinds.Add(finding.RuleId);
             }
 
-            Analyzer.Analyze(bent).Findings.Where(f => f.RuleId.StartsWith("box.", StringComparison.Ordinal) && f.Fix is not null).ShouldBeEmpty();
+            Analyzer
+                .Analyze(bent)
+                .Findings.Where(f => f.RuleId.StartsWith("box.", StringComparison.Ordinal) && f.Fix is not null)
+                .ShouldBeEmpty();
         }
     }
 
@@ -158,21 +205,42 @@ public sealed class BoxWebTests : WebHouse
         var plans = Parse(await Web.GetStringAsync("/jobs/gull-cottage/plans"));
         plans.QuerySelectorAll(".columns section").Length.ShouldBe(5);
         plans.QuerySelectorAll(".small-plan svg").Length.ShouldBe(5);
-        var form = plans.QuerySelectorAll("form:not(:has([name=part]))")[^1].QuerySelectorAll("input[name]").ToDictionary(i => i.GetAttribute("name")!, i => i.GetAttribute("value") ?? "");
+        var form = plans
+            .QuerySelectorAll("form:not(:has([name=part]))")[^1]
+            .QuerySelectorAll("input[name]")
+            .ToDictionary(i => i.GetAttribute("name")!, i => i.GetAttribute("value") ?? "");
         var taken = await Web.PostAsync("/jobs/gull-cottage/plans", new FormUrlEncodedContent(form));
         taken.RequestMessage!.RequestUri!.AbsolutePath.ShouldEndWith("/circuits");
         (await taken.Content.ReadAsStringAsync()).ShouldContain("Undo take plan");
-        Parse(await (await Web.PostAsync("/jobs/gull-cottage/plans", new FormUrlEncodedContent(form))).Content.ReadAsStringAsync()).QuerySelector("[role=alert]")!.TextContent.ShouldContain("changed meanwhile");
+        Parse(await (await Web.PostAsync("/jobs/gull-cottage/plans", new FormUrlEncodedContent(form))).Content.ReadAsStringAsync())
+            .QuerySelector("[role=alert]")!
+            .TextContent.ShouldContain("changed meanwhile");
         var lights = (await Stored()).Decisions.Circuits.First(c => c.Purpose == CircuitPurpose.Lighting);
         var dark = Parse(await Web.GetStringAsync($"{Circuits}&pick=circuit:{lights.Number}&dark=circuit:{lights.Number}"));
         dark.QuerySelectorAll(".mark.dead").Length.ShouldBe(lights.Boxes.Length);
         dark.QuerySelectorAll(".floor.unlit").Length.ShouldBeGreaterThan(0);
         dark.Body!.TextContent.ShouldContain("What goes dark");
         Parse(await Web.GetStringAsync($"{Circuits}&dark=circuit:999")).QuerySelectorAll(".mark.dead").ShouldBeEmpty();
-        Alert(Parse(await (await Post(Circuits, ("do", "lock-circuit"), ("circuit", $"{lights.Number}"), ("locked", "yes"))).Content.ReadAsStringAsync())).ShouldBe("");
+        Alert(
+                Parse(
+                    await (
+                        await Post(Circuits, ("do", "lock-circuit"), ("circuit", $"{lights.Number}"), ("locked", "yes"))
+                    ).Content.ReadAsStringAsync()
+                )
+            )
+            .ShouldBe("");
         (await Stored()).Decisions.Circuits.Single(c => c.Number == lights.Number).Locked.ShouldBeTrue();
-        Alert(Parse(await (await Post(Circuits, ("do", "merge-circuits"), ("circuit", $"{lights.Number}"), ("into", "1"))).Content.ReadAsStringAsync())).ShouldContain("locked");
-        (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=why&key=plan")).ShouldContain("No division that keeps rooms whole and zones together is cheaper");
+        Alert(
+                Parse(
+                    await (
+                        await Post(Circuits, ("do", "merge-circuits"), ("circuit", $"{lights.Number}"), ("into", "1"))
+                    ).Content.ReadAsStringAsync()
+                )
+            )
+            .ShouldContain("locked");
+        (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=why&key=plan")).ShouldContain(
+            "No division that keeps rooms whole and zones together is cheaper"
+        );
     }
 
     [Fact]

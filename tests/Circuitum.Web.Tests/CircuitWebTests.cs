@@ -12,7 +12,8 @@ public sealed class CircuitWebTests : WebHouse
 
     private const string File = "/jobs/gull-cottage/files/job.json";
 
-    private async Task<Job> Stored(string id = "gull-cottage") => JobFile.Read(await Web.GetStringAsync($"/jobs/{id}/files/job.json")).Job.ShouldNotBeNull();
+    private async Task<Job> Stored(string id = "gull-cottage") =>
+        JobFile.Read(await Web.GetStringAsync($"/jobs/{id}/files/job.json")).Job.ShouldNotBeNull();
 
     private async Task<Job> Planned()
     {
@@ -27,13 +28,20 @@ public sealed class CircuitWebTests : WebHouse
         var job = await Planned();
         var before = await Web.GetStringAsync(File);
         using var all = JsonDocument.Parse(await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=moves&box=living.r1"));
-        all.RootElement.EnumerateArray().Select(c => c.GetProperty("number").GetInt32()).Order().ShouldBe(job.Decisions.Circuits.Select(c => c.Number).Order());
+        all.RootElement.EnumerateArray()
+            .Select(c => c.GetProperty("number").GetInt32())
+            .Order()
+            .ShouldBe(job.Decisions.Circuits.Select(c => c.Number).Order());
         using var room = JsonDocument.Parse(await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=moves&room=living"));
         room.RootElement.GetArrayLength().ShouldBeGreaterThan(0);
         var bath = job.Decisions.Circuits.First(c => c.Purpose == CircuitPurpose.Bathroom).Number;
-        (await Web.GetStringAsync($"/jobs/gull-cottage/circuits?handler=move&box=living.r1&circuit={bath}")).ShouldContain("may not be on circuit");
+        (await Web.GetStringAsync($"/jobs/gull-cottage/circuits?handler=move&box=living.r1&circuit={bath}")).ShouldContain(
+            "may not be on circuit"
+        );
         (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=move&box=living.r1&circuit=new")).ShouldContain(", new");
-        (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=move&box=living.r1&circuit=99")).ShouldContain("There is no circuit 99.");
+        (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=move&box=living.r1&circuit=99")).ShouldContain(
+            "There is no circuit 99."
+        );
         (await Web.GetAsync("/jobs/gull-cottage/circuits?handler=moves&room=ghost")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await Web.GetStringAsync(File)).ShouldBe(before);
         (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=why&key=afresh")).ShouldContain("Planning afresh");
@@ -43,12 +51,30 @@ public sealed class CircuitWebTests : WebHouse
     public async Task What_holds_for_the_company_is_what_a_new_job_begins_with_and_old_ones_keep_theirs()
     {
         var before = await Web.GetStringAsync(File);
-        await Post("/company", ("do", "edit-company"), ("name", "Fernhollow Wiring"), ("pref.generalWire", "fourteen-throughout"), ("pref.receptacleBottom", "16 in"));
+        await Post(
+            "/company",
+            ("do", "edit-company"),
+            ("name", "Fernhollow Wiring"),
+            ("pref.generalWire", "fourteen-throughout"),
+            ("pref.receptacleBottom", "16 in")
+        );
         await Post("/company", ("do", "take-layer"), ("name", "Alder County amendments (made-up sample)"));
         (await Web.GetStringAsync("/company")).ShouldContain("Fernhollow Wiring");
-        await Web.PostAsync("/?handler=New", new FormUrlEncodedContent(new Dictionary<string, string>(await Fields("/")) { ["name"] = "New house", ["storey"] = "First floor", ["start"] = "" }));
+        await Web.PostAsync(
+            "/?handler=New",
+            new FormUrlEncodedContent(
+                new Dictionary<string, string>(await Fields("/"))
+                {
+                    ["name"] = "New house",
+                    ["storey"] = "First floor",
+                    ["start"] = "",
+                }
+            )
+        );
         var job = await Stored("new-house");
-        (job.Preferences.GeneralWire, job.Preferences.ReceptacleBottom.InInches, job.Amendments.Single().Authority).ShouldBe((GeneralWire.FourteenThroughout, 16, "Alder County, an invented place"));
+        (job.Preferences.GeneralWire, job.Preferences.ReceptacleBottom.InInches, job.Amendments.Single().Authority).ShouldBe(
+            (GeneralWire.FourteenThroughout, 16, "Alder County, an invented place")
+        );
         (await Web.GetStringAsync(File)).ShouldBe(before);
         (await Web.GetStringAsync("/jobs/gull-cottage/job")).ShouldContain("2 of");
         Alert(await Edit("/jobs/gull-cottage/job", "company-preferences")).ShouldBe("");
@@ -78,15 +104,37 @@ public sealed class CircuitWebTests : WebHouse
 
     private const string Layers = "/jobs/gull-cottage/amendments";
 
-    private async Task<string> Amend(params (string Name, string Value)[] fields) => Alert(Parse(await (await Post(Layers, fields)).Content.ReadAsStringAsync()));
+    private async Task<string> Amend(params (string Name, string Value)[] fields) =>
+        Alert(Parse(await (await Post(Layers, fields)).Content.ReadAsStringAsync()));
 
     [Fact]
     public async Task A_layer_is_made_amended_switched_off_and_taken_away_and_each_step_can_be_undone()
     {
         (await Amend(("do", "add-layer"), ("name", "City"), ("authority", "Fernhollow"))).ShouldBe("");
-        (await Amend(("do", "add-change"), ("layer", "0"), ("kind", "Number"), ("number", "wallReachIn"), ("value", "60"), ("citation", "12-1"), ("note", "as the inspector said"))).ShouldBe("");
+        (
+            await Amend(
+                ("do", "add-change"),
+                ("layer", "0"),
+                ("kind", "Number"),
+                ("number", "wallReachIn"),
+                ("value", "60"),
+                ("citation", "12-1"),
+                ("note", "as the inspector said")
+            )
+        ).ShouldBe("");
         (await Amend(("do", "add-change"), ("layer", "0"), ("kind", "Off"), ("rule", "box.hallway"), ("citation", "12-2"))).ShouldBe("");
-        (await Amend(("do", "add-change"), ("layer", "0"), ("kind", "Add"), ("title", "Utility rooms"), ("text", "Ground-fault protection there."), ("demand", "GroundFault"), ("room", "Utility"), ("citation", "12-3"))).ShouldBe("");
+        (
+            await Amend(
+                ("do", "add-change"),
+                ("layer", "0"),
+                ("kind", "Add"),
+                ("title", "Utility rooms"),
+                ("text", "Ground-fault protection there."),
+                ("demand", "GroundFault"),
+                ("room", "Utility"),
+                ("citation", "12-3")
+            )
+        ).ShouldBe("");
         var page = await Web.GetStringAsync(Layers);
         page.ShouldContain("Farthest from a receptacle along a wall: 60 in instead of 72");
         page.ShouldContain("Hallway receptacle: switched off");
@@ -131,9 +179,12 @@ public sealed class CircuitWebTests : WebHouse
         var ticked = Parse(await (await Post(Pull, ("do", "pulled"), ("circuit", "1"), ("measured", "38'6"))).Content.ReadAsStringAsync());
         ticked.QuerySelector("#run-1.done")!.TextContent.ShouldContain("took 39 ft");
         (await Stored()).Decisions.Pulled.Single().Measured.ShouldBe(Core.Measure.Length.Inches(462));
-        Alert(Parse(await (await Post(Pull, ("do", "pulled"), ("circuit", "1"), ("measured", "long"))).Content.ReadAsStringAsync())).ShouldContain("Length");
-        Alert(Parse(await (await Post(Pull, ("do", "pulled"), ("circuit", "77"))).Content.ReadAsStringAsync())).ShouldContain("no home run");
-        Alert(Parse(await (await Post(Pull, ("do", "remove-circuit"), ("circuit", "1"))).Content.ReadAsStringAsync())).ShouldContain("not something this page can do");
+        Alert(Parse(await (await Post(Pull, ("do", "pulled"), ("circuit", "1"), ("measured", "long"))).Content.ReadAsStringAsync()))
+            .ShouldContain("Length");
+        Alert(Parse(await (await Post(Pull, ("do", "pulled"), ("circuit", "77"))).Content.ReadAsStringAsync()))
+            .ShouldContain("no home run");
+        Alert(Parse(await (await Post(Pull, ("do", "remove-circuit"), ("circuit", "1"))).Content.ReadAsStringAsync()))
+            .ShouldContain("not something this page can do");
         (await Post(Pull, ("do", "pulled"), ("circuit", "1"), ("pulled", "no"))).EnsureSuccessStatusCode();
         (await Stored()).Decisions.Pulled.ShouldBeEmpty();
         (await Web.GetAsync("/jobs/ghost/pull")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
@@ -148,8 +199,10 @@ public sealed class CircuitWebTests : WebHouse
         var page = Parse(await Web.GetStringAsync($"{Runs}?pick=run:{first.Run.First}"));
         page.QuerySelector(".ticket")!.TextContent.ShouldContain("The shortest way.");
         page.QuerySelectorAll(".run-rows tbody tr").Length.ShouldBe(job.Decisions.Circuits.Length);
-        Alert(await Edit(Runs, "lead-over-room", ("from", ""), ("to", first.Run.First!), ("room", "attic"))).ShouldContain("not there any more");
-        Alert(await Edit(Runs, "lead-cable", ("from", ""), ("to", "nobody"), ("storey", "ground"), ("x", "1"), ("y", "1"))).ShouldContain("no such cable");
+        Alert(await Edit(Runs, "lead-over-room", ("from", ""), ("to", first.Run.First!), ("room", "attic")))
+            .ShouldContain("not there any more");
+        Alert(await Edit(Runs, "lead-cable", ("from", ""), ("to", "nobody"), ("storey", "ground"), ("x", "1"), ("y", "1")))
+            .ShouldContain("no such cable");
         (await Web.GetAsync($"{Runs}?handler=lead&storey=ground&from=&to={first.Run.First}&x=1e9&y=0")).IsSuccessStatusCode.ShouldBeFalse();
         Alert(await Edit(Runs, "lock-run", ("circuit", $"{first.Number}"))).ShouldBe("");
         (await Stored()).Decisions.Circuits.Single(c => c.Number == first.Number).Run!.Value.Length.ShouldBe(first.Run.Cables.Count());
@@ -159,8 +212,11 @@ public sealed class CircuitWebTests : WebHouse
         Alert(await Edit(Runs, "close-wall", ("room", "kitchen"), ("wall", "0"))).ShouldBe("");
         Parse(await Web.GetStringAsync(Runs)).QuerySelector(".chips")!.TextContent.ShouldContain("Kitchen");
         Alert(await Edit(Runs, "outside-run", ("to", first.Run.First!), ("bends", "90 200"))).ShouldContain("Bends: type degrees");
-        Alert(await Edit(Runs, "outside-run", ("to", first.Run.First!), ("bends", "90 / 45"))).ShouldContain("No cable to that box leaves the house");
-        Parse(await Web.GetStringAsync("/jobs/gull-cottage/pull")).QuerySelectorAll("details.branches tbody tr").Length.ShouldBe(Core.Analyzer.Analyze(await Stored()).Circuits.Sum(c => c.Run.Cables.Count() - 1));
+        Alert(await Edit(Runs, "outside-run", ("to", first.Run.First!), ("bends", "90 / 45")))
+            .ShouldContain("No cable to that box leaves the house");
+        Parse(await Web.GetStringAsync("/jobs/gull-cottage/pull"))
+            .QuerySelectorAll("details.branches tbody tr")
+            .Length.ShouldBe(Core.Analyzer.Analyze(await Stored()).Circuits.Sum(c => c.Run.Cables.Count() - 1));
         Parse(await Web.GetStringAsync("/jobs/gull-cottage/walls")).QuerySelectorAll("svg .cable").Length.ShouldBeGreaterThan(10);
     }
 
@@ -187,15 +243,23 @@ public sealed class CircuitWebTests : WebHouse
         (await Web.GetAsync("/jobs/gull-cottage/files/moon.pdf")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await Web.GetAsync($"{Page}?since=9")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await Web.GetAsync("/jobs/ghost/issued")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
-        foreach (var paper in new[] { "load-sheet", "rough-test", "print" }) (await Web.GetAsync($"/jobs/gull-cottage/{paper}")).StatusCode.ShouldBe(HttpStatusCode.OK, paper);
-        foreach (var paper in new[] { "load-sheet", "rough-test" }) (await Web.GetAsync($"/jobs/ghost/{paper}")).StatusCode.ShouldBe(HttpStatusCode.NotFound, paper);
+        foreach (var paper in new[] { "load-sheet", "rough-test", "print" })
+            (await Web.GetAsync($"/jobs/gull-cottage/{paper}")).StatusCode.ShouldBe(HttpStatusCode.OK, paper);
+        foreach (var paper in new[] { "load-sheet", "rough-test" })
+            (await Web.GetAsync($"/jobs/ghost/{paper}")).StatusCode.ShouldBe(HttpStatusCode.NotFound, paper);
     }
 
     [Fact]
     public async Task Two_circuits_share_a_home_run_and_the_ticket_says_so()
     {
         var job = await Planned();
-        var two = job.Decisions.Circuits.Where(c => c.Purpose is CircuitPurpose.SmallAppliance or CircuitPurpose.Receptacles or CircuitPurpose.Bathroom).Select(c => c.Number).Take(2).ToList();
+        var two = job
+            .Decisions.Circuits.Where(c =>
+                c.Purpose is CircuitPurpose.SmallAppliance or CircuitPurpose.Receptacles or CircuitPurpose.Bathroom
+            )
+            .Select(c => c.Number)
+            .Take(2)
+            .ToList();
         var page = await Edit(Circuits, "pair-circuits", ("circuit", $"{two[0]}"), ("with", $"{two[1]}"), ("kind", "TwoNeutrals"));
         Alert(page).ShouldBe("");
         var ticket = await Web.GetStringAsync($"/jobs/gull-cottage/circuits?pick=circuit:{two[0]}");

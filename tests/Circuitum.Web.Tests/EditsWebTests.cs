@@ -10,27 +10,28 @@ public sealed class PlanEditsWebTests() : WebHouse(shared: true)
 
     private const string File = "/jobs/gull-cottage/files/job.json";
 
-    public static TheoryData<string, string, string> Edits => new()
-    {
-        { "draw-room", "storey=ground&corners=600,0;720,120&name=Shed&kind=Utility", "Shed" },
-        { "draw-room", "storey=ground&corners=600,0&size=10 x 9'6", "10'-0\" x 9'-6\"" },
-        { "move-wall", "room=living&wall=3&by=1'", "Undo move wall" },
-        { "move-wall", "room=living&wall=3&by=-6 in", "Undo move wall" },
-        { "wall-length", "room=porch&wall=0&length=9'", "Undo set wall length" },
-        { "dimension", "dim=wall:porch:0&length=9'", "Undo set dimension" },
-        { "move-room", "room=porch&east=0&south=3 in", "Undo move room" },
-        { "split-room", "room=living&wall=3&along=2'&name=Snug", "Snug" },
-        { "join-rooms", "room=living&with=kitchen", "Undo join rooms" },
-        { "turn-house", "how=QuarterTurn", "Undo turn the house" },
-        { "copy-storey", "storey=ground&name=Loft&floor=9'", "Loft" },
-        { "add-storey", "name=Cellar&floor=-8'", "Cellar" },
-        { "edit-storey", "storey=ground&name=Main floor&floor=0&ceiling=9'", "Main floor" },
-        { "edit-wall", "room=living&wall=0&build=Masonry&bearing=on&studs=2'&thickness=8 in", "Undo edit wall" },
-        { "place", "what=window&storey=ground&x=364&y=106", "Window to outside" },
-        { "place", "what=desk&storey=ground&x=60&y=150", "Wish: desk" },
-        { "place", "what=island&storey=ground&x=70&y=60", "island" },
-        { "room-ceiling", "room=living&shape=Vaulted&joists=EastWest&joistDepth=9 1/4 in", "Undo edit ceiling" },
-    };
+    public static TheoryData<string, string, string> Edits =>
+        new()
+        {
+            { "draw-room", "storey=ground&corners=600,0;720,120&name=Shed&kind=Utility", "Shed" },
+            { "draw-room", "storey=ground&corners=600,0&size=10 x 9'6", "10'-0\" x 9'-6\"" },
+            { "move-wall", "room=living&wall=3&by=1'", "Undo move wall" },
+            { "move-wall", "room=living&wall=3&by=-6 in", "Undo move wall" },
+            { "wall-length", "room=porch&wall=0&length=9'", "Undo set wall length" },
+            { "dimension", "dim=wall:porch:0&length=9'", "Undo set dimension" },
+            { "move-room", "room=porch&east=0&south=3 in", "Undo move room" },
+            { "split-room", "room=living&wall=3&along=2'&name=Snug", "Snug" },
+            { "join-rooms", "room=living&with=kitchen", "Undo join rooms" },
+            { "turn-house", "how=QuarterTurn", "Undo turn the house" },
+            { "copy-storey", "storey=ground&name=Loft&floor=9'", "Loft" },
+            { "add-storey", "name=Cellar&floor=-8'", "Cellar" },
+            { "edit-storey", "storey=ground&name=Main floor&floor=0&ceiling=9'", "Main floor" },
+            { "edit-wall", "room=living&wall=0&build=Masonry&bearing=on&studs=2'&thickness=8 in", "Undo edit wall" },
+            { "place", "what=window&storey=ground&x=364&y=106", "Window to outside" },
+            { "place", "what=desk&storey=ground&x=60&y=150", "Wish: desk" },
+            { "place", "what=island&storey=ground&x=70&y=60", "island" },
+            { "room-ceiling", "room=living&shape=Vaulted&joists=EastWest&joistDepth=9 1/4 in", "Undo edit ceiling" },
+        };
 
     [Theory]
     [MemberData(nameof(Edits))]
@@ -74,19 +75,21 @@ public sealed class BoxEditsWebTests() : WebHouse(shared: true)
 
     private async Task Proposed()
     {
-        if (IsNew) Alert(await Edit(Boxes, "propose-boxes")).ShouldBe("");
+        if (IsNew)
+            Alert(await Edit(Boxes, "propose-boxes")).ShouldBe("");
     }
 
-    public static TheoryData<string, string, string> Edits => new()
-    {
-        { "accept-boxes", "room=living", "Undo accept boxes" },
-        { "edit-box", "box=living.r1&kind=Receptacle&style=Quad&height=30 in&side=Left&size=&rating=20", "Undo edit box" },
-        { "hold-box", "box=living.r1&waits=cabinet drawing&ask=owner&slack=3'", "Undo hold box" },
-        { "set-box", "box=living.r1&field=state&value=RoughedIn", "Undo edit box" },
-        { "room-reach", "room=living&reach=4'", "Undo set receptacle reach" },
-        { "add-box", "room=living&kind=Receptacle&wall=0&along=3'", "Undo add box" },
-        { "add-box", "room=living&kind=SmokeAlarm&wall=&along=", "Undo add box" },
-    };
+    public static TheoryData<string, string, string> Edits =>
+        new()
+        {
+            { "accept-boxes", "room=living", "Undo accept boxes" },
+            { "edit-box", "box=living.r1&kind=Receptacle&style=Quad&height=30 in&side=Left&size=&rating=20", "Undo edit box" },
+            { "hold-box", "box=living.r1&waits=cabinet drawing&ask=owner&slack=3'", "Undo hold box" },
+            { "set-box", "box=living.r1&field=state&value=RoughedIn", "Undo edit box" },
+            { "room-reach", "room=living&reach=4'", "Undo set receptacle reach" },
+            { "add-box", "room=living&kind=Receptacle&wall=0&along=3'", "Undo add box" },
+            { "add-box", "room=living&kind=SmokeAlarm&wall=&along=", "Undo add box" },
+        };
 
     [Theory]
     [MemberData(nameof(Edits))]
@@ -134,17 +137,22 @@ public sealed class CircuitEditsWebTests() : WebHouse(shared: true)
         return JobFile.Read(await Web.GetStringAsync(File)).Job.ShouldNotBeNull();
     }
 
-    public static TheoryData<string, string, string> Edits => new()
-    {
-        { "assign-boxes", "box=living.r1&circuit=new", "Undo move to circuit" },
-        { "assign-room", "room=living&circuit=new", "Undo move room to circuit" },
-        { "split-circuit", "circuit={lights}", "Undo split circuit" },
-        { "lock-circuit", "circuit={lights}&locked=yes", "Undo lock circuit" },
-        { "edit-circuit", "circuit={lights}&label=&breaker=&protection=&own.generalWire=twelve-throughout&own.ambientC=45", "Undo edit circuit" },
-        { "force-first", "circuit={receptacles}&box=living.r1", "Undo make first" },
-        { "line-side", "box=living.r1&line=yes", "Undo feed from the line side" },
-        { "take-part", "aim=least darkness&circuit={receptacles}", "Undo take part of a plan" },
-    };
+    public static TheoryData<string, string, string> Edits =>
+        new()
+        {
+            { "assign-boxes", "box=living.r1&circuit=new", "Undo move to circuit" },
+            { "assign-room", "room=living&circuit=new", "Undo move room to circuit" },
+            { "split-circuit", "circuit={lights}", "Undo split circuit" },
+            { "lock-circuit", "circuit={lights}&locked=yes", "Undo lock circuit" },
+            {
+                "edit-circuit",
+                "circuit={lights}&label=&breaker=&protection=&own.generalWire=twelve-throughout&own.ambientC=45",
+                "Undo edit circuit"
+            },
+            { "force-first", "circuit={receptacles}&box=living.r1", "Undo make first" },
+            { "line-side", "box=living.r1&line=yes", "Undo feed from the line side" },
+            { "take-part", "aim=least darkness&circuit={receptacles}", "Undo take part of a plan" },
+        };
 
     [Theory]
     [MemberData(nameof(Edits))]
@@ -152,7 +160,15 @@ public sealed class CircuitEditsWebTests() : WebHouse(shared: true)
     {
         var job = await Planned();
         int Of(CircuitPurpose purpose) => job.Decisions.Circuits.First(c => c.Purpose == purpose).Number;
-        await IsMadeStoredAndUndone(Circuits, File, act, fields.Replace("{lights}", $"{Of(CircuitPurpose.Lighting)}", StringComparison.Ordinal).Replace("{receptacles}", $"{Of(CircuitPurpose.Receptacles)}", StringComparison.Ordinal), sign);
+        await IsMadeStoredAndUndone(
+            Circuits,
+            File,
+            act,
+            fields
+                .Replace("{lights}", $"{Of(CircuitPurpose.Lighting)}", StringComparison.Ordinal)
+                .Replace("{receptacles}", $"{Of(CircuitPurpose.Receptacles)}", StringComparison.Ordinal),
+            sign
+        );
     }
 
     [Theory]

@@ -47,23 +47,32 @@ public sealed class FaultWebTests : WebHouse
     public async Task The_limit_told_is_the_limit_held()
     {
         var all = await Fields("/");
-        using var content = new MultipartFormDataContent { { new StringContent(all["__RequestVerificationToken"]), "__RequestVerificationToken" }, { new ByteArrayContent(new byte[App.MostRequestBytes + 1]), "file", "big.json" } };
+        using var content = new MultipartFormDataContent
+        {
+            { new StringContent(all["__RequestVerificationToken"]), "__RequestVerificationToken" },
+            { new ByteArrayContent(new byte[App.MostRequestBytes + 1]), "file", "big.json" },
+        };
         var answer = await Web.PostAsync("/?handler=Import", content);
         answer.StatusCode.ShouldBe(HttpStatusCode.RequestEntityTooLarge);
-        (await answer.Content.ReadAsStringAsync()).ShouldSatisfyAllConditions(t => t.ShouldContain($"larger than {App.MostRequestBytes / 1_000_000} MB"), t => t.ShouldNotContain("out of date"));
+        (await answer.Content.ReadAsStringAsync()).ShouldSatisfyAllConditions(
+            t => t.ShouldContain($"larger than {App.MostRequestBytes / 1_000_000} MB"),
+            t => t.ShouldNotContain("out of date")
+        );
     }
 
     [Fact]
     public async Task A_form_that_is_no_form_is_a_sentence()
     {
-        foreach (var (type, body) in new[]
-        {
-            ("multipart/form-data; boundary=x", "--x\r\nContent-Disposition: form-data; name=\"\u0000\r\n\r\nhalf"),
-            ("multipart/form-data; boundary=x", "--x\r\nContent-Disposition: form-data; name=\"a\"; filename*=utf-8''%ff%fe\r\n\r\n"),
-            ("multipart/form-data", "no boundary"),
-            ("application/x-www-form-urlencoded", "%%%=&&&==%u0000"),
-            ("application/json", "{}"),
-        })
+        foreach (
+            var (type, body) in new[]
+            {
+                ("multipart/form-data; boundary=x", "--x\r\nContent-Disposition: form-data; name=\"\u0000\r\n\r\nhalf"),
+                ("multipart/form-data; boundary=x", "--x\r\nContent-Disposition: form-data; name=\"a\"; filename*=utf-8''%ff%fe\r\n\r\n"),
+                ("multipart/form-data", "no boundary"),
+                ("application/x-www-form-urlencoded", "%%%=&&&==%u0000"),
+                ("application/json", "{}"),
+            }
+        )
         {
             using var content = new ByteArrayContent(Encoding.UTF8.GetBytes(body));
             content.Headers.TryAddWithoutValidation("Content-Type", type);
@@ -87,12 +96,25 @@ public sealed class FaultWebTests : WebHouse
         var fields = await Fields("/");
         fields["key"] = Parse(await Web.GetStringAsync("/")).QuerySelector("input[name=key]")!.GetAttribute("value")!;
         (fields["name"], fields["storey"], fields["start"]) = ("Twice", "First", "");
-        for (var n = 0; n < 3; n++) (await Web.PostAsync("/?handler=New", new FormUrlEncodedContent(fields))).RequestMessage!.RequestUri!.AbsolutePath.ShouldStartWith("/jobs/twice/");
-        Parse(await Web.GetStringAsync("/")).QuerySelectorAll(".jobs li").Count(l => l.TextContent.Contains("Twice", StringComparison.Ordinal)).ShouldBe(1);
+        for (var n = 0; n < 3; n++)
+            (
+                await Web.PostAsync("/?handler=New", new FormUrlEncodedContent(fields))
+            ).RequestMessage!.RequestUri!.AbsolutePath.ShouldStartWith("/jobs/twice/");
+        Parse(await Web.GetStringAsync("/"))
+            .QuerySelectorAll(".jobs li")
+            .Count(l => l.TextContent.Contains("Twice", StringComparison.Ordinal))
+            .ShouldBe(1);
 
         var box = await Fields("/jobs/gull-cottage/boxes");
-        foreach (var (n, v) in Split("do=add-box&room=living&kind=Light")) box[n] = v;
-        for (var n = 0; n < 3; n++) Alert(Parse(await (await Web.PostAsync("/jobs/gull-cottage/boxes", new FormUrlEncodedContent(box))).Content.ReadAsStringAsync())).ShouldBe("");
+        foreach (var (n, v) in Split("do=add-box&room=living&kind=Light"))
+            box[n] = v;
+        for (var n = 0; n < 3; n++)
+            Alert(
+                    Parse(
+                        await (await Web.PostAsync("/jobs/gull-cottage/boxes", new FormUrlEncodedContent(box))).Content.ReadAsStringAsync()
+                    )
+                )
+                .ShouldBe("");
         Parse(await Web.GetStringAsync("/jobs/gull-cottage/boxes")).QuerySelectorAll("[data-box]").Length.ShouldBe(1);
 
         var set = await Fields("/jobs/gull-cottage/issued");
@@ -106,7 +128,9 @@ public sealed class FaultWebTests : WebHouse
     {
         var fields = await Fields("/");
         (fields["name"], fields["storey"], fields["start"]) = ("Same", "First", "");
-        var answers = await Task.WhenAll(Enumerable.Range(0, 8).Select(_ => Web.PostAsync("/?handler=New", new FormUrlEncodedContent(fields))));
+        var answers = await Task.WhenAll(
+            Enumerable.Range(0, 8).Select(_ => Web.PostAsync("/?handler=New", new FormUrlEncodedContent(fields)))
+        );
         answers.ShouldAllBe(a => a.StatusCode == HttpStatusCode.OK);
         answers.Select(a => a.RequestMessage!.RequestUri!.AbsolutePath).Distinct().Count().ShouldBe(8);
     }
@@ -132,21 +156,40 @@ public sealed class FaultWebTests : WebHouse
             // A picture of its own each time, laid under a storey that is not there.
             var own = (byte[])[.. png, (byte)n];
             var fields = await Fields("/jobs/gull-cottage/rooms");
-            using var content = new MultipartFormDataContent { { new ByteArrayContent(own), "file", "x.png" }, { new StringContent("nowhere"), "storey" } };
-            foreach (var (name, value) in fields) content.Add(new StringContent(value), name);
+            using var content = new MultipartFormDataContent
+            {
+                { new ByteArrayContent(own), "file", "x.png" },
+                { new StringContent("nowhere"), "storey" },
+            };
+            foreach (var (name, value) in fields)
+                content.Add(new StringContent(value), name);
             var said = await (await Web.PostAsync("/jobs/gull-cottage/pictures", content)).Content.ReadAsStringAsync();
             said.ShouldNotContain("has its most pictures");
         }
 
-        using var half = new MultipartFormDataContent { { new ByteArrayContent(png[..^2000]), "file", "x.png" }, { new StringContent("ground"), "storey" } };
-        foreach (var (name, value) in await Fields("/jobs/gull-cottage/rooms")) half.Add(new StringContent(value), name);
+        using var half = new MultipartFormDataContent
+        {
+            { new ByteArrayContent(png[..^2000]), "file", "x.png" },
+            { new StringContent("ground"), "storey" },
+        };
+        foreach (var (name, value) in await Fields("/jobs/gull-cottage/rooms"))
+            half.Add(new StringContent(value), name);
         (await (await Web.PostAsync("/jobs/gull-cottage/pictures", half)).Content.ReadAsStringAsync()).ShouldContain("breaks off");
     }
 
     [Fact]
     public async Task The_bench_answers_nonsense_with_a_sentence()
     {
-        foreach (var address in new[] { "/api/bench/range?kw=,", "/api/bench/range?kw=%00", "/api/bench/walls?spaces=%D9%A1", "/bench/range?kw=,", "/api/bench/nothing" })
+        foreach (
+            var address in new[]
+            {
+                "/api/bench/range?kw=,",
+                "/api/bench/range?kw=%00",
+                "/api/bench/walls?spaces=%D9%A1",
+                "/bench/range?kw=,",
+                "/api/bench/nothing",
+            }
+        )
             ((int)(await Web.GetAsync(address)).StatusCode).ShouldBeLessThan(500, address);
         (await Web.GetAsync("/api/bench/range?kw=,")).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
     }
@@ -157,8 +200,10 @@ public sealed class FaultWebTests : WebHouse
     private static string Root()
     {
         var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "demo", "starters"))) at = at.Parent;
-        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "docs"))) at = at.Parent;
+        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "demo", "starters")))
+            at = at.Parent;
+        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "docs")))
+            at = at.Parent;
         return at!.FullName;
     }
 }

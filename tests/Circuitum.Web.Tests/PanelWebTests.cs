@@ -8,7 +8,9 @@ namespace Circuitum.Web.Tests;
 /// <summary>The panel's pages: labels and door card, make-up, stickers, tandems and families.</summary>
 public sealed class PanelWebTests : WebHouse
 {
-    private const string At = "/jobs/gull-cottage", Panel = $"{At}/panel", Labels = $"{At}/labels";
+    private const string At = "/jobs/gull-cottage",
+        Panel = $"{At}/panel",
+        Labels = $"{At}/labels";
 
     private async Task<Job> Stored() => JobFile.Read(await Web.GetStringAsync($"{At}/files/job.json")).Job!;
 
@@ -29,7 +31,14 @@ public sealed class PanelWebTests : WebHouse
         page.QuerySelectorAll("[aria-invalid]").ShouldBeEmpty();
         var n = job.Decisions.Circuits.Take(4).Select(c => c.Number).ToArray();
         var written = page.QuerySelector($"#label-{n[0]}")!.GetAttribute("placeholder");
-        var saved = await Edit(Labels, "labels", ($"label.{n[0]}", "Lights"), ($"label.{n[1]}", "  Emma's corner lights"), ($"label.{n[2]}", "Same as four"), ($"label.{n[3]}", "same as FOUR"));
+        var saved = await Edit(
+            Labels,
+            "labels",
+            ($"label.{n[0]}", "Lights"),
+            ($"label.{n[1]}", "  Emma's corner lights"),
+            ($"label.{n[2]}", "Same as four"),
+            ($"label.{n[3]}", "same as FOUR")
+        );
         saved.QuerySelector("[role=status]")!.TextContent.ShouldContain("Saved");
         saved.QuerySelector($"#wrong-{n[0]}")!.TextContent.ShouldContain("neither what nor where");
         saved.QuerySelector($"#wrong-{n[1]}")!.TextContent.ShouldContain("person's name");
@@ -39,7 +48,10 @@ public sealed class PanelWebTests : WebHouse
         var longer = new string('x', 130);
         var refused = await Edit(Labels, "labels", ($"label.{n[0]}", longer), ($"label.{n[1]}", "Another one"));
         Alert(refused).ShouldContain($"Label of circuit {n[0]}: it has 130 characters");
-        (refused.QuerySelector($"#label-{n[0]}")!.GetAttribute("value"), refused.QuerySelector($"#label-{n[1]}")!.GetAttribute("value")).ShouldBe((longer, "Another one"));
+        (
+            refused.QuerySelector($"#label-{n[0]}")!.GetAttribute("value"),
+            refused.QuerySelector($"#label-{n[1]}")!.GetAttribute("value")
+        ).ShouldBe((longer, "Another one"));
         var back = await Edit(Labels, "labels", ($"label.{n[0]}", ""), ($"label.{n[1]}", ""), ($"label.{n[2]}", ""), ($"label.{n[3]}", ""));
         back.QuerySelectorAll("[aria-invalid]").ShouldBeEmpty();
         back.QuerySelector($"#label-{n[0]}")!.GetAttribute("placeholder").ShouldBe(written);
@@ -95,7 +107,17 @@ public sealed class PanelWebTests : WebHouse
     {
         var job = await Planned();
         var panel = job.Panels[0];
-        (string, string)[] Fields(string tandems, string also = "") => [("panel", panel.Id), ("name", panel.Name), ("main", $"{panel.MainBreaker}"), ("spaces", $"{panel.Spaces}"), ("family", "Family A"), ("also", also), ("top", "6'0"), ("tandems", tandems)];
+        (string, string)[] Fields(string tandems, string also = "") =>
+            [
+                ("panel", panel.Id),
+                ("name", panel.Name),
+                ("main", $"{panel.MainBreaker}"),
+                ("spaces", $"{panel.Spaces}"),
+                ("family", "Family A"),
+                ("also", also),
+                ("top", "6'0"),
+                ("tandems", tandems),
+            ];
         Alert(await Edit(Panel, "edit-panel", Fields("20-1"))).ShouldContain("Tandems: type spaces such as 13-20");
         Alert(await Edit(Panel, "edit-panel", Fields($"1-{panel.Spaces}", "Family B, Family C"))).ShouldBe("");
         var stored = (await Stored()).Panels[0];

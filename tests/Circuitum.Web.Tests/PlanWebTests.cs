@@ -19,7 +19,21 @@ public sealed class PlanWebTests : WebHouse
     [Fact]
     public async Task Every_storey_room_wall_and_thing_has_a_ticket()
     {
-        foreach (var pick in new[] { "room:living", "wall:living:0", "opening:o8", "appliance:dryer", "counter:c1", "wall:living:99", "opening:none", "nonsense", "room:", ":::" })
+        foreach (
+            var pick in new[]
+            {
+                "room:living",
+                "wall:living:0",
+                "opening:o8",
+                "appliance:dryer",
+                "counter:c1",
+                "wall:living:99",
+                "opening:none",
+                "nonsense",
+                "room:",
+                ":::",
+            }
+        )
         {
             var answer = await Web.GetAsync($"{Rooms}&pick={pick}");
             answer.StatusCode.ShouldBe(HttpStatusCode.OK, pick);
@@ -37,7 +51,8 @@ public sealed class PlanWebTests : WebHouse
     {
         var all = await Fields(Rooms);
         using var form = new MultipartFormDataContent();
-        foreach (var (n, v) in all.Select(f => (f.Key, f.Value)).Concat(fields)) form.Add(new StringContent(v), n);
+        foreach (var (n, v) in all.Select(f => (f.Key, f.Value)).Concat(fields))
+            form.Add(new StringContent(v), n);
         var file = new ByteArrayContent(bytes);
         file.Headers.ContentType = new MediaTypeHeaderValue("application/octet-stream");
         form.Add(file, "file", name);
@@ -54,7 +69,25 @@ public sealed class PlanWebTests : WebHouse
         var page = Parse(await choose.Content.ReadAsStringAsync());
         var token = page.QuerySelector("input[name=__RequestVerificationToken]")!.GetAttribute("value")!;
         var layers = page.QuerySelectorAll("input[name=layer]").Select(l => l.GetAttribute("value")!).ToList();
-        List<KeyValuePair<string, string>> fields = [new("__RequestVerificationToken", token), new("name", "=Cottage"), new("units", "1"), .. layers.SelectMany(l => new KeyValuePair<string, string>[] { new("layer", l), new("holds", l == "ROOMS" ? "rooms" : l.StartsWith("DOOR", StringComparison.Ordinal) ? "doors" : l == "WINDOW" ? "windows" : "not used") })];
+        List<KeyValuePair<string, string>> fields =
+        [
+            new("__RequestVerificationToken", token),
+            new("name", "=Cottage"),
+            new("units", "1"),
+            .. layers.SelectMany(l =>
+                new KeyValuePair<string, string>[]
+                {
+                    new("layer", l),
+                    new(
+                        "holds",
+                        l == "ROOMS" ? "rooms"
+                            : l.StartsWith("DOOR", StringComparison.Ordinal) ? "doors"
+                            : l == "WINDOW" ? "windows"
+                            : "not used"
+                    ),
+                }
+            ),
+        ];
         var made = await (await Web.PostAsync(address, new FormUrlEncodedContent(fields))).Content.ReadAsStringAsync();
         made.ShouldContain("9 closed outlines on ROOMS");
         (await Web.GetStringAsync("/jobs/cottage/rooms")).ShouldContain("=Cottage");
@@ -76,15 +109,27 @@ public sealed class PlanWebTests : WebHouse
     [Fact]
     public async Task A_picture_is_kept_with_its_job_and_given_to_nobody_else()
     {
-        var png = Convert.FromBase64String("iVBORw0KGgoAAAANSUhEUgAAABAAAAAQCAIAAACQkWg2AAAAFklEQVR42mP438BAEmIY1TCqYfhqAACcdX8QL4dRqgAAAABJRU5ErkJggg==");
+        var png = Convert.FromBase64String(
+            "iVBORw0KGgoAAAANSUhEUgAAABAAAAAQCAIAAACQkWg2AAAAFklEQVR42mP438BAEmIY1TCqYfhqAACcdX8QL4dRqgAAAABJRU5ErkJggg=="
+        );
         var page = await (await Send("/jobs/gull-cottage/pictures", "x.png", png, ("storey", "ground"))).Content.ReadAsStringAsync();
         var image = Parse(page).QuerySelector(".under").ShouldNotBeNull();
         var source = image.GetAttribute("href")!;
         (await Web.GetByteArrayAsync(source)).ShouldBe(png);
-        (await Web.GetAsync(source.Replace("gull-cottage", "tamarack-row", StringComparison.Ordinal))).StatusCode.ShouldBe(HttpStatusCode.NotFound);
-        (await (await Send("/jobs/gull-cottage/pictures", "x.png", [1, 2, 3], ("storey", "ground"))).Content.ReadAsStringAsync()).ShouldContain("not a PNG or JPEG");
-        (await (await Send("/jobs/gull-cottage/pictures", "x.png", new byte[9_000_000], ("storey", "ground"))).Content.ReadAsStringAsync()).ShouldContain("larger than 8 MB");
-        (await Web.PostAsync("/jobs/gull-cottage/pictures", new MultipartFormDataContent { { new StringContent("ground"), "storey" } })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await Web.GetAsync(source.Replace("gull-cottage", "tamarack-row", StringComparison.Ordinal))).StatusCode.ShouldBe(
+            HttpStatusCode.NotFound
+        );
+        (
+            await (await Send("/jobs/gull-cottage/pictures", "x.png", [1, 2, 3], ("storey", "ground"))).Content.ReadAsStringAsync()
+        ).ShouldContain("not a PNG or JPEG");
+        (
+            await (
+                await Send("/jobs/gull-cottage/pictures", "x.png", new byte[9_000_000], ("storey", "ground"))
+            ).Content.ReadAsStringAsync()
+        ).ShouldContain("larger than 8 MB");
+        (
+            await Web.PostAsync("/jobs/gull-cottage/pictures", new MultipartFormDataContent { { new StringContent("ground"), "storey" } })
+        ).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
     }
 
     [Fact]

@@ -10,7 +10,15 @@ public sealed class StartWebTests : IDisposable
     private readonly string folder = Directory.CreateTempSubdirectory("circuitum-").FullName;
 
     // Built beside these tests, in the same configuration, perhaps for one platform.
-    private static readonly string Program = Directory.GetFiles(AppContext.BaseDirectory.Replace(Path.Combine("tests", "Circuitum.Web.Tests"), Path.Combine("src", "Circuitum.Web"), StringComparison.Ordinal), "Circuitum.Web.dll", SearchOption.AllDirectories)[0];
+    private static readonly string Program = Directory.GetFiles(
+        AppContext.BaseDirectory.Replace(
+            Path.Combine("tests", "Circuitum.Web.Tests"),
+            Path.Combine("src", "Circuitum.Web"),
+            StringComparison.Ordinal
+        ),
+        "Circuitum.Web.dll",
+        SearchOption.AllDirectories
+    )[0];
 
     private readonly List<Process> started = [];
 
@@ -18,7 +26,8 @@ public sealed class StartWebTests : IDisposable
     {
         foreach (var p in started)
         {
-            if (!p.HasExited) p.Kill();
+            if (!p.HasExited)
+                p.Kill();
             p.WaitForExit();
             p.Dispose();
         }
@@ -28,8 +37,13 @@ public sealed class StartWebTests : IDisposable
 
     private Process Start(string arguments, params (string Name, string Value)[] environment)
     {
-        var start = new ProcessStartInfo("dotnet", $"\"{Program}\" {arguments}") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var (name, value) in environment) start.Environment[name] = value;
+        var start = new ProcessStartInfo("dotnet", $"\"{Program}\" {arguments}")
+        {
+            RedirectStandardOutput = true,
+            RedirectStandardError = true,
+        };
+        foreach (var (name, value) in environment)
+            start.Environment[name] = value;
         var process = Process.Start(start)!;
         started.Add(process);
         return process;
@@ -46,7 +60,8 @@ public sealed class StartWebTests : IDisposable
     {
         while (await process.StandardOutput.ReadLineAsync() is { } line)
         {
-            if (line.Contains("Circuitum is at", StringComparison.Ordinal)) return line;
+            if (line.Contains("Circuitum is at", StringComparison.Ordinal))
+                return line;
         }
 
         throw new InvalidOperationException(await process.StandardError.ReadToEndAsync());
@@ -57,7 +72,11 @@ public sealed class StartWebTests : IDisposable
         var process = Start(arguments);
         var said = await process.StandardError.ReadToEndAsync();
         await process.WaitForExitAsync();
-        said.ShouldSatisfyAllConditions(s => s.ShouldContain(sentence), s => s.ShouldNotContain("   at "), s => s.ShouldNotContain("Unhandled"));
+        said.ShouldSatisfyAllConditions(
+            s => s.ShouldContain(sentence),
+            s => s.ShouldNotContain("   at "),
+            s => s.ShouldNotContain("Unhandled")
+        );
         process.ExitCode.ShouldBe(2, arguments);
     }
 
@@ -82,7 +101,11 @@ public sealed class StartWebTests : IDisposable
         var (port, other) = (FreePort(), FreePort());
         var keys = Directory.CreateDirectory(Path.Combine(folder, "data", "keys")).FullName;
         await File.WriteAllTextAsync(Path.Combine(keys, "key-1.xml"), "<key half");
-        var first = Start($"--port {port} --data \"{Path.Combine(folder, "data")}\"", ("Kestrel__Endpoints__Open__Url", $"http://0.0.0.0:{other}"), ("ASPNETCORE_URLS", $"http://0.0.0.0:{other}"));
+        var first = Start(
+            $"--port {port} --data \"{Path.Combine(folder, "data")}\"",
+            ("Kestrel__Endpoints__Open__Url", $"http://0.0.0.0:{other}"),
+            ("ASPNETCORE_URLS", $"http://0.0.0.0:{other}")
+        );
         (await Up(first)).ShouldContain($"http://127.0.0.1:{port}");
         using var web = new HttpClient();
         (await web.GetStringAsync($"http://127.0.0.1:{port}/health")).ShouldBe("ok");
@@ -91,7 +114,8 @@ public sealed class StartWebTests : IDisposable
 
         // A key file that cannot be read was put aside: forms have a token.
         (await web.GetStringAsync($"http://127.0.0.1:{port}/")).ShouldContain("__RequestVerificationToken");
-        if (OperatingSystem.IsWindows()) return;
+        if (OperatingSystem.IsWindows())
+            return;
         File.GetUnixFileMode(Path.Combine(folder, "data", "circuitum.db")).ShouldBe(UnixFileMode.UserRead | UnixFileMode.UserWrite);
     }
 }

@@ -14,7 +14,9 @@ public abstract class WebHouse : IDisposable
     private readonly Host host;
     private readonly bool shared;
 
-    /// <summary>Starts the application, or goes on with the one that the tests of a class share because each leaves the job as it was.</summary>
+    /// <summary>
+    /// Starts the application, or goes on with the one that the tests of a class share because each leaves the job as it was.
+    /// </summary>
     protected WebHouse(bool shared = false)
     {
         this.shared = shared;
@@ -29,7 +31,8 @@ public abstract class WebHouse : IDisposable
 
     public void Dispose()
     {
-        if (!shared) host.Dispose();
+        if (!shared)
+            host.Dispose();
         GC.SuppressFinalize(this);
     }
 
@@ -51,7 +54,8 @@ public abstract class WebHouse : IDisposable
 
         public void Dispose()
         {
-            if (!Directory.Exists(folder)) return;
+            if (!Directory.Exists(folder))
+                return;
             Web.Dispose();
             factory.Dispose();
             Directory.Delete(folder, true);
@@ -64,7 +68,8 @@ public abstract class WebHouse : IDisposable
     protected async Task<Dictionary<string, string>> Fields(string page)
     {
         var document = Parse(await Web.GetStringAsync(page));
-        string Value(string name) => document.QuerySelector($"#edit input[name={name}], form input[name={name}]")?.GetAttribute("value") ?? "";
+        string Value(string name) =>
+            document.QuerySelector($"#edit input[name={name}], form input[name={name}]")?.GetAttribute("value") ?? "";
         return new() { ["__RequestVerificationToken"] = Value("__RequestVerificationToken"), ["stamp"] = Value("stamp") };
     }
 
@@ -72,7 +77,8 @@ public abstract class WebHouse : IDisposable
     protected async Task<HttpResponseMessage> Post(string page, params (string Name, string Value)[] fields)
     {
         var all = await Fields(page);
-        foreach (var (n, v) in fields) all[n] = v;
+        foreach (var (n, v) in fields)
+            all[n] = v;
         return await Web.PostAsync(page, new FormUrlEncodedContent(all));
     }
 
@@ -81,10 +87,15 @@ public abstract class WebHouse : IDisposable
 
     /// <summary>Fields written as in an address.</summary>
     protected static (string Name, string Value)[] Split(string fields) =>
-        [.. fields.Split('&').Select(f => (f[..f.IndexOf('=', StringComparison.Ordinal)], f[(f.IndexOf('=', StringComparison.Ordinal) + 1)..]))];
+        [
+            .. fields
+                .Split('&')
+                .Select(f => (f[..f.IndexOf('=', StringComparison.Ordinal)], f[(f.IndexOf('=', StringComparison.Ordinal) + 1)..])),
+        ];
 
     /// <summary>Makes an edit on a page and shows the page that answers.</summary>
-    protected async Task<IHtmlDocument> Edit(string page, string act, params (string Name, string Value)[] fields) => Parse(await (await Post(page, [("do", act), .. fields])).Content.ReadAsStringAsync());
+    protected async Task<IHtmlDocument> Edit(string page, string act, params (string Name, string Value)[] fields) =>
+        Parse(await (await Post(page, [("do", act), .. fields])).Content.ReadAsStringAsync());
 
     /// <summary>An edit changes the stored job and shows a sign; undo gives the very same job again.</summary>
     protected async Task IsMadeStoredAndUndone(string page, string file, string act, string fields, string sign)

@@ -12,7 +12,8 @@ public sealed class WebTests : WebHouse
     public async Task The_demo_jobs_are_there_and_every_stage_opens()
     {
         (await Web.GetStringAsync("/")).ShouldContain("Tamarack Row");
-        foreach (var stage in new[] { "job", "rooms", "boxes", "circuits", "panel", "findings" }) (await Web.GetAsync($"/jobs/tamarack-row/{stage}")).StatusCode.ShouldBe(HttpStatusCode.OK, stage);
+        foreach (var stage in new[] { "job", "rooms", "boxes", "circuits", "panel", "findings" })
+            (await Web.GetAsync($"/jobs/tamarack-row/{stage}")).StatusCode.ShouldBe(HttpStatusCode.OK, stage);
         (await Web.GetAsync("/jobs/nobody/rooms")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await Web.GetAsync("/jobs/tamarack-row/attic")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
@@ -29,7 +30,9 @@ public sealed class WebTests : WebHouse
     public async Task A_plan_from_rooms_to_schedule()
     {
         await Edit("/jobs/tamarack-row/boxes", ("do", "propose-boxes"));
-        (await (await Edit("/jobs/tamarack-row/circuits", ("do", "plan-circuits"))).Content.ReadAsStringAsync()).ShouldContain("Kitchen counter receptacles");
+        (await (await Edit("/jobs/tamarack-row/circuits", ("do", "plan-circuits"))).Content.ReadAsStringAsync()).ShouldContain(
+            "Kitchen counter receptacles"
+        );
         (await Web.GetStringAsync("/jobs/tamarack-row/print")).ShouldContain("Service load: standard method");
         var csv = await Web.GetAsync("/jobs/tamarack-row/files/schedule.csv");
         csv.Content.Headers.ContentType!.MediaType.ShouldBe("text/csv");
@@ -56,7 +59,9 @@ public sealed class WebTests : WebHouse
     {
         const string Page = "/jobs/gull-cottage/boxes?pick=room:living&storey=ground";
         (await Web.GetStringAsync(Page)).ShouldContain("ceiling or floor");
-        (await (await Edit(Page, ("do", "add-box"), ("room", "living"), ("kind", "Light"))).Content.ReadAsStringAsync()).ShouldContain("data-box=\"living.x1\"");
+        (await (await Edit(Page, ("do", "add-box"), ("room", "living"), ("kind", "Light"))).Content.ReadAsStringAsync()).ShouldContain(
+            "data-box=\"living.x1\""
+        );
         await Edit(Page, ("do", "move-box"), ("box", "living.x1"), ("x", "40"), ("y", "150"));
         (await Web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldContain("[\"3'4\", \"12'6\"]");
     }
@@ -64,7 +69,10 @@ public sealed class WebTests : WebHouse
     [Fact]
     public async Task An_edit_without_a_token_is_refused()
     {
-        var answer = await Web.PostAsync("/jobs/tamarack-row/boxes", new FormUrlEncodedContent([new("do", "propose-boxes"), new("stamp", "1")]));
+        var answer = await Web.PostAsync(
+            "/jobs/tamarack-row/boxes",
+            new FormUrlEncodedContent([new("do", "propose-boxes"), new("stamp", "1")])
+        );
         answer.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
         (await Web.GetStringAsync("/jobs/tamarack-row/boxes")).ShouldContain("No boxes yet");
     }
@@ -87,7 +95,18 @@ public sealed class WebTests : WebHouse
     [InlineData("nonsense", "x", "", "not something this page can do")]
     public async Task Bad_fields_are_named(string act, string field, string value, string sentence)
     {
-        var fields = new Dictionary<string, string> { ["name"] = "Den", ["kind"] = "Den", ["size"] = "12 x 11", ["storey"] = "first", ["side"] = "East", ["beside"] = "deck", ["circuit"] = "1", ["space"] = "1", [field] = value };
+        var fields = new Dictionary<string, string>
+        {
+            ["name"] = "Den",
+            ["kind"] = "Den",
+            ["size"] = "12 x 11",
+            ["storey"] = "first",
+            ["side"] = "East",
+            ["beside"] = "deck",
+            ["circuit"] = "1",
+            ["space"] = "1",
+            [field] = value,
+        };
         var answer = await Edit("/jobs/tamarack-row/rooms", [("do", act), .. fields.Select(f => (f.Key, f.Value))]);
         var text = await answer.Content.ReadAsStringAsync();
         Parse(text).QuerySelector("[role=alert]")!.TextContent.ShouldContain(sentence);
@@ -97,7 +116,16 @@ public sealed class WebTests : WebHouse
     [Fact]
     public async Task A_name_full_of_markup_stays_text()
     {
-        var answer = await Edit("/jobs/gull-cottage/rooms", ("do", "add-room"), ("name", "<script>alert(1)</script>"), ("kind", "Den"), ("size", "10 x 10"), ("storey", "ground"), ("side", "East"), ("beside", "bedroom"));
+        var answer = await Edit(
+            "/jobs/gull-cottage/rooms",
+            ("do", "add-room"),
+            ("name", "<script>alert(1)</script>"),
+            ("kind", "Den"),
+            ("size", "10 x 10"),
+            ("storey", "ground"),
+            ("side", "East"),
+            ("beside", "bedroom")
+        );
         var text = await answer.Content.ReadAsStringAsync();
         text.ShouldContain("&lt;script&gt;");
         text.ShouldNotContain("<script>alert");
@@ -118,7 +146,11 @@ public sealed class WebTests : WebHouse
         var token = (await Fields("/"))["__RequestVerificationToken"];
         var file = new ByteArrayContent(Encoding.UTF8.GetBytes(text));
         file.Headers.ContentType = new MediaTypeHeaderValue("application/json");
-        using var form = new MultipartFormDataContent { { new StringContent(token), "__RequestVerificationToken" }, { file, "file", "job.json" } };
+        using var form = new MultipartFormDataContent
+        {
+            { new StringContent(token), "__RequestVerificationToken" },
+            { file, "file", "job.json" },
+        };
         return await Web.PostAsync("/?handler=Import", form);
     }
 }

@@ -8,7 +8,19 @@ namespace Circuitum.Core.Circuits;
 internal static class ZoneInstances
 {
     private static readonly RoomKind[] Kinds =
-        [RoomKind.Bedroom, RoomKind.Hallway, RoomKind.Kitchen, RoomKind.Living, RoomKind.Bathroom, RoomKind.Bedroom, RoomKind.Office, RoomKind.Closet, RoomKind.Laundry, RoomKind.Dining, RoomKind.Garage];
+    [
+        RoomKind.Bedroom,
+        RoomKind.Hallway,
+        RoomKind.Kitchen,
+        RoomKind.Living,
+        RoomKind.Bathroom,
+        RoomKind.Bedroom,
+        RoomKind.Office,
+        RoomKind.Closet,
+        RoomKind.Laundry,
+        RoomKind.Dining,
+        RoomKind.Garage,
+    ];
 
     internal static GroupProblem Make(int seed, int count)
     {
@@ -18,7 +30,16 @@ internal static class ZoneInstances
         var job = new Job
         {
             Name = $"Zones {seed}",
-            Storeys = [new Storey { Id = "s0", Name = "First floor" }, new Storey { Id = "s1", Name = "Second floor", Floor = Length.Feet(9) }],
+            Storeys =
+            [
+                new Storey { Id = "s0", Name = "First floor" },
+                new Storey
+                {
+                    Id = "s1",
+                    Name = "Second floor",
+                    Floor = Length.Feet(9),
+                },
+            ],
             Rooms = [.. rooms.Select((r, i) => i < count * 2 / 3 ? r : r with { Storey = "s1" })],
             Panels = [new Panel { Id = "main", Room = rooms[0].Id }],
         };
@@ -28,7 +49,10 @@ internal static class ZoneInstances
         int Feet(double f) => (int)(f * w.CableFoot);
         return new GroupProblem
         {
-            Between = [.. at.Select(a => at.Select(b => Feet(Math.Abs(a.X - b.X) + Math.Abs(a.Y - b.Y) + Math.Abs(a.Up - b.Up) + 3)).ToArray())],
+            Between =
+            [
+                .. at.Select(a => at.Select(b => Feet(Math.Abs(a.X - b.X) + Math.Abs(a.Y - b.Y) + Math.Abs(a.Up - b.Up) + 3)).ToArray()),
+            ],
             Home = [.. at.Select(a => Feet(a.X + a.Y + a.Up + 15))],
             Load = [.. at.Select(_ => 120)],
 
@@ -53,8 +77,17 @@ internal static class ZoneInstances
         var (w, d) = (12.6 - (random.Next(3) * 0.1), 11.6);
         return new Room
         {
-            Id = $"r{i}", Name = $"Room {i}", Kind = Kinds[random.Next(Kinds.Length)], Storey = "s0",
-            Outline = [new(Length.Feet(x), Length.Feet(y)), new(Length.Feet(x + w), Length.Feet(y)), new(Length.Feet(x + w), Length.Feet(y + d)), new(Length.Feet(x), Length.Feet(y + d))],
+            Id = $"r{i}",
+            Name = $"Room {i}",
+            Kind = Kinds[random.Next(Kinds.Length)],
+            Storey = "s0",
+            Outline =
+            [
+                new(Length.Feet(x), Length.Feet(y)),
+                new(Length.Feet(x + w), Length.Feet(y)),
+                new(Length.Feet(x + w), Length.Feet(y + d)),
+                new(Length.Feet(x), Length.Feet(y + d)),
+            ],
         };
     }
 }

@@ -2,7 +2,13 @@ import { visit as test, expect } from './house.mjs';
 import { dragTo, edited, readsWell } from './hand.mjs';
 
 // Where a box stands, in inches of the plan.
-const place = (page, box) => page.locator(`[data-box="${box}"]`).evaluate(e => e.getAttribute('transform').match(/-?[\d.]+/g).map(Number));
+const place = (page, box) =>
+  page.locator(`[data-box="${box}"]`).evaluate(e =>
+    e
+      .getAttribute('transform')
+      .match(/-?[\d.]+/g)
+      .map(Number),
+  );
 
 // How far the stage is that is open.
 const stage = page => page.locator('.stages a[aria-current]');
@@ -20,12 +26,18 @@ test('boxes are proposed, one is moved to break the rule, it is seen, the fix is
   await expect(page.locator('.ticket h2')).toHaveText('Living room');
   await expect(page.locator('.reach.far')).toHaveCount(0);
   await expect(page.locator('.reach').first()).toBeVisible();
-  const from = await place(page, 'living.r1'), to = await place(page, 'living.r3');
+  const from = await place(page, 'living.r1'),
+    to = await place(page, 'living.r3');
 
   // While the hand still holds it, the wall that it leaves is shown out of reach.
   const svg = page.locator('.plan');
-  const screen = p => svg.evaluate((s, [x, y]) => { const m = s.getScreenCTM(); return [x * m.a + m.e, y * m.d + m.f]; }, p);
-  const [x, y] = await screen(from), [u, v] = await screen(to);
+  const screen = p =>
+    svg.evaluate((s, [x, y]) => {
+      const m = s.getScreenCTM();
+      return [x * m.a + m.e, y * m.d + m.f];
+    }, p);
+  const [x, y] = await screen(from),
+    [u, v] = await screen(to);
   await page.mouse.move(x, y);
   await page.mouse.down();
   await page.mouse.move((x + u) / 2, (y + v) / 2, { steps: 4 });
@@ -35,7 +47,7 @@ test('boxes are proposed, one is moved to break the rule, it is seen, the fix is
   await edited(page, () => page.mouse.up());
   await expect(stage(page)).toContainText('1 to mend');
   const finding = page.locator('.ticket .finding.must');
-  await expect(finding).toContainText("the limit is 6'-0\"");
+  await expect(finding).toContainText('the limit is 6\'-0"');
   await expect(finding).toContainText('210.52(A)');
   await edited(page, () => finding.getByRole('button').click());
   await expect(page.locator('.ticket .finding.must')).toHaveCount(0);
@@ -137,9 +149,19 @@ test('circuits: why a box is there, what goes dark, plans side by side, one is t
 
 test.describe('with circuits', () => {
   test.use({ begins: 'circuits' });
-  const pages = ['boxes?pick=room:living', 'boxes?pick=box:kitchen.s1', 'boxes?pick=wall:living:0', 'circuits?pick=circuit:23&dark=circuit:23', 'job', 'amendments'];
+  const pages = [
+    'boxes?pick=room:living',
+    'boxes?pick=box:kitchen.s1',
+    'boxes?pick=wall:living:0',
+    'circuits?pick=circuit:23&dark=circuit:23',
+    'job',
+    'amendments',
+  ];
   const papers = ['box-schedule', 'plans', 'editions', 'pull', 'labels', 'make-up', 'stickers', 'load-sheet'];
-  for (const [name, addresses] of [['stages', pages], ['papers and rules', [...papers, 'rules', 'company']]]) {
+  for (const [name, addresses] of [
+    ['stages', pages],
+    ['papers and rules', [...papers, 'rules', 'company']],
+  ]) {
     test(`${name} read well for everyone`, async ({ page, house }) => {
       for (const address of addresses) {
         const apart = { rules: `/rules?job=${house.job.split('/').pop()}`, company: '/company' }[address];

@@ -24,7 +24,7 @@ test('a box is dragged to a row of the list and every circuit shows what it woul
   await page.mouse.down();
   await page.mouse.move(x + 20, y + 10, { steps: 3 });
   await expect(row(page, from).locator('.would-be')).toContainText('boxes');
-  await expect(page.locator('tr[data-circuit] .would-be')).toHaveCount(await page.locator('tr[data-circuit]').count() - 1);
+  await expect(page.locator('tr[data-circuit] .would-be')).toHaveCount((await page.locator('tr[data-circuit]').count()) - 1);
   await expect(page.locator('tr.breaks').first()).toBeVisible();
   await page.mouse.move(u, v, { steps: 4 });
   await expect(page.locator('.drag-card')).toContainText('new');
@@ -39,7 +39,8 @@ test('a box is dropped on a box of another circuit; Escape lets it be', async ({
   await plan(page, house);
   const other = await circuitOf(page, 'kitchen.r1');
   const from = await circuitOf(page, 'living.r2');
-  const [x, y] = await middle(box(page, 'living.r2')), [u, v] = await middle(box(page, 'kitchen.r1'));
+  const [x, y] = await middle(box(page, 'living.r2')),
+    [u, v] = await middle(box(page, 'kitchen.r1'));
   await page.mouse.move(x, y);
   await page.mouse.down();
   await page.mouse.move(u, v, { steps: 5 });
@@ -67,7 +68,7 @@ test('a picked room is dragged to a new circuit of its own', async ({ page, hous
   await page.mouse.move(x + width * 0.3, y + height * 0.7);
   await page.mouse.down();
   await page.mouse.move(x + width * 0.4, y + height * 0.7, { steps: 3 });
-  await page.mouse.move(...await middle(row(page, 'new')), { steps: 5 });
+  await page.mouse.move(...(await middle(row(page, 'new'))), { steps: 5 });
   await expect(page.locator('.drag-card')).toContainText('Living room');
   await edited(page, () => page.mouse.up());
   const on = await circuitOf(page, 'living.r1');
@@ -75,11 +76,19 @@ test('a picked room is dragged to a new circuit of its own', async ({ page, hous
   expect(await circuitOf(page, 'office.r1')).not.toBe(on);
 });
 
-test('boxes are lassoed and a circuit number is typed; a locked circuit keeps its boxes when all is planned again', async ({ page, house }) => {
+test('boxes are lassoed and a circuit number is typed; a locked circuit keeps its boxes when all is planned again', async ({
+  page,
+  house,
+}) => {
   await plan(page, house);
   await page.selectOption('#tool', 'lasso');
   const floor = await page.locator('.floor[data-pick="room:office"]').boundingBox();
-  const corners = [[-8, -8], [floor.width + 8, -8], [floor.width + 8, floor.height + 8], [-8, floor.height + 8]].map(([a, b]) => [floor.x + a, floor.y + b]);
+  const corners = [
+    [-8, -8],
+    [floor.width + 8, -8],
+    [floor.width + 8, floor.height + 8],
+    [-8, floor.height + 8],
+  ].map(([a, b]) => [floor.x + a, floor.y + b]);
   await page.mouse.move(...corners[0]);
   await page.mouse.down();
   for (const c of corners.slice(1)) await page.mouse.move(...c, { steps: 6 });
@@ -151,7 +160,10 @@ test('a home run is ticked off on a phone and the plan draws its way', async ({ 
   await expect(page.locator('main')).toContainText('0 of 27 pulled');
 });
 
-test('one circuit of another plan is taken, circuits are split and numbered anew, the saving of afresh is told', async ({ page, house }) => {
+test('one circuit of another plan is taken, circuits are split and numbered anew, the saving of afresh is told', async ({
+  page,
+  house,
+}) => {
   await plan(page, house);
   await page.getByRole('link', { name: 'Compare plans' }).click();
   const section = page.locator('section', { hasText: 'Least darkness' });
@@ -164,7 +176,9 @@ test('one circuit of another plan is taken, circuits are split and numbered anew
   await expect(page.locator('#why')).toContainText('Cost planned afresh');
   await page.keyboard.press('Escape');
   const rows = await page.locator('tr[data-circuit]').count();
-  await row(page, await circuitOf(page, 'living.r1')).getByRole('link').click();
+  await row(page, await circuitOf(page, 'living.r1'))
+    .getByRole('link')
+    .click();
   await edited(page, () => page.getByRole('button', { name: 'Split in half' }).click());
   await page.goto(`${house.job}/circuits`);
   await expect(page.locator('tr[data-circuit]')).toHaveCount(rows + 1);

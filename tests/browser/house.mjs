@@ -9,7 +9,10 @@ import { join } from 'node:path';
 export async function serve(port, data) {
   // It lives for seconds: what is compiled beforehand is good enough, and compiling it better would take the browser's time.
   const env = { ...process.env, DOTNET_TC_CallCountingDelayMs: '10000' };
-  const child = spawn('dotnet', ['artifacts/web/Circuitum.Web.dll', '--port', String(port), '--data', data], { env, stdio: ['ignore', 'pipe', 'inherit'] });
+  const child = spawn('dotnet', ['artifacts/web/Circuitum.Web.dll', '--port', String(port), '--data', data], {
+    env,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   await new Promise((done, fail) => {
     child.stdout.on('data', text => String(text).includes('Circuitum is at') && done());
     child.once('exit', code => fail(new Error(`The application ended with ${code}.`)));
@@ -17,12 +20,13 @@ export async function serve(port, data) {
   return child;
 }
 
-export const freePort = () => new Promise(done => {
-  const held = createServer().listen(0, '127.0.0.1', () => {
-    const { port } = held.address();
-    held.close(() => done(port));
+export const freePort = () =>
+  new Promise(done => {
+    const held = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = held.address();
+      held.close(() => done(port));
+    });
   });
-});
 
 // A program of its own on a data directory that is a copy of another one, or empty.
 async function start(like) {
@@ -74,11 +78,14 @@ export const test = base.extend({
 // `begins` says which job and how far it is; `job` is its address.
 export const visit = base.extend({
   begins: ['circuits', { option: true }],
-  program: [async ({}, use) => {
-    const house = await start(join(process.env.CIRCUITUM_HOUSES, 'rooms'));
-    await use(house);
-    end(house);
-  }, { scope: 'worker' }],
+  program: [
+    async ({}, use) => {
+      const house = await start(join(process.env.CIRCUITUM_HOUSES, 'rooms'));
+      await use(house);
+      end(house);
+    },
+    { scope: 'worker' },
+  ],
   house: async ({ program, begins, request }, use) => {
     await use({ url: program.url, job: await bringIn(request, program.url, join(process.env.CIRCUITUM_HOUSES, `${begins}.json`)) });
   },

@@ -21,7 +21,10 @@ test.describe('at first', () => {
     await page.getByRole('link', { name: 'Electric range, Kitchen' }).click();
     await expect(page.locator('.ticket')).toContainText('6-3 on 50 A');
     await readsWell(page);
-    await page.locator('.ticket').getByRole('button', { name: /12,000 VA/ }).click();
+    await page
+      .locator('.ticket')
+      .getByRole('button', { name: /12,000 VA/ })
+      .click();
     await expect(page.getByRole('dialog')).toContainText('220.55');
     await page.getByRole('button', { name: 'Close' }).click();
     await page.getByRole('link', { name: /^Panel/ }).click();
@@ -82,7 +85,7 @@ test('a new job: rooms typed in, a door, a panel, and a plan', async ({ page, ho
   };
   await add('Studio', 'Living', "14'6 x 12");
   await add('Bunk room', 'Bedroom', '10 x 12');
-  await expect(page.locator('.list')).toContainText("14'-6\" x 12'-0\"");
+  await expect(page.locator('.list')).toContainText('14\'-6" x 12\'-0"');
   await page.getByRole('link', { name: /^Studio/ }).click();
   await page.getByRole('link', { name: /^east 12/ }).click();
   await page.getByLabel('Put').selectOption('opening:hinged');
@@ -108,7 +111,10 @@ test('a new job: rooms typed in, a door, a panel, and a plan', async ({ page, ho
 
 test('killing the program right after an answered edit loses nothing', async ({ page, house }) => {
   await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
-  const edits = [['Propose boxes for the house', '.mark'], ['Undo propose boxes', '.side p']];
+  const edits = [
+    ['Propose boxes for the house', '.mark'],
+    ['Undo propose boxes', '.side p'],
+  ];
   for (const [button, sign] of edits) {
     const answered = page.waitForResponse(r => r.request().method() === 'POST');
     await page.getByRole('button', { name: button }).click();

@@ -8,13 +8,18 @@ const panel = (page, house, pick = '') => page.goto(`${house.job}/panel?pick=${p
 const brought = page => page.locator('.consequences').first();
 const spaceOf = async (page, number) => page.locator(`.space[data-pick="circuit:${number}"]`).getAttribute('data-space');
 
-test('a breaker is dragged to a spare space and stays there; a panel with 30 and 24 spaces keeps what fits and says what it has left', async ({ page, house }) => {
+test('a breaker is dragged to a spare space and stays there; a panel with 30 and 24 spaces keeps what fits and says what it has left', async ({
+  page,
+  house,
+}) => {
   await plan(page, house);
   await panel(page, house);
   await page.setViewportSize({ width: 1280, height: 1400 });
-  const one = page.locator('.space[data-pick="circuit:16"]'), free = page.locator('.space:not([data-pick])').last();
+  const one = page.locator('.space[data-pick="circuit:16"]'),
+    free = page.locator('.space:not([data-pick])').last();
   const to = await free.getAttribute('data-space');
-  const from = await one.locator('.breaker').boundingBox(), b = await free.locator('.spare').boundingBox();
+  const from = await one.locator('.breaker').boundingBox(),
+    b = await free.locator('.spare').boundingBox();
   await page.mouse.move(from.x + 8, from.y + from.height / 2);
   await page.mouse.down();
   await page.mouse.move(from.x + 28, from.y + from.height / 2 + 10, { steps: 2 });
@@ -72,7 +77,7 @@ test('a second car charger takes spaces, raises the service load and is found to
   await put.locator('input[name=from]').fill("4'");
   await put.locator('input[name=width]').fill("1'");
   await edited(page, () => put.getByRole('button', { name: 'Put on the wall' }).click());
-  expect(await load()).toBeCloseTo(before + 9600 * 0.4 / 240, 0);
+  expect(await load()).toBeCloseTo(before + (9600 * 0.4) / 240, 0);
   await page.goto(`${house.job}/boxes`);
   await edited(page, () => page.getByRole('button', { name: 'Propose boxes for the house' }).click());
   await page.goto(`${house.job}/circuits`);
@@ -82,15 +87,25 @@ test('a second car charger takes spaces, raises the service load and is found to
   await expect(brought(page)).toContainText(/Free spaces of .*: 7 to 5/);
 });
 
-test('two breakers share a space where the label allows it; labels are written together; the make-up and the card follow', async ({ page, house }) => {
+test('two breakers share a space where the label allows it; labels are written together; the make-up and the card follow', async ({
+  page,
+  house,
+}) => {
   await plan(page, house);
   await panel(page, house, 'panel:main');
   const ticket = page.locator('.ticket');
   await ticket.getByLabel('Tandems fit in').fill('19-40');
   await edited(page, () => ticket.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(ticket).toContainText('62 branch breakers at most');
-  const plain = await page.locator('.space[data-pick^="circuit:"]').evaluateAll(all => all.filter(g => !/AF|GF/.test(g.textContent) && g.querySelector('.breaker').getAttribute('height') < 40).map(g => [g.dataset.pick.slice(8), g.dataset.space]));
-  const [moved] = plain[0], [beside, at] = plain.find(([, space]) => Number(space) >= 19 && space !== plain[0][1]);
+  const plain = await page
+    .locator('.space[data-pick^="circuit:"]')
+    .evaluateAll(all =>
+      all
+        .filter(g => !/AF|GF/.test(g.textContent) && g.querySelector('.breaker').getAttribute('height') < 40)
+        .map(g => [g.dataset.pick.slice(8), g.dataset.space]),
+    );
+  const [moved] = plain[0],
+    [beside, at] = plain.find(([, space]) => Number(space) >= 19 && space !== plain[0][1]);
   await panel(page, house, `circuit:${moved}`);
   await ticket.getByLabel('Space', { exact: true }).fill(`${at}B`);
   await edited(page, () => ticket.getByRole('button', { name: 'Move breaker' }).click());

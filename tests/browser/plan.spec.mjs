@@ -25,7 +25,7 @@ test('three storeys: one by mouse, one by keyboard, one from a drawing that come
   await page.locator('#tool').selectOption('room');
   await edited(page, () => dragTo(page, [10, 10], [154, 130]));
   await edited(page, () => dragTo(page, [158, 10], [290, 130]));
-  await expect(page.locator('.list')).toContainText("12'-0\" x 10'-0\"");
+  await expect(page.locator('.list')).toContainText('12\'-0" x 10\'-0"');
   await page.locator('#tool').selectOption('opening:hinged');
   const [x] = (await page.locator('[data-drag="wall:room-1:1"]').getAttribute('x1')).split(' ').map(Number);
   await edited(page, () => clickAt(page, x, 70));
@@ -35,18 +35,21 @@ test('three storeys: one by mouse, one by keyboard, one from a drawing that come
   await expect(page.locator('.ticket h2')).toHaveText('Window to outside');
   await page.locator('body').press('v');
   await edited(page, () => dragTo(page, [x, 40], [x + 24, 40]));
-  await expect(page.locator('.list')).toContainText("14'-0\" x 10'-0\"");
+  await expect(page.locator('.list')).toContainText('14\'-0" x 10\'-0"');
   await clickAt(page, 60, 70);
   await page.locator('[data-dim="wall:room-1:0"]').click();
   await page.locator('.type-over input').fill("13'6");
   await edited(page, () => page.keyboard.press('Enter'));
-  await expect(page.locator('.list')).toContainText("13'-6\" x 10'-0\"");
+  await expect(page.locator('.list')).toContainText('13\'-6" x 10\'-0"');
   for (let i = 0; i < 2; i++) await edited(page, () => page.keyboard.press('u'));
-  await expect(page.locator('.list')).toContainText("12'-0\" x 10'-0\"");
+  await expect(page.locator('.list')).toContainText('12\'-0" x 10\'-0"');
 
   // By keyboard alone.
   await openNext(page, 'Second floor');
-  const type = async (label, value) => { await page.getByLabel(label).first().focus(); await page.keyboard.type(value); };
+  const type = async (label, value) => {
+    await page.getByLabel(label).first().focus();
+    await page.keyboard.type(value);
+  };
   await type('Name', 'Loft');
   await type('Size', '14 x 11');
   await edited(page, () => page.keyboard.press('Enter'));
@@ -108,7 +111,11 @@ test('a starter house, mirrored, copied, printed; a room split and joined again'
   await page.locator('summary', { hasText: 'Whole house' }).click();
   await edited(page, () => page.getByRole('button', { name: 'Mirror east and west' }).click());
   await page.locator('.list a', { hasText: 'Bedroom 2' }).click();
-  await page.locator('.ticket .chips a').filter({ hasText: /^south 11/ }).first().click();
+  await page
+    .locator('.ticket .chips a')
+    .filter({ hasText: /^south 11/ })
+    .first()
+    .click();
   const split = page.locator('form', { has: page.getByRole('button', { name: 'Split' }) });
   await split.getByLabel('Partition at').fill("8'6");
   await split.getByLabel('New room').fill('Dressing room');

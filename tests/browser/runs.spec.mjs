@@ -9,7 +9,8 @@ const ticket = page => page.locator('.ticket');
 const cables = page => page.locator('.run-line title').allTextContents();
 
 async function hold(page, from, to) {
-  const a = await from.boundingBox(), b = await to.boundingBox();
+  const a = await from.boundingBox(),
+    b = await to.boundingBox();
   await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
   await page.mouse.down();
   await page.mouse.move(a.x + a.width / 2 + 12, a.y + a.height / 2 + 12, { steps: 2 });
@@ -20,7 +21,8 @@ test('a home run is dragged another way: the card prices it on the way, the tick
   await plan(page, house);
   await pick(page, house, 'run:kitchen.r4');
   await expect(ticket(page)).toContainText('The shortest way.');
-  const line = page.locator('.run-line.picked .way'), before = await line.getAttribute('d');
+  const line = page.locator('.run-line.picked .way'),
+    before = await line.getAttribute('d');
   await hold(page, page.locator('.run-handle'), page.locator('.floor[data-pick="room:office"]'));
   await expect(page.locator('.drag-card')).toContainText(/[\d.]+ ft, \+[\d.]+ ft against the shortest way/);
   await expect(page.locator('.led-preview')).toHaveAttribute('d', /^M/);

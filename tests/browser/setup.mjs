@@ -13,10 +13,11 @@ export default async function setup(config) {
   const browser = await chromium.launch(config.projects[0].use.launchOptions);
   const port = await freePort();
   let child = await serve(port, data);
-  const ended = () => new Promise(done => {
-    child.once('exit', done);
-    child.kill('SIGTERM');
-  });
+  const ended = () =>
+    new Promise(done => {
+      child.once('exit', done);
+      child.kill('SIGTERM');
+    });
 
   // Ended first, so that what is copied is all on disk and nobody holds it.
   await ended();

@@ -4,13 +4,17 @@ using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Analysis;
 
-/// <summary>How cables that come together are shared out over holes: no more in one than the job allows, and no hole larger than its member takes.</summary>
+/// <summary>
+/// How cables that come together are shared out over holes: no more in one than the job allows, and no hole larger than its member takes.
+/// </summary>
 internal static class Bores
 {
-    internal const double StudDeepIn = 3.5, WideStudDeepIn = 5.5;
+    internal const double StudDeepIn = 3.5,
+        WideStudDeepIn = 5.5;
 
     // Of a stud's depth, in a bearing wall and in any other (R602.6).
-    private const double OfBearing = 0.4, OfOther = 0.6;
+    private const double OfBearing = 0.4,
+        OfOther = 0.6;
 
     // The bits on the truck, in sixteenths.
     private static readonly int[] Bits = [10, 12, 14, 16, 18, 20, 24, 28, 32];
@@ -33,14 +37,19 @@ internal static class Bores
         foreach (var cable in cables)
         {
             var last = holes.Count > 0 ? holes[^1] : null;
-            if (last is not null && last.Count < most && BitFor([.. last.Append(cable).Select(inches)]) / 16.0 <= largestIn) last.Add(cable);
-            else holes.Add([cable]);
+            if (last is not null && last.Count < most && BitFor([.. last.Append(cable).Select(inches)]) / 16.0 <= largestIn)
+                last.Add(cable);
+            else
+                holes.Add([cable]);
         }
 
         return [.. holes.Select(h => h.ToArray())];
     }
 
-    /// <summary>The bit for cables of some thicknesses, in sixteenths of an inch: they fill at most some three fifths of a hole that they can still be pulled through.</summary>
+    /// <summary>
+    /// The bit for cables of some thicknesses, in sixteenths of an inch: they fill at most some three fifths of a hole that they can still
+    /// be pulled through.
+    /// </summary>
     internal static int BitFor(double[] inches)
     {
         var area = inches.Sum(i => i * i * 0.45);

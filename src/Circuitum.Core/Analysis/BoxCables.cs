@@ -20,15 +20,17 @@ public sealed record CableEnd(string? Other, string Cable, CableUse Use)
     public int Conductors => Cable.Split('-').Skip(1).Sum(n => int.Parse(n, CultureInfo.InvariantCulture));
 
     /// <summary>Where it leads and what for, in words.</summary>
-    public string InWords => (Other is null ? "from the panel" : $"to {Other}") + Use switch
-    {
-        CableUse.SwitchLeg => ", switch leg",
-        CableUse.TwoSwitchLegs => ", two switch legs",
-        CableUse.Travelers => ", travelers",
-        CableUse.SwitchLoop => ", switch loop",
-        CableUse.Interconnect => ", between alarms",
-        _ => "",
-    };
+    public string InWords =>
+        (Other is null ? "from the panel" : $"to {Other}")
+        + Use switch
+        {
+            CableUse.SwitchLeg => ", switch leg",
+            CableUse.TwoSwitchLegs => ", two switch legs",
+            CableUse.Travelers => ", travelers",
+            CableUse.SwitchLoop => ", switch loop",
+            CableUse.Interconnect => ", between alarms",
+            _ => "",
+        };
 }
 
 /// <summary>Which cables end in a box, and what that makes of its volume.</summary>
@@ -40,10 +42,18 @@ public static class BoxCables
     public static ImmutableArray<CableEnd> In(CircuitAnalysis circuit, string box)
     {
         var ends = ImmutableArray.CreateBuilder<CableEnd>();
-        foreach (var hop in circuit.Run.Cables.Where(h => h.To == box || h.From == box)) ends.Add(new(hop.To == box ? hop.From ?? hop.Via : hop.To, circuit.CableOf(hop), hop.Use));
+        foreach (var hop in circuit.Run.Cables.Where(h => h.To == box || h.From == box))
+            ends.Add(new(hop.To == box ? hop.From ?? hop.Via : hop.To, circuit.CableOf(hop), hop.Use));
 
         // Where a shared home run ends, the other circuit goes on.
-        if (circuit is { Pair: { } pair, Carried: false } && circuit.Run.First == box) ends.Add(new($"circuit {pair.Second}", $"{circuit.BranchCable[..circuit.BranchCable.IndexOf('-', StringComparison.Ordinal)]}-2", CableUse.Power));
+        if (circuit is { Pair: { } pair, Carried: false } && circuit.Run.First == box)
+            ends.Add(
+                new(
+                    $"circuit {pair.Second}",
+                    $"{circuit.BranchCable[..circuit.BranchCable.IndexOf('-', StringComparison.Ordinal)]}-2",
+                    CableUse.Power
+                )
+            );
         return ends.ToImmutable();
     }
 
@@ -53,7 +63,8 @@ public static class BoxCables
     /// </summary>
     public static Connections Style(Job job, CircuitAnalysis circuit, string box)
     {
-        if (circuit.Protection.In(box) is not null) return Connections.FeedThrough;
+        if (circuit.Protection.In(box) is not null)
+            return Connections.FeedThrough;
         var cables = circuit.Run.Cables.Count(h => h.To == box || h.From == box);
         var shared = circuit is { Pair.Kind: PairKind.SharedNeutral, Carried: false } && circuit.Run.First == box;
         return cables > 2 || shared ? Connections.Pigtail : PreferenceFields.Of(job, circuit.Circuit).Connections;
@@ -68,8 +79,16 @@ public static class BoxCables
     {
         var ends = In(circuit, box.Id);
         var rows = CodeLibrary.Conductors.Copper.ToDictionary(r => r.Size);
-        if (ends.Length == 0 || ends.Any(e => rows[e.Size].BoxIn3 <= 0)) return null;
-        var yokes = box.Kind switch { BoxKind.Switch => box.Gangs.Length, BoxKind.Receptacle => box.Style == ReceptacleStyle.Quad ? 2 : 1, BoxKind.Appliance when job.ApplianceById(box.Appliance) is not { } a || !ApplianceFacts.Of(a).Hardwired => 1, BoxKind.Disconnect => 1, _ => 0 };
+        if (ends.Length == 0 || ends.Any(e => rows[e.Size].BoxIn3 <= 0))
+            return null;
+        var yokes = box.Kind switch
+        {
+            BoxKind.Switch => box.Gangs.Length,
+            BoxKind.Receptacle => box.Style == ReceptacleStyle.Quad ? 2 : 1,
+            BoxKind.Appliance when job.ApplianceById(box.Appliance) is not { } a || !ApplianceFacts.Of(a).Hardwired => 1,
+            BoxKind.Disconnect => 1,
+            _ => 0,
+        };
 
         // On a pigtail of the circuit's own wire the device has that size; fed through, the largest that lands on it.
         var through = box.Kind != BoxKind.Switch && Style(job, circuit, box.Id) == Connections.FeedThrough;
@@ -82,5 +101,6 @@ public static class BoxCables
         };
     }
 
-    private static ImmutableArray<WireCount> Summed(IEnumerable<WireCount> wires) => [.. wires.GroupBy(w => w.Size).Select(g => new WireCount(g.Key, g.Sum(w => w.Count))).OrderBy(w => w.Size, StringComparer.Ordinal)];
+    private static ImmutableArray<WireCount> Summed(IEnumerable<WireCount> wires) =>
+        [.. wires.GroupBy(w => w.Size).Select(g => new WireCount(g.Key, g.Sum(w => w.Count))).OrderBy(w => w.Size, StringComparer.Ordinal)];
 }

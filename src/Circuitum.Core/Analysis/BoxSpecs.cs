@@ -24,18 +24,28 @@ public sealed record BoxSpec
     public ImmutableArray<CableEnd> Cables { get; init; } = [];
 
     /// <summary>The fill, cable by cable and line by line, and whether the box holds it; none while it is on no circuit.</summary>
-    public Derivation? FillDerivation => Fill is not { } fill || Entry is not { } entry ? null : fill.Derivation with
-    {
-        Steps = [.. Cables.Select(c => Derivation.Fact(c.InWords, c.Cable)), .. fill.Derivation.Steps, Holds(fill, entry)],
-    };
+    public Derivation? FillDerivation =>
+        Fill is not { } fill || Entry is not { } entry
+            ? null
+            : fill.Derivation with
+            {
+                Steps = [.. Cables.Select(c => Derivation.Fact(c.InWords, c.Cable)), .. fill.Derivation.Steps, Holds(fill, entry)],
+            };
 
     private static Derivation Holds(BoxFill fill, BoxEntry entry)
     {
-        var smaller = CodeLibrary.Boxes.Values.Where(b => b.Use == entry.Use && b.Gangs == entry.Gangs && b.Bracket == entry.Bracket && b.Volume < fill.Inches3 - 1e-9).MaxBy(b => b.Volume);
+        var smaller = CodeLibrary
+            .Boxes.Values.Where(b =>
+                b.Use == entry.Use && b.Gangs == entry.Gangs && b.Bracket == entry.Bracket && b.Volume < fill.Inches3 - 1e-9
+            )
+            .MaxBy(b => b.Volume);
         return new(entry.Name, fill.Inches3 <= entry.Volume + 1e-9 ? "holds it" : "too small")
         {
             Formula = $"{fill.Inches3:0.00} of {entry.Volume:0.0} in3",
-            Because = smaller is null ? "Pigtails that stay in the box do not count." : $"The next smaller one, {smaller.Name}, falls {fill.Inches3 - smaller.Volume:0.00} in3 short. Pigtails that stay in the box do not count.",
+            Because = smaller is null
+                ? "Pigtails that stay in the box do not count."
+                : $"The next smaller one, {smaller.Name}, falls {fill.Inches3 - smaller.Volume:0.00} in3 short. Pigtails that "
+                    + "stay in the box do not count.",
         };
     }
 
@@ -72,17 +82,29 @@ internal static class BoxSpecs
 {
     private static readonly int[] Ratings = [15, 20, 30, 50];
 
-    internal static ImmutableDictionary<string, BoxSpec> Of(HouseShape house, CodeEdition edition, IReadOnlyDictionary<string, CircuitAnalysis> byBox)
+    internal static ImmutableDictionary<string, BoxSpec> Of(
+        HouseShape house,
+        CodeEdition edition,
+        IReadOnlyDictionary<string, CircuitAnalysis> byBox
+    )
     {
         // The switches of a light in the job's order: a three-way at either end, four-ways between.
-        var places = house.Job.Decisions.Boxes.SelectMany(b => b.Gangs.Where(g => g.Lights.Length > 0).Select(g => (g.Lights[0], b.Id))).ToLookup(p => p.Item1, p => p.Id);
-        return house.Job.Decisions.Boxes.ToImmutableDictionary(b => b.Id, b => Of(house, edition, b, byBox.GetValueOrDefault(b.Id), [.. b.Gangs.Select(g => WaysOf(g, b.Id))]));
+        var places = house
+            .Job.Decisions.Boxes.SelectMany(b => b.Gangs.Where(g => g.Lights.Length > 0).Select(g => (g.Lights[0], b.Id)))
+            .ToLookup(p => p.Item1, p => p.Id);
+        return house.Job.Decisions.Boxes.ToImmutableDictionary(
+            b => b.Id,
+            b => Of(house, edition, b, byBox.GetValueOrDefault(b.Id), [.. b.Gangs.Select(g => WaysOf(g, b.Id))])
+        );
 
         int WaysOf(SwitchGang gang, string box)
         {
-            if (gang.Lights.Length == 0) return 1;
+            if (gang.Lights.Length == 0)
+                return 1;
             var all = places[gang.Lights[0]].ToList();
-            return all.Count < 2 ? 1 : all[0] == box || all[^1] == box ? 3 : 4;
+            return all.Count < 2 ? 1
+                : all[0] == box || all[^1] == box ? 3
+                : 4;
         }
     }
 
@@ -92,7 +114,10 @@ internal static class BoxSpecs
         var gangs = BoxHardware.Gangs(job, box);
         var facts = job.ApplianceById(box.Appliance) is { } a ? ApplianceFacts.Of(a) : null;
         var fan = BoxHardware.NeedsFanBox(house, edition, box);
-        var use = gangs > 0 ? "device" : fan ? "fan" : "fixture";
+        var use =
+            gangs > 0 ? "device"
+            : fan ? "fan"
+            : "fixture";
 
         // Hardwired equipment, and a recessed light with its own junction box, need none of ours.
         // What hardwired equipment is fed through has a disconnect before it, or a box or fitting at it.
@@ -102,9 +127,17 @@ internal static class BoxSpecs
 
         // Boxes differ by their clamps alone in what must go into them; many sizes are tried.
         BoxFill?[] fills = [null, null];
-        BoxFill? Fill(bool clamps) => contents is null ? null : fills[clamps ? 1 : 0] ??= BoxFill.Of(contents with { Clamps = clamps }, edition);
-        var steel = use != "fan" && box is { Wall: { } stands, Outside: false } && WallBody.Of(house, house[box.Room], stands).Build == WallBuild.MetalStud;
-        var entry = own ? null : box.Size is { } size ? CodeLibrary.Boxes[size] : BoxFill.Smallest(use, gangs, c => Fill(c)?.Inches3 ?? 0, job.Preferences.BoxReservePercent / 100.0, steel) ?? CodeLibrary.Boxes.Values.Where(b => b.Use == use && b.Gangs == gangs && b.Bracket == steel).MaxBy(b => b.Volume);
+        BoxFill? Fill(bool clamps) =>
+            contents is null ? null : fills[clamps ? 1 : 0] ??= BoxFill.Of(contents with { Clamps = clamps }, edition);
+        var steel =
+            use != "fan"
+            && box is { Wall: { } stands, Outside: false }
+            && WallBody.Of(house, house[box.Room], stands).Build == WallBuild.MetalStud;
+        var entry =
+            own ? null
+            : box.Size is { } size ? CodeLibrary.Boxes[size]
+            : BoxFill.Smallest(use, gangs, c => Fill(c)?.Inches3 ?? 0, job.Preferences.BoxReservePercent / 100.0, steel)
+                ?? CodeLibrary.Boxes.Values.Where(b => b.Use == use && b.Gangs == gangs && b.Bracket == steel).MaxBy(b => b.Volume);
         var (rating, fault) = Rating(box, facts, circuit, job);
         var tamper = BoxHardware.TamperResistant(edition, box);
         var weather = rating > 0 ? BoxHardware.Weather(job, box) : WeatherNeed.None;
@@ -127,37 +160,52 @@ internal static class BoxSpecs
     }
 
     // Some mark each box by the size of its breaker, so that nobody puts small wire on a large one.
-    private static string Colour(Preferences p, CircuitAnalysis circuit) => (circuit.Breaker <= 15 ? p.Mark15 : p.MarkLarger) is { Length: > 0 } mark && circuit.Breaker > 0 ? $" {mark}" : "";
+    private static string Colour(Preferences p, CircuitAnalysis circuit) =>
+        (circuit.Breaker <= 15 ? p.Mark15 : p.MarkLarger) is { Length: > 0 } mark && circuit.Breaker > 0 ? $" {mark}" : "";
 
     // 210.21(B): alone on its circuit a single one is rated as the circuit; several may be 15 A on a 20 A circuit, not 20 A on 15.
     private static (int Rating, string? Fault) Rating(Box box, ApplianceFacts? facts, CircuitAnalysis? circuit, Job job)
     {
-        if (box.Kind is not (BoxKind.Receptacle or BoxKind.Appliance) || facts is { Hardwired: true }) return (0, null);
+        if (box.Kind is not (BoxKind.Receptacle or BoxKind.Appliance) || facts is { Hardwired: true })
+            return (0, null);
         var breaker = circuit?.Breaker ?? 0;
         var single = facts is not null || box.Style == ReceptacleStyle.Single;
         var alone = single && circuit is not null && circuit.Boxes.Count(b => b.Kind is BoxKind.Receptacle or BoxKind.Appliance) == 1;
         var fits = alone || breaker > 20 ? Ratings.FirstOrDefault(r => r >= breaker, 50) : 15;
-        if (box.Rating is not { } chosen || breaker == 0) return (box.Rating ?? fits, null);
-        var right = alone ? chosen >= breaker : breaker switch
-        {
-            15 => chosen == 15,
-            20 => chosen is 15 or 20,
-            30 => chosen == 30,
-            40 or 50 => chosen == 50,
-            _ => chosen >= breaker,
-        };
+        if (box.Rating is not { } chosen || breaker == 0)
+            return (box.Rating ?? fits, null);
+        var right = alone
+            ? chosen >= breaker
+            : breaker switch
+            {
+                15 => chosen == 15,
+                20 => chosen is 15 or 20,
+                30 => chosen == 30,
+                40 or 50 => chosen == 50,
+                _ => chosen >= breaker,
+            };
         return (chosen, right ? null : $"is rated {chosen} A on a {breaker} A circuit{(alone ? ", alone on it" : "")}");
     }
 
     /// <summary>What a switch of so many ways is called.</summary>
-    internal static string SwitchWord(int ways) => ways switch { 1 => "single pole", 3 => "three-way", _ => "four-way" };
+    internal static string SwitchWord(int ways) =>
+        ways switch
+        {
+            1 => "single pole",
+            3 => "three-way",
+            _ => "four-way",
+        };
 
     // What to buy: a pull-out or a switch that carries the circuit, a snap switch with its service switch's red plate, a control.
     private static string CutoffOf(Job job, Box box, CircuitAnalysis? circuit)
     {
-        if (job.ApplianceById(box.Serves) is not { } appliance) return "disconnect";
+        if (job.ApplianceById(box.Serves) is not { } appliance)
+            return "disconnect";
         var facts = ApplianceFacts.Of(appliance);
-        var (poles, amps) = (facts.Volts == 240 ? "two-pole" : "one-pole", Disconnects.FirstOrDefault(d => d >= (circuit?.Breaker ?? 0), Disconnects[^1]));
+        var (poles, amps) = (
+            facts.Volts == 240 ? "two-pole" : "one-pole",
+            Disconnects.FirstOrDefault(d => d >= (circuit?.Breaker ?? 0), Disconnects[^1])
+        );
         return facts.Cutoff switch
         {
             Cutoff.Sight => $"disconnect for {facts.Name}, {poles}, {amps} A{(job.KindAt(box).OpenAir() ? ", for wet places" : "")}",
@@ -168,20 +216,54 @@ internal static class BoxSpecs
 
     private static readonly int[] Disconnects = [30, 60, 100, 200];
 
-    private static string DeviceOf(Job job, Box box, ApplianceFacts? facts, CircuitAnalysis? circuit, ImmutableArray<int> ways, int rating, bool tamper, WeatherNeed weather)
+    private static string DeviceOf(
+        Job job,
+        Box box,
+        ApplianceFacts? facts,
+        CircuitAnalysis? circuit,
+        ImmutableArray<int> ways,
+        int rating,
+        bool tamper,
+        WeatherNeed weather
+    )
     {
         var words = new List<string>();
         switch (box.Kind)
         {
             case BoxKind.Receptacle:
-                words.Add(box.Style switch { ReceptacleStyle.Single => "single receptacle", ReceptacleStyle.Quad => "two duplex receptacles", _ => "duplex receptacle" });
-                if (circuit?.Protection.In(box.Id) is { } device) words.Add(device switch { { ArcFault: true, GroundFault: true } => "arc-fault and ground-fault", { ArcFault: true } => "arc-fault", _ => "ground-fault" });
+                words.Add(
+                    box.Style switch
+                    {
+                        ReceptacleStyle.Single => "single receptacle",
+                        ReceptacleStyle.Quad => "two duplex receptacles",
+                        _ => "duplex receptacle",
+                    }
+                );
+                if (circuit?.Protection.In(box.Id) is { } device)
+                    words.Add(
+                        device switch
+                        {
+                            { ArcFault: true, GroundFault: true } => "arc-fault and ground-fault",
+                            { ArcFault: true } => "arc-fault",
+                            _ => "ground-fault",
+                        }
+                    );
                 break;
             case BoxKind.Switch:
                 words.Add(string.Join(" + ", ways.Select(SwitchWord).DefaultIfEmpty("switch")));
                 break;
             case BoxKind.Light:
-                words.Add(box.Fixture switch { LightStyle.Recessed => "recessed light", LightStyle.Pendant => "pendant", LightStyle.Vanity => "vanity light", LightStyle.Wall => "wall light", LightStyle.Fan => "fan", _ => "fixture" });
+                words.Add(
+                    box.Fixture switch
+                    {
+                        LightStyle.Recessed => "recessed light",
+                        LightStyle.Pendant => "pendant",
+                        LightStyle.Vanity => "vanity light",
+                        LightStyle.Wall => "wall light",
+                        LightStyle.Fan => "fan",
+                        _ => "fixture",
+                    }
+                );
                 break;
             case BoxKind.SmokeAlarm:
                 words.Add(box.CarbonMonoxide ? "smoke and carbon-monoxide alarm" : "smoke alarm");
@@ -198,9 +280,12 @@ internal static class BoxSpecs
                 break;
         }
 
-        if (rating > 0) words.Add($"{rating} A");
-        if (tamper) words.Add("tamper-resistant");
-        if (weather != WeatherNeed.None) words.Add(weather == WeatherNeed.Wet ? "weather-resistant, in-use cover" : "weather-resistant, damp cover");
+        if (rating > 0)
+            words.Add($"{rating} A");
+        if (tamper)
+            words.Add("tamper-resistant");
+        if (weather != WeatherNeed.None)
+            words.Add(weather == WeatherNeed.Wet ? "weather-resistant, in-use cover" : "weather-resistant, damp cover");
         return string.Join(", ", words);
     }
 }

@@ -22,8 +22,15 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
     /// <param name="label">Its label.</param>
     /// <param name="pair">The pair that it is in, or none.</param>
     /// <param name="carrier">For the second of a pair, the first one, whose home run carries both.</param>
-    /// <param name="carrying">Current-carrying wires that lie together where its cable does, or none to go by the preferences alone.</param>
-    internal CircuitAnalysis Derive(Circuit circuit, string label, HomeRunPair? pair = null, CircuitAnalysis? carrier = null, int? carrying = null)
+    /// <param name="carrying">Current-carrying wires that lie together where its cable does, or none to go by the preferences
+    /// alone.</param>
+    internal CircuitAnalysis Derive(
+        Circuit circuit,
+        string label,
+        HomeRunPair? pair = null,
+        CircuitAnalysis? carrier = null,
+        int? carrying = null
+    )
     {
         Box[] boxes = [.. circuit.Boxes.Select(m => all[m.Box])];
         var appliances = boxes.Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(ApplianceFacts.Of).ToList();
@@ -37,19 +44,24 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         // What is pulled ends where it ends; else where a person wants it.
         var pulled = job.Decisions.Pulled.FirstOrDefault(p => p.Circuit == circuit.Number && ids.Contains(p.To));
         var forced = pulled?.To ?? (circuit.First is { } wanted && ids.Contains(wanted) ? wanted : null);
-        RunEstimate Plan(string? first) => carrier?.Run.First is { } via ? runs.PlanVia(ids, via, forced ?? first, wishes.SwitchLoops, circuit.Run, panel) : runs.Plan(ids, forced ?? first, wishes.SwitchLoops, circuit.Run, panel);
-        var (protection, run) = ProtectionPlan.Of(new()
-        {
-            Needs = needs,
-            Boxes = boxes,
-            Volts = load.Volts,
-            Wishes = wishes,
-            Chosen = circuit.Protection,
-            LineSide = LineSide(circuit, boxes, needs),
-            Run = Plan(null),
-            RunFrom = Plan,
-            FirstOutletCite = edition.Cite("protect.firstOutlet"),
-        });
+        RunEstimate Plan(string? first) =>
+            carrier?.Run.First is { } via
+                ? runs.PlanVia(ids, via, forced ?? first, wishes.SwitchLoops, circuit.Run, panel)
+                : runs.Plan(ids, forced ?? first, wishes.SwitchLoops, circuit.Run, panel);
+        var (protection, run) = ProtectionPlan.Of(
+            new()
+            {
+                Needs = needs,
+                Boxes = boxes,
+                Volts = load.Volts,
+                Wishes = wishes,
+                Chosen = circuit.Protection,
+                LineSide = LineSide(circuit, boxes, needs),
+                Run = Plan(null),
+                RunFrom = Plan,
+                FirstOutletCite = edition.Cite("protect.firstOutlet"),
+            }
+        );
         run = Cutoffs.Into(run, job, runs);
         var (size, home, drop, dropWhy, dropAt) = Sizes(circuit, wishes, wire, Measured(run, pulled), load);
         var conductors = load.Volts == 240 && appliances.Any(a => a.Neutral) ? 3 : 2;
@@ -66,7 +78,11 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             Pair = pair,
             Pulled = pulled,
             Panel = panel,
-            Cable = carrier is not null ? $"{size}-{conductors}" : pair is null ? $"{home}-{conductors}" : pair.Kind == PairKind.SharedNeutral ? $"{home}-3" : $"{home}-2-2",
+            Cable =
+                carrier is not null ? $"{size}-{conductors}"
+                : pair is null ? $"{home}-{conductors}"
+                : pair.Kind == PairKind.SharedNeutral ? $"{home}-3"
+                : $"{home}-2-2",
             BranchCable = $"{size}-{conductors}",
             Run = run,
             DropPercent = drop,
@@ -75,17 +91,31 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             Needs = needs,
             WireDerivation = wire?.Derivation ?? new("Wire and breaker", "none") { Because = "No sheathed cable carries this load." },
             DropDerivation = dropWhy,
-            RunWhy = () => new("Cable of the circuit", $"{run.Cut.InFeet:0} ft")
-            {
-                Formula = $"home run and {Math.Max(0, run.Cables.Count() - 1)} further pieces",
-                Because = "Through the frame of the plan; each further box hangs on the nearest one that has room.",
-                Steps = [.. run.Cables.Select(runs.Explain)],
-            },
+            RunWhy = () =>
+                new("Cable of the circuit", $"{run.Cut.InFeet:0} ft")
+                {
+                    Formula = $"home run and {Math.Max(0, run.Cables.Count() - 1)} further pieces",
+                    Because = "Through the frame of the plan; each further box hangs on the nearest one that has room.",
+                    Steps = [.. run.Cables.Select(runs.Explain)],
+                },
             ProtectionDerivation = new("Protection", protection.Mark.Length == 0 ? "none" : protection.Mark)
             {
                 Because = protection.Reason,
-                Steps = [.. needs.OrderBy(n => n.Key, StringComparer.Ordinal).SelectMany(n => n.Value.Select(x => (n.Key, x))).GroupBy(n => (n.x.Kind, n.x.Citation, n.x.Reason)).Select(g =>
-                    new Derivation(g.Key.Kind == ProtectionKind.ArcFault ? "Arc-fault" : "Ground-fault", string.Join(", ", g.Select(x => x.Key).Take(6)) + (g.Count() > 6 ? " and more" : "")) { Because = g.Key.Reason, Citation = g.Key.Citation })],
+                Steps =
+                [
+                    .. needs
+                        .OrderBy(n => n.Key, StringComparer.Ordinal)
+                        .SelectMany(n => n.Value.Select(x => (n.Key, x)))
+                        .GroupBy(n => (n.x.Kind, n.x.Citation, n.x.Reason))
+                        .Select(g => new Derivation(
+                            g.Key.Kind == ProtectionKind.ArcFault ? "Arc-fault" : "Ground-fault",
+                            string.Join(", ", g.Select(x => x.Key).Take(6)) + (g.Count() > 6 ? " and more" : "")
+                        )
+                        {
+                            Because = g.Key.Reason,
+                            Citation = g.Key.Citation,
+                        }),
+                ],
             },
         };
     }
@@ -94,40 +124,76 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
     internal ConductorChoice? WireWith(CircuitAnalysis c, int carrying)
     {
         var appliances = c.Boxes.Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(ApplianceFacts.Of).ToList();
-        return Conductor.Choose(Together(Case(c.Circuit, PreferenceFields.Of(job, c.Circuit), [.. c.Boxes], appliances, c.Load, c.Pair), carrying), edition);
+        return Conductor.Choose(
+            Together(Case(c.Circuit, PreferenceFields.Of(job, c.Circuit), [.. c.Boxes], appliances, c.Load, c.Pair), carrying),
+            edition
+        );
     }
 
-    private static SizingCase Together(SizingCase c, int? carrying) => carrying is { } n && n > c.CurrentCarrying ? c with { CurrentCarrying = n } : c;
+    private static SizingCase Together(SizingCase c, int? carrying) =>
+        carrying is { } n && n > c.CurrentCarrying ? c with { CurrentCarrying = n } : c;
 
     // A freezer or an alarm that needs no ground-fault protection itself is fed from the line side of a device that others have.
-    private ImmutableHashSet<string> LineSide(Circuit circuit, Box[] boxes, IReadOnlyDictionary<string, ImmutableArray<ProtectionNeed>> needs) =>
-    [
-        .. circuit.Boxes.Where(m => m.LineSide).Select(m => m.Box),
-        .. boxes.Where(b => ProtectionPlan.KeptClear(job, b) && needs[b.Id].All(n => n.Kind != ProtectionKind.GroundFault)).Select(b => b.Id),
-    ];
+    private ImmutableHashSet<string> LineSide(
+        Circuit circuit,
+        Box[] boxes,
+        IReadOnlyDictionary<string, ImmutableArray<ProtectionNeed>> needs
+    ) =>
+        [
+            .. circuit.Boxes.Where(m => m.LineSide).Select(m => m.Box),
+            .. boxes
+                .Where(b => ProtectionPlan.KeptClear(job, b) && needs[b.Id].All(n => n.Kind != ProtectionKind.GroundFault))
+                .Select(b => b.Id),
+        ];
 
     // What was measured off the reel is known better than what was planned.
-    private RunEstimate Measured(RunEstimate run, PulledRun? pulled) => pulled is not { Measured: { } took } || run.First != pulled.To || run.Hops[0].Via is not null ? run : run with
-    {
-        Hops = run.Hops.SetItem(0, run.Hops[0] with { Way = Length.Max(Length.Zero, took - job.Preferences.PanelMakeUp - job.Preferences.BoxMakeUp) }),
-    };
+    private RunEstimate Measured(RunEstimate run, PulledRun? pulled) =>
+        pulled is not { Measured: { } took } || run.First != pulled.To || run.Hops[0].Via is not null
+            ? run
+            : run with
+            {
+                Hops = run.Hops.SetItem(
+                    0,
+                    run.Hops[0] with
+                    {
+                        Way = Length.Max(Length.Zero, took - job.Preferences.PanelMakeUp - job.Preferences.BoxMakeUp),
+                    }
+                ),
+            };
 
     // The home run goes up first, size by size, until the drop is within the limit; then the rest, and the home run again.
-    private (string Size, string Home, double Drop, Derivation Why, ImmutableDictionary<string, double> At) Sizes(Circuit circuit, Preferences wishes, ConductorChoice? wire, RunEstimate run, CircuitLoad load)
+    private (string Size, string Home, double Drop, Derivation Why, ImmutableDictionary<string, double> At) Sizes(
+        Circuit circuit,
+        Preferences wishes,
+        ConductorChoice? wire,
+        RunEstimate run,
+        CircuitLoad load
+    )
     {
         var size = wire?.Size ?? "2";
         var home = size;
-        if (wire is not null && wishes.HomeRunUpsize == HomeRunUpsize.Always && circuit.Purpose is not CircuitPurpose.Appliance) home = Conductor.NextCable(size) ?? size;
+        if (wire is not null && wishes.HomeRunUpsize == HomeRunUpsize.Always && circuit.Purpose is not CircuitPurpose.Appliance)
+            home = Conductor.NextCable(size) ?? size;
         var (drop, why, at) = Drop(run, load, size, home);
         // Where a local rule makes the limit law, the wire follows it whatever the school.
         var asked = wishes.HomeRunUpsize != HomeRunUpsize.Off || edition.Rule("wire.drop").Severity == "must";
-        if (wire is null || !asked) return (size, home, drop, why, at);
+        if (wire is null || !asked)
+            return (size, home, drop, why, at);
         var limit = edition.Number("dropPercentBranch");
         while (drop > limit)
         {
-            if (Conductor.NextCable(home) is { } larger && Steps(size, larger) <= MostSteps && Grounded(wire, larger)) home = larger;
-            else if (run.Hops.Length > 1 && size != "10" && Conductor.NextCable(size) is { } branch && Steps(wire.Size, branch) <= 1 && Grounded(wire, branch)) size = branch;
-            else break;
+            if (Conductor.NextCable(home) is { } larger && Steps(size, larger) <= MostSteps && Grounded(wire, larger))
+                home = larger;
+            else if (
+                run.Hops.Length > 1
+                && size != "10"
+                && Conductor.NextCable(size) is { } branch
+                && Steps(wire.Size, branch) <= 1
+                && Grounded(wire, branch)
+            )
+                size = branch;
+            else
+                break;
             (drop, why, at) = Drop(run, load, size, home);
         }
 
@@ -140,9 +206,17 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
     // With larger wire the ground grows in proportion; what is in the cable must be enough.
     private static bool Grounded(ConductorChoice wire, string size) => EquipmentGround.InCable(wire.Breaker, wire.Size, size).Enough;
 
-    private static int Steps(string from, string to) => CodeLibrary.Conductors.Sheathed.IndexOf(to) - CodeLibrary.Conductors.Sheathed.IndexOf(from);
+    private static int Steps(string from, string to) =>
+        CodeLibrary.Conductors.Sheathed.IndexOf(to) - CodeLibrary.Conductors.Sheathed.IndexOf(from);
 
-    private SizingCase Case(Circuit circuit, Preferences wishes, Box[] boxes, List<ApplianceFacts> appliances, CircuitLoad load, HomeRunPair? pair)
+    private SizingCase Case(
+        Circuit circuit,
+        Preferences wishes,
+        Box[] boxes,
+        List<ApplianceFacts> appliances,
+        CircuitLoad load,
+        HomeRunPair? pair
+    )
     {
         var loads = boxes.Select(b => BoxLoad.Of(job, b)).ToList();
         var alone = appliances.Count == 1 && boxes.Length == 1 ? appliances[0] : null;
@@ -169,29 +243,42 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             SeveralReceptacles = receptacles > 1,
             CurrentCarrying = (pair?.Kind == PairKind.TwoNeutrals ? 4 : 2) * wishes.CablesTogether,
         };
-        if (edition.InForce("wire.smallest")) c = c with { SmallestSize = $"{edition.Number("smallestWireAwg"):0}" };
-        var twelve = wishes.GeneralWire == GeneralWire.TwelveThroughout && circuit.Purpose is (CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed);
+        if (edition.InForce("wire.smallest"))
+            c = c with { SmallestSize = $"{edition.Number("smallestWireAwg"):0}" };
+        var twelve =
+            wishes.GeneralWire == GeneralWire.TwelveThroughout
+            && circuit.Purpose is (CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed);
         return twelve && c.SmallestSize != "10" ? c with { SmallestSize = "12" } : c;
     }
 
     // A duplex is two receptacles (210.21(B)).
-    private static int Receptacles(Box box, List<ApplianceFacts> appliances) => box.Kind switch
-    {
-        BoxKind.Receptacle => box.Style switch { ReceptacleStyle.Single => 1, ReceptacleStyle.Quad => 4, _ => 2 },
-        BoxKind.Provision => 1,
-        _ => appliances.Any(a => a.Appliance.Id == box.Appliance && !a.Hardwired) ? 1 : 0,
-    };
+    private static int Receptacles(Box box, List<ApplianceFacts> appliances) =>
+        box.Kind switch
+        {
+            BoxKind.Receptacle => box.Style switch
+            {
+                ReceptacleStyle.Single => 1,
+                ReceptacleStyle.Quad => 4,
+                _ => 2,
+            },
+            BoxKind.Provision => 1,
+            _ => appliances.Any(a => a.Appliance.Id == box.Appliance && !a.Hardwired) ? 1 : 0,
+        };
 
     // The breaker that is usual for what hangs on the circuit, as far as the plate allows it; none lets the load alone decide.
     private int? Usual(Circuit circuit, Preferences wishes, ApplianceFacts? alone, CircuitLoad load)
     {
-        if (circuit.Purpose != CircuitPurpose.Appliance) return CircuitPlanning.GeneralRating(wishes, circuit.Purpose);
-        if (alone is null) return 20;
-        if (alone.Type.Hvac && alone.MinimumCircuitAmpacity is not null) return alone.MaximumBreaker;
+        if (circuit.Purpose != CircuitPurpose.Appliance)
+            return CircuitPlanning.GeneralRating(wishes, circuit.Purpose);
+        if (alone is null)
+            return 20;
+        if (alone.Type.Hvac && alone.MinimumCircuitAmpacity is not null)
+            return alone.MaximumBreaker;
 
         // At another voltage the library's breaker means nothing.
         var usual = alone.Volts == alone.Type.Volts ? alone.Type.Breaker : null;
-        if (alone.Type.Id == "range" && alone.Load.Value >= edition.Number("rangeLeastVa")) usual = Math.Max(usual ?? 0, (int)edition.Number("rangeLeastBreaker"));
+        if (alone.Type.Id == "range" && alone.Load.Value >= edition.Number("rangeLeastVa"))
+            usual = Math.Max(usual ?? 0, (int)edition.Number("rangeLeastBreaker"));
         return usual is { } u && LargestFor(edition, alone, load.Actual.Value) is { } most ? Math.Min(u, most) : usual;
     }
 
@@ -205,23 +292,35 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
     /// <param name="amps">Its current in amperes.</param>
     internal static int? LargestFor(CodeEdition edition, ApplianceFacts alone, double amps)
     {
-        if (alone.Type.Hvac && !alone.MotorLoad) return null;
-        if (alone.MotorLoad) return edition.BreakerFor(amps * edition.Number("motorBreakerFactor"));
-        if ((alone.Type.Cooking || alone.Type.Id == "dryer") && !alone.Appliance.Nameplate.Confirmed) return null;
-        return amps > edition.Number("smallApplianceBreakerAmps") ? edition.BreakerFor(amps * edition.Number("applianceBreakerFactor")) : (int)edition.Number("receptacleCircuitMostA");
+        if (alone.Type.Hvac && !alone.MotorLoad)
+            return null;
+        if (alone.MotorLoad)
+            return edition.BreakerFor(amps * edition.Number("motorBreakerFactor"));
+        if ((alone.Type.Cooking || alone.Type.Id == "dryer") && !alone.Appliance.Nameplate.Confirmed)
+            return null;
+        return amps > edition.Number("smallApplianceBreakerAmps")
+            ? edition.BreakerFor(amps * edition.Number("applianceBreakerFactor"))
+            : (int)edition.Number("receptacleCircuitMostA");
     }
 
     // Each piece of cable carries what is planned beyond it; the worst box counts.
-    private (double Percent, Derivation Why, ImmutableDictionary<string, double> At) Drop(RunEstimate run, CircuitLoad load, string size, string homeSize)
+    private (double Percent, Derivation Why, ImmutableDictionary<string, double> At) Drop(
+        RunEstimate run,
+        CircuitLoad load,
+        string size,
+        string homeSize
+    )
     {
-        if (run.Hops.Length == 0) return (0, new("Voltage drop", "0 percent"), ImmutableDictionary<string, double>.Empty);
+        if (run.Hops.Length == 0)
+            return (0, new("Voltage drop", "0 percent"), ImmutableDictionary<string, double>.Empty);
         var own = run.Hops.ToDictionary(h => h.To, h => BoxLoad.Of(job, all[h.To]).Load.Value);
         var sum = own.Values.Sum();
         var scale = sum > 0 ? load.Actual.Value * load.Volts / sum : 0;
         var beyond = own.ToDictionary(o => o.Key, o => o.Value * scale);
         foreach (var hop in run.Hops.Reverse())
         {
-            if (hop.From is { } from) beyond[from] += beyond[hop.To];
+            if (hop.From is { } from)
+                beyond[from] += beyond[hop.To];
         }
 
         var at = new Dictionary<string, double>();
@@ -232,21 +331,32 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
             var amps = beyond[hop.To] / load.Volts;
 
             // What is left in the panel and in the boxes carries current too.
-            var length = hop.Way + (hop.From is null ? job.Preferences.PanelMakeUp + job.Preferences.BoxMakeUp : job.Preferences.BoxMakeUp * 2);
+            var length =
+                hop.Way + (hop.From is null ? job.Preferences.PanelMakeUp + job.Preferences.BoxMakeUp : job.Preferences.BoxMakeUp * 2);
             var volts = Conductor.DropVolts(length, new(amps), row);
             at[hop.To] = volts + (hop.From is { } f ? at[f] : 0);
-            var step = new Derivation(hop.From is null ? "Home run" : $"{hop.From} to {hop.To}", $"{volts:0.00} V") { Formula = $"2 x {length.InFeet:0.#} ft x {amps:0.0#} A x {row.OhmPerKft} / 1000", Because = $"{row.Size} AWG" };
+            var step = new Derivation(hop.From is null ? "Home run" : $"{hop.From} to {hop.To}", $"{volts:0.00} V")
+            {
+                Formula = $"2 x {length.InFeet:0.#} ft x {amps:0.0#} A x {row.OhmPerKft} / 1000",
+                Because = $"{row.Size} AWG",
+            };
             path[hop.To] = (hop.From is { } g ? path[g] : []).Add(step);
         }
 
         var worst = at.MaxBy(a => a.Value);
         var percent = worst.Value / load.Volts * 100;
-        return (percent, new("Voltage drop at the farthest load", $"{percent:0.0} percent")
-        {
-            Formula = $"{worst.Value:0.00} / {load.Volts} V",
-            Citation = edition.Cite("wire.drop"),
-            Because = $"Worst at {worst.Key}, make-up counted; {edition.Number("dropPercentBranch"):0.#} percent on a branch circuit is {(edition.Rule("wire.drop").Severity == "must" ? "a local rule" : "a recommendation")}.",
-            Steps = [.. path[worst.Key]],
-        }, at.ToImmutableDictionary(x => x.Key, x => x.Value / load.Volts * 100));
+        return (
+            percent,
+            new("Voltage drop at the farthest load", $"{percent:0.0} percent")
+            {
+                Formula = $"{worst.Value:0.00} / {load.Volts} V",
+                Citation = edition.Cite("wire.drop"),
+                Because =
+                    $"Worst at {worst.Key}, make-up counted; {edition.Number("dropPercentBranch"):0.#} percent on a branch "
+                    + $"circuit is {(edition.Rule("wire.drop").Severity == "must" ? "a local rule" : "a recommendation")}.",
+                Steps = [.. path[worst.Key]],
+            },
+            at.ToImmutableDictionary(x => x.Key, x => x.Value / load.Volts * 100)
+        );
     }
 }

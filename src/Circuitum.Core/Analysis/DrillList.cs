@@ -33,8 +33,11 @@ public sealed record DrillLine(string Where, int Holes, int Cables, int Fullest,
         get
         {
             var (whole, top, bottom) = (BitSixteenths / 16, BitSixteenths % 16, 16);
-            while (top > 0 && top % 2 == 0) (top, bottom) = (top / 2, bottom / 2);
-            return top == 0 ? $"{whole} in" : whole == 0 ? $"{top}/{bottom} in" : $"{whole}-{top}/{bottom} in";
+            while (top > 0 && top % 2 == 0)
+                (top, bottom) = (top / 2, bottom / 2);
+            return top == 0 ? $"{whole} in"
+                : whole == 0 ? $"{top}/{bottom} in"
+                : $"{whole}-{top}/{bottom} in";
         }
     }
 }
@@ -42,7 +45,10 @@ public sealed record DrillLine(string Where, int Holes, int Cables, int Fullest,
 /// <summary>What a hole is bored through.</summary>
 internal enum MemberKind
 {
-    Studs, MetalStuds, Plates, Joists,
+    Studs,
+    MetalStuds,
+    Plates,
+    Joists,
 }
 
 /// <summary>A member of the frame that cables are led through.</summary>
@@ -51,7 +57,13 @@ internal enum MemberKind
 /// <param name="DeepIn">How deep its studs are, in inches.</param>
 /// <param name="LargestIn">The largest hole in inches; infinite where its note says what to mind.</param>
 /// <param name="Between">Whether a hole in it opens one storey to another.</param>
-internal readonly record struct BoredMember(string Where, MemberKind Kind, double DeepIn = 0, double LargestIn = double.PositiveInfinity, bool Between = false);
+internal readonly record struct BoredMember(
+    string Where,
+    MemberKind Kind,
+    double DeepIn = 0,
+    double LargestIn = double.PositiveInfinity,
+    bool Between = false
+);
 
 /// <summary>What is drilled, protected, sealed and stapled before and after the cable is pulled.</summary>
 /// <param name="Lines">The holes, place by place.</param>
@@ -62,7 +74,16 @@ internal readonly record struct BoredMember(string Where, MemberKind Kind, doubl
 /// <param name="Bushings">Bushings in holes of metal studs (300.4(B)(1)).</param>
 /// <param name="JoistsUnknown">Rooms over which cable crosses joists whose direction nobody has stated.</param>
 /// <param name="Open">What to mind where cable crosses open joists, under the lowest floor and in the attic, with the feet that do.</param>
-public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int Plates, int Seals, int Staples, int Bushings, ImmutableArray<string> JoistsUnknown, ImmutableArray<string> Open)
+public sealed record DrillList(
+    ImmutableArray<DrillLine> Lines,
+    int Holes,
+    int Plates,
+    int Seals,
+    int Staples,
+    int Bushings,
+    ImmutableArray<string> JoistsUnknown,
+    ImmutableArray<string> Open
+)
 {
     // A hole in the middle of a 2x4 leaves 1-1/4 in to either face up to this diameter.
     private const double FaceIn = 1.25;
@@ -74,15 +95,21 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
     /// <param name="p">The job's preferences, which say how far apart staples are and how many cables share a hole.</param>
     public string InWords(Preferences p)
     {
-        var counts = string.Join(", ", new[]
-        {
-            $"{Holes} holes",
-            $"{Plates} nail plates",
-            Bushings > 0 ? $"{Bushings} bushings in metal studs" : "",
-            $"{Seals} holes to seal between storeys",
-            $"about {Staples} staples",
-        }.Where(c => c.Length > 0));
-        var unknown = JoistsUnknown.Length > 0 ? $" Which way the joists run is not stated over {string.Join(", ", JoistsUnknown)}: holes in them are not counted." : "";
+        var counts = string.Join(
+            ", ",
+            new[]
+            {
+                $"{Holes} holes",
+                $"{Plates} nail plates",
+                Bushings > 0 ? $"{Bushings} bushings in metal studs" : "",
+                $"{Seals} holes to seal between storeys",
+                $"about {Staples} staples",
+            }.Where(c => c.Length > 0)
+        );
+        var unknown =
+            JoistsUnknown.Length > 0
+                ? $" Which way the joists run is not stated over {string.Join(", ", JoistsUnknown)}: holes in them are not counted."
+                : "";
         return $"{counts}: the first {LengthText.Show(p.StapleFromBox)} from each box, then every {LengthText.Show(p.StapleEvery)}. "
             + $"By the planned ways, {p.CablesPerHole} cables in a hole at most.{unknown}";
     }
@@ -101,24 +128,57 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
                 var route = a.RouteOf(hop);
 
                 // Beside each box, and along what does not lie in drilled holes.
-                var free = route.Pieces.Where(x => x.Kind is WayKind.Wall or WayKind.Field).Aggregate(Length.Zero, (sum, x) => sum + x.Length);
+                var free = route
+                    .Pieces.Where(x => x.Kind is WayKind.Wall or WayKind.Field)
+                    .Aggregate(Length.Zero, (sum, x) => sum + x.Length);
                 staples += (hop.From is null ? 1 : 2) + (int)(free.Units / Math.Max(1, p.StapleEvery.Units));
             }
         }
 
-        var lines = holes.GroupBy(h => h.Key.Member).OrderBy(g => g.Key.Where, StringComparer.Ordinal).Select(g => Line(g.Key, [.. g.Select(h => Bored(a, g.Key, h.Value))])).ToImmutableArray();
+        var lines = holes
+            .GroupBy(h => h.Key.Member)
+            .OrderBy(g => g.Key.Where, StringComparer.Ordinal)
+            .Select(g => Line(g.Key, [.. g.Select(h => Bored(a, g.Key, h.Value))]))
+            .ToImmutableArray();
         int Holes(Func<DrillLine, bool> which) => lines.Where(which).Sum(l => l.Holes);
-        return new(lines, Holes(_ => true), Holes(l => l.Plated), Holes(l => l.Sealed), staples, Holes(l => l.Bushed), [.. unknown], [.. OpenJoists(a)]);
+        return new(
+            lines,
+            Holes(_ => true),
+            Holes(l => l.Plated),
+            Holes(l => l.Sealed),
+            staples,
+            Holes(l => l.Bushed),
+            [.. unknown],
+            [.. OpenJoists(a)]
+        );
     }
 
     // Under the lowest floor and in the attic nothing covers the joists.
     private static IEnumerable<string> OpenJoists(JobAnalysis a)
     {
-        var fields = a.Circuits.SelectMany(c => c.Run.Cables).SelectMany(h => a.RouteOf(h).Pieces).Where(p => p.Kind == WayKind.Field).ToList();
+        var fields = a
+            .Circuits.SelectMany(c => c.Run.Cables)
+            .SelectMany(h => a.RouteOf(h).Pieces)
+            .Where(p => p.Kind == WayKind.Field)
+            .ToList();
         var (lowest, highest) = (a.Job.Storeys.Min(s => s.Floor), a.Job.Storeys.Max(s => s.Floor));
-        var (under, attic) = (fields.Where(p => p.FromZ < lowest).Sum(p => p.Length.InFeet), fields.Where(p => p.FromZ > highest).Sum(p => p.Length.InFeet));
-        if (under >= 1) yield return $"Under the floor, {under:0} ft: {(a.Job.Frame.FinishedLater ? "a ceiling comes there later, so bored through the joists or along them, nothing under them" : "through bored holes or on running boards where it is smaller than two 6 AWG or three 8 AWG, and never loose under the joists")} (334.15(C)).";
-        if (attic >= 1) yield return $"In the attic, {attic:0} ft: guard strips as high as the cable within 6 ft of the hatch, everywhere up to 7 ft where a stair or a ladder leads up; 1-1/2 in from the roof deck (334.23, 300.4(E)).";
+        var (under, attic) = (
+            fields.Where(p => p.FromZ < lowest).Sum(p => p.Length.InFeet),
+            fields.Where(p => p.FromZ > highest).Sum(p => p.Length.InFeet)
+        );
+        if (under >= 1)
+            yield return $"Under the floor, {under:0} ft: "
+                + (
+                    a.Job.Frame.FinishedLater
+                        ? "a ceiling comes there later, so bored through the joists or along them, nothing under them"
+                        : "through bored holes or on running boards where it is smaller than two 6 AWG or three 8 AWG, "
+                            + "and never loose under the joists"
+                )
+                + " "
+                + "(334.15(C)).";
+        if (attic >= 1)
+            yield return $"In the attic, {attic:0} ft: guard strips as high as the cable within 6 ft of the hatch, everywhere up to 7 ft "
+                + "where a stair or a ladder leads up; 1-1/2 in from the roof deck (334.23, 300.4(E)).";
     }
 
     /// <summary>A cable on its way through a hole.</summary>
@@ -137,7 +197,13 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
             foreach (var hop in c.Run.Cables)
             {
                 var cable = c.CableOf(hop);
-                Pass(a, a.RouteOf(hop), new Passing(c.Number, hop, Thickness(cable), cable.EndsWith("-2-2", StringComparison.Ordinal) ? 4 : 2), holes, unknown);
+                Pass(
+                    a,
+                    a.RouteOf(hop),
+                    new Passing(c.Number, hop, Thickness(cable), cable.EndsWith("-2-2", StringComparison.Ordinal) ? 4 : 2),
+                    holes,
+                    unknown
+                );
             }
         }
 
@@ -151,24 +217,54 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
     internal static List<Passing[]> Bored(JobAnalysis a, BoredMember member, List<Passing> cables)
     {
         var alone = cables.Where(c => a.Apart.Contains(c.Circuit)).Select(c => new[] { c });
-        return [.. alone, .. Bores.Holes(cables.Where(c => !a.Apart.Contains(c.Circuit)), c => c.Inches, a.Job.Preferences.CablesPerHole, member.LargestIn)];
+        return
+        [
+            .. alone,
+            .. Bores.Holes(
+                cables.Where(c => !a.Apart.Contains(c.Circuit)),
+                c => c.Inches,
+                a.Job.Preferences.CablesPerHole,
+                member.LargestIn
+            ),
+        ];
     }
 
     // About what the jacket of the common sizes measures across its wide side.
     internal static double Thickness(string cable)
     {
-        var wires = cable.EndsWith("-3", StringComparison.Ordinal) ? 1.0 : cable.EndsWith("-2-2", StringComparison.Ordinal) ? 1.1 : 0.85;
-        return wires * (cable[..cable.IndexOf('-', StringComparison.Ordinal)] switch { "14" => 0.42, "12" => 0.47, "10" => 0.55, "8" => 0.72, "6" => 0.85, _ => 1.0 });
+        var wires =
+            cable.EndsWith("-3", StringComparison.Ordinal) ? 1.0
+            : cable.EndsWith("-2-2", StringComparison.Ordinal) ? 1.1
+            : 0.85;
+        return wires
+            * (
+                cable[..cable.IndexOf('-', StringComparison.Ordinal)] switch
+                {
+                    "14" => 0.42,
+                    "12" => 0.47,
+                    "10" => 0.55,
+                    "8" => 0.72,
+                    "6" => 0.85,
+                    _ => 1.0,
+                }
+            );
     }
 
     /// <summary>Whether a hole in the middle of a stud of so many inches leaves less than 1-1/4 in to a face.</summary>
     internal static bool NearFace(double bit, double deep) => bit > deep - (2 * FaceIn);
 
-    private static void Pass(JobAnalysis a, CableRoute route, Passing cable, Dictionary<(BoredMember, string), List<Passing>> holes, SortedSet<string> unknown)
+    private static void Pass(
+        JobAnalysis a,
+        CableRoute route,
+        Passing cable,
+        Dictionary<(BoredMember, string), List<Passing>> holes,
+        SortedSet<string> unknown
+    )
     {
         void Hole(BoredMember member, string at)
         {
-            if (!holes.TryGetValue((member, at), out var there)) holes[(member, at)] = there = [];
+            if (!holes.TryGetValue((member, at), out var there))
+                holes[(member, at)] = there = [];
             there.Add(cable);
         }
 
@@ -179,11 +275,13 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
             {
                 case WayKind.Wall when i > 0 || route.Pieces.Length > 1:
                     // Where a wall meets a field its plate is in between; one bay takes as many cables as its holes allow.
-                    foreach (var plates in PlatesOf(a, piece)) Hole(plates, Bay(a, piece.From));
+                    foreach (var plates in PlatesOf(a, piece))
+                        Hole(plates, Bay(a, piece.From));
                     break;
                 case WayKind.Studs:
                     var (wall, spacing) = WallOf(a, piece);
-                    foreach (var stud in Crossed(piece, spacing)) Hole(wall, stud);
+                    foreach (var stud in Crossed(piece, spacing))
+                        Hole(wall, stud);
                     break;
                 case WayKind.Field:
                     Joists(a, piece, Hole, unknown);
@@ -199,20 +297,31 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         var highest = a.Job.Storeys.MaxBy(s => s.Floor);
         foreach (var storey in a.Job.Storeys)
         {
-            var ceiling = storey.Floor + a.Job.Rooms.Where(r => r.Storey == storey.Id && r.Kind is not (RoomKind.Deck or RoomKind.Outdoors)).Select(r => r.CeilingHeight).DefaultIfEmpty(Length.Feet(8)).Max();
-            if (low < ceiling && high > ceiling) yield return new($"Top plates, {storey.Name}", MemberKind.Plates, Between: storey != highest);
-            if (low < storey.Floor && high > storey.Floor) yield return new($"Bottom plates, {storey.Name}", MemberKind.Plates, Between: a.Job.Storeys.Length > 1);
+            var ceiling =
+                storey.Floor
+                + a.Job.Rooms.Where(r => r.Storey == storey.Id && r.Kind is not (RoomKind.Deck or RoomKind.Outdoors))
+                    .Select(r => r.CeilingHeight)
+                    .DefaultIfEmpty(Length.Feet(8))
+                    .Max();
+            if (low < ceiling && high > ceiling)
+                yield return new($"Top plates, {storey.Name}", MemberKind.Plates, Between: storey != highest);
+            if (low < storey.Floor && high > storey.Floor)
+                yield return new($"Bottom plates, {storey.Name}", MemberKind.Plates, Between: a.Job.Storeys.Length > 1);
         }
     }
 
-    private static string Bay(JobAnalysis a, Point at) => $"{Math.Floor(at.X.InInches / a.Job.Frame.StudSpacing.InInches)},{Math.Floor(at.Y.InInches / a.Job.Frame.StudSpacing.InInches)}";
+    private static string Bay(JobAnalysis a, Point at) =>
+        $"{Math.Floor(at.X.InInches / a.Job.Frame.StudSpacing.InInches)},{Math.Floor(at.Y.InInches / a.Job.Frame.StudSpacing.InInches)}";
 
     private static (BoredMember Wall, Length Spacing) WallOf(JobAnalysis a, WayPiece piece)
     {
         var (shape, wall) = WallCables.WallAt(a, piece);
         var body = WallBody.Of(a.House, shape, wall);
         var steel = body.Build == WallBuild.MetalStud;
-        var build = steel ? "metal studs" : Bores.DepthIn(body) == Bores.WideStudDeepIn ? "2x6 studs" : "2x4 studs";
+        var build =
+            steel ? "metal studs"
+            : Bores.DepthIn(body) == Bores.WideStudDeepIn ? "2x6 studs"
+            : "2x4 studs";
         var where = $"{shape.Room.Name}, {LabelWriter.Facing(shape, wall)} wall, {build}{(body.Bearing ? ", bearing" : "")}";
         return (new(where, steel ? MemberKind.MetalStuds : MemberKind.Studs, Bores.DepthIn(body), Bores.LargestIn(body)), body.StudSpacing);
     }
@@ -221,9 +330,11 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
     {
         var level = (piece.From.Y - piece.To.Y).Abs() < Length.Inches(1);
         var (from, to) = level ? (piece.From.X.InInches, piece.To.X.InInches) : (piece.From.Y.InInches, piece.To.Y.InInches);
-        if (from > to) (from, to) = (to, from);
+        if (from > to)
+            (from, to) = (to, from);
         var across = Math.Round((level ? piece.From.Y.InInches : piece.From.X.InInches) / 6);
-        for (var n = Math.Floor(from / spacing.InInches) + 1; n * spacing.InInches < to; n++) yield return $"{(level ? "x" : "y")}{across}:{n}";
+        for (var n = Math.Floor(from / spacing.InInches) + 1; n * spacing.InInches < to; n++)
+            yield return $"{(level ? "x" : "y")}{across}:{n}";
     }
 
     private static void Joists(JobAnalysis a, WayPiece piece, Action<BoredMember, string> hole, SortedSet<string> unknown)
@@ -231,15 +342,27 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         // Over the highest storey is the attic, under the lowest floor the crawl space: cable lies on or along the joists there.
         var above = a.Job.Storeys.OrderBy(s => s.Floor).FirstOrDefault(s => s.Floor > piece.FromZ);
         var below = a.Job.Storeys.OrderByDescending(s => s.Floor).FirstOrDefault(s => s.Floor <= piece.FromZ);
-        if (above is null || below is null) return;
+        if (above is null || below is null)
+            return;
         var level = (piece.From.Y - piece.To.Y).Abs() < Length.Inches(1);
         foreach (var stud in Crossed(piece, JoistSpacing))
         {
-            var n = double.Parse(stud[(stud.IndexOf(':', StringComparison.Ordinal) + 1)..], System.Globalization.CultureInfo.InvariantCulture) * JoistSpacing.InInches;
+            var n =
+                double.Parse(stud[(stud.IndexOf(':', StringComparison.Ordinal) + 1)..], System.Globalization.CultureInfo.InvariantCulture)
+                * JoistSpacing.InInches;
             var at = level ? new Point(Length.Inches(n), piece.From.Y) : new Point(piece.From.X, Length.Inches(n));
-            if (a.House.RoomAt(below.Id, at) is not { } room) continue;
-            if (room.Room.Joists is not { } run) unknown.Add(room.Room.Name);
-            else if ((run == JoistRun.EastWest) != level) hole(new($"Joists over {room.Room.Name}{(room.Room.JoistDepth is { } d ? $", {LengthText.Show(d)} deep" : "")}", MemberKind.Joists), stud);
+            if (a.House.RoomAt(below.Id, at) is not { } room)
+                continue;
+            if (room.Room.Joists is not { } run)
+                unknown.Add(room.Room.Name);
+            else if ((run == JoistRun.EastWest) != level)
+                hole(
+                    new(
+                        $"Joists over {room.Room.Name}{(room.Room.JoistDepth is { } d ? $", {LengthText.Show(d)} deep" : "")}",
+                        MemberKind.Joists
+                    ),
+                    stud
+                );
         }
     }
 
@@ -257,11 +380,15 @@ public sealed record DrillList(ImmutableArray<DrillLine> Lines, int Holes, int P
         };
     }
 
-    private static string Note(BoredMember member, double bit, bool near) => member.Kind switch
-    {
-        MemberKind.Plates => $"in the middle of the plate, {FaceIn:0.##} in to either face or a nail plate{(member.Between ? "; between storeys, seal after the inspection" : "")}",
-        MemberKind.Joists => "2 in from top and bottom, no more than a third of the depth",
-        MemberKind.MetalStuds => "bushings in the holes",
-        _ => bit > member.LargestIn ? $"larger than {member.LargestIn:0.#} in, the most here" : near ? "nail plate at each" : "in the middle: no nail plate",
-    };
+    private static string Note(BoredMember member, double bit, bool near) =>
+        member.Kind switch
+        {
+            MemberKind.Plates => $"in the middle of the plate, {FaceIn:0.##} in to either face or a nail plate"
+                + $"{(member.Between ? "; between storeys, seal after the inspection" : "")}",
+            MemberKind.Joists => "2 in from top and bottom, no more than a third of the depth",
+            MemberKind.MetalStuds => "bushings in the holes",
+            _ => bit > member.LargestIn ? $"larger than {member.LargestIn:0.#} in, the most here"
+            : near ? "nail plate at each"
+            : "in the middle: no nail plate",
+        };
 }

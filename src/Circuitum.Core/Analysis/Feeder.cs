@@ -23,7 +23,10 @@ public sealed record Feeder
     /// <summary>Load of what hangs on it: by the standard method, or by the job's when it carries the whole dwelling.</summary>
     public required ServiceLoad Load { get; init; }
 
-    /// <summary>Whether it carries the whole dwelling, as behind a disconnect outside: then the optional method and the smaller sizes hold for it (220.82, 310.12).</summary>
+    /// <summary>
+    /// Whether it carries the whole dwelling, as behind a disconnect outside: then the optional method and the smaller sizes hold for it
+    /// (220.82, 310.12).
+    /// </summary>
     public required bool Whole { get; init; }
 
     /// <summary>What its load is worked out from.</summary>
@@ -74,7 +77,16 @@ public sealed record Feeder
     // The optional method and the dwelling's table of sizes begin here.
     private const int LeastOptional = 100;
 
-    internal static Feeder Of(Job job, HouseShape house, CodeEdition edition, Runs runs, Panel panel, ImmutableArray<CircuitAnalysis> circuits, ServiceCase service, int all)
+    internal static Feeder Of(
+        Job job,
+        HouseShape house,
+        CodeEdition edition,
+        Runs runs,
+        Panel panel,
+        ImmutableArray<CircuitAnalysis> circuits,
+        ServiceCase service,
+        int all
+    )
     {
         // Behind a disconnect outside a feeder carries everything; elsewhere it carries a part of the dwelling.
         var whole = all > 0 && circuits.Length == all;
@@ -84,7 +96,9 @@ public sealed record Feeder
         var neutral = ServiceLoad.Neutral(counted, edition);
         var load = optional is not null && job.Preferences.ServiceMethod == ServiceMethod.Optional ? optional : standard;
         var connected = circuits.Aggregate(VoltAmperes.Zero, (sum, c) => sum + c.Load.Connected);
-        var breaker = panel.FeederBreaker ?? edition.BreakerFor(Math.Max(whole ? LeastOptional : LeastBreaker, load.Current.Value)) ?? edition.Breakers[^1];
+        var breaker = panel.FeederBreaker
+            ?? edition.BreakerFor(Math.Max(whole ? LeastOptional : LeastBreaker, load.Current.Value))
+            ?? edition.Breakers[^1];
         var from = panel.FedFrom!;
         var outside = runs.FeederOutside(from, panel.Id);
 
@@ -92,38 +106,108 @@ public sealed record Feeder
         var buriedCable = outside && Burial.MethodOf(job, panel.Id) is OutsideMethod.DirectBurial or OutsideMethod.IndoorCable;
         var conduit = !buriedCable && (panel.FeederMethod == FeederMethod.Conduit || outside);
         var byCable = !conduit && !panel.AluminumFeeder;
-        var wire = Conductor.Choose(new() { NonContinuous = new(Math.Min(load.Current.Value, breaker)), Breaker = breaker, Copper = !panel.AluminumFeeder, Method = byCable ? WiringMethod.Cable : WiringMethod.Conduit, InsulationC = conduit ? 75 : 90, TerminationC = job.Preferences.TerminationC, CurrentCarrying = 2 }, edition);
-        if (wire is not null && wire.Breaker != breaker) wire = null;
-        if (whole && !byCable && OfDwelling(breaker, !panel.AluminumFeeder, edition) is { } dwelling) wire = dwelling;
+        var wire = Conductor.Choose(
+            new()
+            {
+                NonContinuous = new(Math.Min(load.Current.Value, breaker)),
+                Breaker = breaker,
+                Copper = !panel.AluminumFeeder,
+                Method = byCable ? WiringMethod.Cable : WiringMethod.Conduit,
+                InsulationC = conduit ? 75 : 90,
+                TerminationC = job.Preferences.TerminationC,
+                CurrentCarrying = 2,
+            },
+            edition
+        );
+        if (wire is not null && wire.Breaker != breaker)
+            wire = null;
+        if (whole && !byCable && OfDwelling(breaker, !panel.AluminumFeeder, edition) is { } dwelling)
+            wire = dwelling;
         var ground = CodeLibrary.Conductors.Ground.First(g => breaker <= g.Breaker).Copper;
         var route = runs.Feeder(from, panel.Id);
         var cut = route.Length + (job.Preferences.PanelMakeUp * 2);
         var drop = wire is null ? 0 : Conductor.DropVolts(route.Length, load.Current, wire.Row) / 240 * 100;
         var run = FeederWay.Of(job, edition, panel, route, outside, conduit);
-        var fill = conduit && wire is not null && wire.Row.AreaIn2 > 0 ? ConduitFill.Of([new(wire.Size, 3), new(ground, 1)], run.Outside == OutsideMethod.RigidConduit ? "rigid" : "pvc40") : null;
+        var fill =
+            conduit && wire is not null && wire.Row.AreaIn2 > 0
+                ? ConduitFill.Of([new(wire.Size, 3), new(ground, 1)], run.Outside == OutsideMethod.RigidConduit ? "rigid" : "pvc40")
+                : null;
         var metal = panel.AluminumFeeder ? "aluminum" : "copper";
         var forGround = run.Outside == OutsideMethod.DirectBurial ? " for the ground" : "";
-        var made = wire is null ? "no wire carries it" : byCable ? $"{wire.Size}-3 cable{forGround}" : conduit ? $"3 x {wire.Size} {metal} and {ground} ground{(fill?.Size is { } size ? $" in {size.Size} in {fill.Kind.Name}" : " in conduit")}" : $"{wire.Size}-{wire.Size}-{wire.Size} aluminum cable{forGround} with ground";
+        var made =
+            wire is null ? "no wire carries it"
+            : byCable ? $"{wire.Size}-3 cable{forGround}"
+            : conduit
+                ? $"3 x {wire.Size} {metal} and {ground} ground"
+                    + $"{(fill?.Size is { } size ? $" in {size.Size} in {fill.Kind.Name}" : " in conduit")}"
+            : $"{wire.Size}-{wire.Size}-{wire.Size} aluminum cable{forGround} with ground";
         var building = !house.BuildingOf(panel.Room).Contains(job.Panels.First(p => p.Id == from).Room);
         return new()
         {
-            Whole = whole, Case = counted, Neutral = neutral, Run = run,
-            From = from, To = panel.Id, Load = load, Connected = connected, Breaker = breaker, Wire = wire, Ground = ground, Conduit = fill, Route = route, Cut = cut, DropPercent = drop, ToBuilding = building, Made = made,
+            Whole = whole,
+            Case = counted,
+            Neutral = neutral,
+            Run = run,
+            From = from,
+            To = panel.Id,
+            Load = load,
+            Connected = connected,
+            Breaker = breaker,
+            Wire = wire,
+            Ground = ground,
+            Conduit = fill,
+            Route = route,
+            Cut = cut,
+            DropPercent = drop,
+            ToBuilding = building,
+            Made = made,
             Derivation = new("Feeder", $"{breaker} A, {made}")
             {
                 Formula = $"{load.Total} / 240 = {load.Current.Value:0.0} A",
                 Citation = edition.Cite("feeder.size"),
-                Because = panel.FeederBreaker is not null ? "As a person says." : whole ? $"The next breaker over its load, {LeastOptional} A at least: it carries the whole dwelling." : $"The next breaker over its load, {LeastBreaker} A at least by practice. It does not carry the whole dwelling, so the smaller service sizes do not hold for it.",
+                Because =
+                    panel.FeederBreaker is not null ? "As a person says."
+                    : whole ? $"The next breaker over its load, {LeastOptional} A at least: it carries the whole dwelling."
+                    : $"The next breaker over its load, {LeastBreaker} A at least by practice. It does not carry the whole "
+                        + "dwelling, so the smaller service sizes do not hold for it.",
                 Steps =
                 [
                     load.Derivation,
-                    .. optional is null ? [Derivation.Fact("Optional method", "not for it", whole ? "It is for feeders of 100 A and over (220.82)." : "It is for one set of wires that carries the whole dwelling (220.82).")] : new[] { load == optional ? standard.Derivation : optional.Derivation },
+                    .. optional is null
+                        ?
+                        [
+                            Derivation.Fact(
+                                "Optional method",
+                                "not for it",
+                                whole
+                                    ? "It is for feeders of 100 A and over (220.82)."
+                                    : "It is for one set of wires that carries the whole dwelling (220.82)."
+                            ),
+                        ]
+                        : new[] { load == optional ? standard.Derivation : optional.Derivation },
                     neutral,
-                    .. wire is null ? [] : new[] { wire.Derivation, new Derivation("Equipment ground", $"{ground} AWG copper") { Citation = edition.Cite("wire.ground") } },
+                    .. wire is null
+                        ? []
+                        : new[]
+                        {
+                            wire.Derivation,
+                            new Derivation("Equipment ground", $"{ground} AWG copper") { Citation = edition.Cite("wire.ground") },
+                        },
                     .. fill is null ? [] : new[] { fill.Derivation },
                     .. run.Steps(edition),
                     new("Way", $"{route.Length.InFeet:0} ft") { Because = $"{route.InFeet}." },
-                    .. wire is null ? [] : new[] { new Derivation("Voltage drop under its load", $"{drop:0.0} percent") { Formula = $"2 x {route.Length.InFeet:0.#} ft x {load.Current.Value:0.#} A x {wire.Row.OhmPerKft} / 1000 / 240 V", Citation = edition.Cite("wire.drop"), Because = "Feeder and branch circuit together 5 percent at most, recommended." } },
+                    .. wire is null
+                        ? []
+                        : new[]
+                        {
+                            new Derivation("Voltage drop under its load", $"{drop:0.0} percent")
+                            {
+                                Formula =
+                                    $"2 x {route.Length.InFeet:0.#} ft x {load.Current.Value:0.#} A x {wire.Row.OhmPerKft} / 1000 / 240 V",
+                                Citation = edition.Cite("wire.drop"),
+                                Because = "Feeder and branch circuit together 5 percent at most, recommended.",
+                            },
+                        },
                 ],
             },
         };
@@ -132,13 +216,24 @@ public sealed record Feeder
     // The dwelling's table, for what carries the whole of it.
     private static ConductorChoice? OfDwelling(int breaker, bool copper, CodeEdition edition)
     {
-        if (breaker < LeastOptional || CodeLibrary.Conductors.Service.FirstOrDefault(r => r.Amperes >= breaker) is not { } row) return null;
+        if (breaker < LeastOptional || CodeLibrary.Conductors.Service.FirstOrDefault(r => r.Amperes >= breaker) is not { } row)
+            return null;
         var size = copper ? row.Copper : row.Aluminum;
-        return (copper ? CodeLibrary.Conductors.Copper : CodeLibrary.Conductors.Aluminum).FirstOrDefault(r => r.Size == size) is not { } wire ? null
-            : new(size, new(wire.C75), breaker, CodeLibrary.Conductors.Ground.First(g => breaker <= g.Breaker).Copper, wire, new("Wire", $"{size} AWG {(copper ? "copper" : "aluminum")}")
-            {
-                Citation = edition.Cite("service.conductor"),
-                Because = $"A feeder of {breaker} A that carries the whole dwelling takes the dwelling's sizes: 83 percent of its rating.",
-            });
+        return
+            (copper ? CodeLibrary.Conductors.Copper : CodeLibrary.Conductors.Aluminum).FirstOrDefault(r => r.Size == size) is not { } wire
+            ? null
+            : new(
+                size,
+                new(wire.C75),
+                breaker,
+                CodeLibrary.Conductors.Ground.First(g => breaker <= g.Breaker).Copper,
+                wire,
+                new("Wire", $"{size} AWG {(copper ? "copper" : "aluminum")}")
+                {
+                    Citation = edition.Cite("service.conductor"),
+                    Because =
+                        $"A feeder of {breaker} A that carries the whole dwelling takes the dwelling's sizes: 83 percent of its rating.",
+                }
+            );
     }
 }

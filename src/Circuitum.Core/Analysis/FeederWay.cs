@@ -15,7 +15,14 @@ namespace Circuitum.Core.Analysis;
 /// <param name="Depth">How deep it lies.</param>
 /// <param name="DepthWanted">How deep it has to lie (300.5).</param>
 /// <param name="Bends">The conduit's bends, or none for cable.</param>
-public sealed record FeederWay(OutsideMethod? Outside, Length OutsideLength, bool Buried, Length Depth, Length DepthWanted, ConduitBends? Bends)
+public sealed record FeederWay(
+    OutsideMethod? Outside,
+    Length OutsideLength,
+    bool Buried,
+    Length Depth,
+    Length DepthWanted,
+    ConduitBends? Bends
+)
 {
     // What a conduit gives sideways without a bend.
     private static readonly Length Straight = Length.Inches(6);
@@ -26,8 +33,16 @@ public sealed record FeederWay(OutsideMethod? Outside, Length OutsideLength, boo
     /// <param name="edition">The edition.</param>
     public IEnumerable<Derivation> Steps(CodeEdition edition)
     {
-        if (Buried) yield return new("Depth in the ground", $"{LengthText.Show(Depth)}, {LengthText.Show(DepthWanted)} at least") { Citation = edition.Cite("wire.depth"), Because = $"{OutsideLength.InFeet:0} ft of it outside. By the method and what drives over it. What comes out of the ground is guarded from 18 in under it to 8 ft over it." };
-        if (Bends is { } bends) yield return bends.Derivation;
+        if (Buried)
+            yield return new("Depth in the ground", $"{LengthText.Show(Depth)}, {LengthText.Show(DepthWanted)} at least")
+            {
+                Citation = edition.Cite("wire.depth"),
+                Because =
+                    $"{OutsideLength.InFeet:0} ft of it outside. By the method and what drives over it. What comes out of the "
+                    + "ground is guarded from 18 in under it to 8 ft over it.",
+            };
+        if (Bends is { } bends)
+            yield return bends.Derivation;
     }
 
     internal static FeederWay Of(Job job, CodeEdition edition, Panel panel, CableRoute route, bool leaves, bool conduit)
@@ -38,10 +53,21 @@ public sealed record FeederWay(OutsideMethod? Outside, Length OutsideLength, boo
         var grade = job.Storeys.Select(s => s.Floor).DefaultIfEmpty(Length.Zero).Min();
         var buried = pieces.Any(p => p.FromZ < grade && p.ToZ < grade);
         var wanted = outside is { } method ? Burial.Least(edition, method, said?.Driveway == true, guarded: false) : Length.Zero;
-        var bends = conduit && outside is not (OutsideMethod.DirectBurial or OutsideMethod.IndoorCable)
-            ? ConduitBends.Of(said?.Bends ?? Planned(route), CodeLibrary.Conduit[outside == OutsideMethod.RigidConduit ? "rigid" : "pvc40"])
-            : null;
-        return new(outside, pieces.Aggregate(Length.Zero, (sum, p) => sum + p.Length), buried, said?.Depth ?? Burial.DepthOf(job, edition, panel.Id), wanted, bends);
+        var bends =
+            conduit && outside is not (OutsideMethod.DirectBurial or OutsideMethod.IndoorCable)
+                ? ConduitBends.Of(
+                    said?.Bends ?? Planned(route),
+                    CodeLibrary.Conduit[outside == OutsideMethod.RigidConduit ? "rigid" : "pvc40"]
+                )
+                : null;
+        return new(
+            outside,
+            pieces.Aggregate(Length.Zero, (sum, p) => sum + p.Length),
+            buried,
+            said?.Depth ?? Burial.DepthOf(job, edition, panel.Id),
+            wanted,
+            bends
+        );
     }
 
     // A quarter at each change between the three directions of the way.
@@ -51,7 +77,8 @@ public sealed record FeederWay(OutsideMethod? Outside, Length OutsideLength, boo
         int? before = null;
         foreach (var axis in route.Pieces.SelectMany(Axes))
         {
-            if (before is { } was && was != axis) turns++;
+            if (before is { } was && was != axis)
+                turns++;
             before = axis;
         }
 
@@ -60,8 +87,11 @@ public sealed record FeederWay(OutsideMethod? Outside, Length OutsideLength, boo
 
     private static IEnumerable<int> Axes(WayPiece p)
     {
-        if ((p.From.X - p.To.X).Abs() > Straight) yield return 0;
-        if ((p.From.Y - p.To.Y).Abs() > Straight) yield return 1;
-        if ((p.FromZ - p.ToZ).Abs() > Straight) yield return 2;
+        if ((p.From.X - p.To.X).Abs() > Straight)
+            yield return 0;
+        if ((p.From.Y - p.To.Y).Abs() > Straight)
+            yield return 1;
+        if ((p.FromZ - p.ToZ).Abs() > Straight)
+            yield return 2;
     }
 }

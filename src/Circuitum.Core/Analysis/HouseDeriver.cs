@@ -24,10 +24,20 @@ public static class HouseDeriver
 
         // Only where cables may lie so close that one would lose ampacity are the holes looked at.
         var deriver = new CircuitDeriver(house, edition, runs, boxes);
-        return HoleSearch.Possible(analysis, deriver) ? HoleRemedies.Find(analysis, deriver, (other, shared) => Build(job, house, edition, boxes, labels, other, shared)) : analysis;
+        return HoleSearch.Possible(analysis, deriver)
+            ? HoleRemedies.Find(analysis, deriver, (other, shared) => Build(job, house, edition, boxes, labels, other, shared))
+            : analysis;
     }
 
-    private static JobAnalysis Build(Job job, HouseShape house, CodeEdition edition, ImmutableDictionary<string, Box> boxes, IReadOnlyDictionary<int, string> labels, Runs runs, ImmutableArray<SharedHole> shared)
+    private static JobAnalysis Build(
+        Job job,
+        HouseShape house,
+        CodeEdition edition,
+        ImmutableDictionary<string, Box> boxes,
+        IReadOnlyDictionary<int, string> labels,
+        Runs runs,
+        ImmutableArray<SharedHole> shared
+    )
     {
         var circuits = Circuits(job, edition, new CircuitDeriver(house, edition, runs, boxes), labels, shared);
         var area = house.OutsideAreaSqFt(r => FloorAreas.Counts(edition, r));
@@ -41,7 +51,12 @@ public static class HouseDeriver
             Boxes = boxes,
             Circuits = circuits,
             ByBox = byBox,
-            Routes = new(() => circuits.SelectMany(c => c.Run.Cables).DistinctBy(h => (h.From, h.To)).ToImmutableDictionary(h => (h.From, h.To), runs.Route)),
+            Routes = new(() =>
+                circuits
+                    .SelectMany(c => c.Run.Cables)
+                    .DistinctBy(h => (h.From, h.To))
+                    .ToImmutableDictionary(h => (h.From, h.To), runs.Route)
+            ),
             SharedHoles = shared,
             Apart = [.. shared.Where(s => s.Remedy == HoleRemedy.OwnHole).Select(s => s.Circuit)],
             Outside = OutsideRuns.Of(job, edition, runs, circuits),
@@ -54,7 +69,9 @@ public static class HouseDeriver
         };
     }
 
-    /// <summary>Works out single circuits of a house that has been analysed, each as if it stood alone: shared home runs are left out of account.</summary>
+    /// <summary>
+    /// Works out single circuits of a house that has been analysed, each as if it stood alone: shared home runs are left out of account.
+    /// </summary>
     public static Func<Circuit, string, CircuitAnalysis> OneByOne(JobAnalysis analysis)
     {
         var deriver = new CircuitDeriver(analysis.House, analysis.Edition, new Runs(analysis.House), analysis.Boxes);
@@ -62,7 +79,13 @@ public static class HouseDeriver
     }
 
     // The second of a pair goes on from where the first one's home run ends, so it comes after it.
-    private static ImmutableArray<CircuitAnalysis> Circuits(Job job, CodeEdition edition, CircuitDeriver deriver, IReadOnlyDictionary<int, string> labels, ImmutableArray<SharedHole> shared)
+    private static ImmutableArray<CircuitAnalysis> Circuits(
+        Job job,
+        CodeEdition edition,
+        CircuitDeriver deriver,
+        IReadOnlyDictionary<int, string> labels,
+        ImmutableArray<SharedHole> shared
+    )
     {
         var decisions = job.Decisions.WithoutLostPairs();
         var done = new SortedDictionary<int, CircuitAnalysis>();
@@ -70,8 +93,19 @@ public static class HouseDeriver
         {
             var pair = decisions.PairOf(circuit.Number);
             var hole = shared.FirstOrDefault(s => s.Circuit == circuit.Number);
-            var c = deriver.Derive(circuit, labels[circuit.Number], pair, pair?.Second == circuit.Number ? done[pair.First] : null, hole?.Remedy == HoleRemedy.LargerWire ? hole.CurrentCarrying : null);
-            done[circuit.Number] = hole is null ? c : c with { WireDerivation = c.WireDerivation with { Steps = c.WireDerivation.Steps.Add(hole.Derivation(edition)) } };
+            var c = deriver.Derive(
+                circuit,
+                labels[circuit.Number],
+                pair,
+                pair?.Second == circuit.Number ? done[pair.First] : null,
+                hole?.Remedy == HoleRemedy.LargerWire ? hole.CurrentCarrying : null
+            );
+            done[circuit.Number] = hole is null
+                ? c
+                : c with
+                {
+                    WireDerivation = c.WireDerivation with { Steps = c.WireDerivation.Steps.Add(hole.Derivation(edition)) },
+                };
         }
 
         return [.. done.Values];

@@ -65,7 +65,8 @@ public sealed record JobAnalysis
     public ImmutableArray<Finding> Findings { get; init; } = [];
 
     /// <summary>The service load by the method that the job uses; the optional one only from 100 A.</summary>
-    public ServiceLoad Service => Job.Preferences.ServiceMethod == ServiceMethod.Optional && (Panel?.MainBreaker ?? 100) >= 100 ? Optional : Standard;
+    public ServiceLoad Service =>
+        Job.Preferences.ServiceMethod == ServiceMethod.Optional && (Panel?.MainBreaker ?? 100) >= 100 ? Optional : Standard;
 
     /// <summary>The panel, or none.</summary>
     public Panel? Panel => Job.Panels.FirstOrDefault();
@@ -84,15 +85,27 @@ public sealed record JobAnalysis
 
     /// <summary>What each sort of cable comes to, to cut, smallest name first; waste and what is in conduit outside not counted.</summary>
     public ImmutableArray<(string Cable, Length Cut)> CableByType =>
-        [.. Circuits.SelectMany(c => c.Run.Cables.Select(h => InHouse(c, h))).Where(x => x.Cut > Length.Zero).GroupBy(x => x.Cable).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => (g.Key, g.Aggregate(Length.Zero, (sum, x) => sum + x.Cut)))];
+        [
+            .. Circuits
+                .SelectMany(c => c.Run.Cables.Select(h => InHouse(c, h)))
+                .Where(x => x.Cut > Length.Zero)
+                .GroupBy(x => x.Cable)
+                .OrderBy(g => g.Key, StringComparer.Ordinal)
+                .Select(g => (g.Key, g.Aggregate(Length.Zero, (sum, x) => sum + x.Cut))),
+        ];
 
     private (string Cable, Length Cut) InHouse(CircuitAnalysis c, Hop hop)
     {
-        if (Outside.Length == 0 || OutsideOf(hop) is not { } outside) return (c.CableOf(hop), hop.Cut);
-        if (outside.Fill is null) return (outside.Method == OutsideMethod.DirectBurial ? $"{c.CableOf(hop)} for the ground" : c.CableOf(hop), hop.Cut);
+        if (Outside.Length == 0 || OutsideOf(hop) is not { } outside)
+            return (c.CableOf(hop), hop.Cut);
+        if (outside.Fill is null)
+            return (outside.Method == OutsideMethod.DirectBurial ? $"{c.CableOf(hop)} for the ground" : c.CableOf(hop), hop.Cut);
 
         // Where the cable ends and the wires begin is a box on the wall; nothing of the cable is left when all of the way is outside.
-        return (c.CableOf(hop), outside.Length >= hop.Way - Length.Feet(1) ? Length.Zero : Length.Max(Length.Zero, hop.Cut - outside.Length));
+        return (
+            c.CableOf(hop),
+            outside.Length >= hop.Way - Length.Feet(1) ? Length.Zero : Length.Max(Length.Zero, hop.Cut - outside.Length)
+        );
     }
 
     /// <summary>The way of every cable, by the box that it feeds and the one that it comes from; worked out when first asked for.</summary>
@@ -115,14 +128,28 @@ public sealed record JobAnalysis
 
     /// <summary>Conduit and single wires for what is outside, in feet to buy with waste.</summary>
     public ImmutableArray<(string What, double Feet)> OutsideMaterial =>
-        [.. Outside.Where(o => o.Fill?.Size is not null).SelectMany(o => o.Wires.Select(w => (What: $"{w.Size} AWG wet-rated wire", Feet: w.Count * (o.Length + (Job.Preferences.BoxMakeUp * 2)).InFeet)).Prepend((What: $"{o.Fill!.Size!.Size} in conduit, {o.Fill.Kind.Name}", Feet: o.Length.InFeet)))
-            .GroupBy(x => x.What).OrderBy(g => g.Key, StringComparer.Ordinal).Select(g => (g.Key, g.Sum(x => x.Feet) * (100 + Job.Preferences.WastePercent) / 100))];
+        [
+            .. Outside
+                .Where(o => o.Fill?.Size is not null)
+                .SelectMany(o =>
+                    o.Wires.Select(w =>
+                            (What: $"{w.Size} AWG wet-rated wire", Feet: w.Count * (o.Length + (Job.Preferences.BoxMakeUp * 2)).InFeet)
+                        )
+                        .Prepend((What: $"{o.Fill!.Size!.Size} in conduit, {o.Fill.Kind.Name}", Feet: o.Length.InFeet))
+                )
+                .GroupBy(x => x.What)
+                .OrderBy(g => g.Key, StringComparer.Ordinal)
+                .Select(g => (g.Key, g.Sum(x => x.Feet) * (100 + Job.Preferences.WastePercent) / 100)),
+        ];
 
     /// <summary>The circuit that a box is on, or none.</summary>
     public CircuitAnalysis? CircuitOf(string boxId) => ByBox.GetValueOrDefault(boxId);
 
-    /// <summary>What a box must be protected against and why; nothing for one on no circuit, or a disconnect, which is only passed through.</summary>
-    public ImmutableArray<ProtectionNeed> NeedsOf(string boxId) => CircuitOf(boxId)?.Needs.GetValueOrDefault(boxId) is { IsDefault: false } needs ? needs : [];
+    /// <summary>
+    /// What a box must be protected against and why; nothing for one on no circuit, or a disconnect, which is only passed through.
+    /// </summary>
+    public ImmutableArray<ProtectionNeed> NeedsOf(string boxId) =>
+        CircuitOf(boxId)?.Needs.GetValueOrDefault(boxId) is { IsDefault: false } needs ? needs : [];
 
     /// <summary>The circuit with a number, or none.</summary>
     public CircuitAnalysis? CircuitByNumber(int number) => Circuits.FirstOrDefault(c => c.Number == number);
@@ -130,11 +157,15 @@ public sealed record JobAnalysis
     /// <summary>Circuits by the boxes on them.</summary>
     public required ImmutableDictionary<string, CircuitAnalysis> ByBox { get; init; }
 
-    /// <summary>What is written on both ends of a home run, such as <c>HR-07 12-2 Bath receptacles</c>, with the mate of a shared one.</summary>
+    /// <summary>
+    /// What is written on both ends of a home run, such as <c>HR-07 12-2 Bath receptacles</c>, with the mate of a shared one.
+    /// </summary>
     public string HomeRunLabel(CircuitAnalysis circuit)
     {
         var size = Job.Preferences.HomeRunLabel == Jobs.HomeRunLabel.WithBreaker ? $" {circuit.Breaker} A" : "";
-        var mate = circuit.Pair is { } pair ? $" (with HR-{pair.MateOf(circuit.Number):00}, {(circuit.Carried ? "red" : "black")} is {circuit.Number})" : "";
+        var mate = circuit.Pair is { } pair
+            ? $" (with HR-{pair.MateOf(circuit.Number):00}, {(circuit.Carried ? "red" : "black")} is {circuit.Number})"
+            : "";
         var cable = circuit.Carried ? CircuitByNumber(circuit.Pair!.First)?.Cable ?? circuit.Cable : circuit.Cable;
         return $"HR-{circuit.Number:00} {cable}{size} {circuit.Label}{mate}";
     }
@@ -160,45 +191,105 @@ public sealed record JobAnalysis
             };
         }
 
-        if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".load", StringComparison.Ordinal) && Boxes.GetValueOrDefault(key[4..^5]) is { } box)
+        if (
+            key.StartsWith("box.", StringComparison.Ordinal)
+            && key.EndsWith(".load", StringComparison.Ordinal)
+            && Boxes.GetValueOrDefault(key[4..^5]) is { } box
+        )
         {
             var load = BoxLoad.Of(Job, box);
-            return new("Planned load", $"{load.Load}") { Formula = load.Continuous ? "continuous: counts at 125 percent for wire and breaker" : "", Because = load.Source };
+            return new("Planned load", $"{load.Load}")
+            {
+                Formula = load.Continuous ? "continuous: counts at 125 percent for wire and breaker" : "",
+                Because = load.Source,
+            };
         }
 
-        if (part is ["feeder", ..] && Panels.FirstOrDefault(p => p.Panel.Id == key[7..])?.Feeder is { } feeder) return feeder.Derivation;
+        if (part is ["feeder", ..] && Panels.FirstOrDefault(p => p.Panel.Id == key[7..])?.Feeder is { } feeder)
+            return feeder.Derivation;
         if (part is ["legs", ..] && key.Length > 5 && Panels.FirstOrDefault(p => p.Panel.Id == key[5..]) is { } legs)
         {
             return new("Legs", $"A {legs.LegA}, B {legs.LegB}")
             {
                 Formula = $"difference {Math.Abs(legs.LegA.Value - legs.LegB.Value):#,0} VA",
-                Because = $"Two-pole breakers load both legs alike; the one-pole ones are divided so that the difference{(Job.Preferences.LegBalance == LegBalanceBy.Expected ? " of what is expected" : "")} is the least that the held places allow.",
-                Steps = [new("Expected on an ordinary evening", $"A {legs.Expected(true)}, B {legs.Expected(false)}") { Formula = $"difference {Math.Abs(legs.Expected(true).Value - legs.Expected(false).Value):#,0} VA", Citation = "practice", Steps = [.. legs.Schedule.Where(r => r.Circuit is { Poles: 1 }).Select(r => r.Circuit!.Expected.Derivation with { What = $"{r.Place}, {r.Circuit.Label}" })] }],
+                Because =
+                    "Two-pole breakers load both legs alike; the one-pole ones are divided so that the difference"
+                    + $"{(Job.Preferences.LegBalance == LegBalanceBy.Expected ? " of what is expected" : "")} "
+                    + "is the least that the held places allow.",
+                Steps =
+                [
+                    new("Expected on an ordinary evening", $"A {legs.Expected(true)}, B {legs.Expected(false)}")
+                    {
+                        Formula = $"difference {Math.Abs(legs.Expected(true).Value - legs.Expected(false).Value):#,0} VA",
+                        Citation = "practice",
+                        Steps =
+                        [
+                            .. legs
+                                .Schedule.Where(r => r.Circuit is { Poles: 1 })
+                                .Select(r => r.Circuit!.Expected.Derivation with { What = $"{r.Place}, {r.Circuit.Label}" }),
+                        ],
+                    },
+                ],
             };
         }
 
-        if (part is ["outside", ..] && Outside.FirstOrDefault(o => o.Hop.To == key[8..]) is { } stretch) return stretch.Derivation(Edition);
-        if (key == "legs" && Panel is { } service) return Why($"legs.{service.Id}");
-        if (key == "plan") return PlanExplain.OfPlan(House);
-        if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".circuit", StringComparison.Ordinal)) return PlanExplain.OfBox(House, key[4..^8]);
-        if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".fill", StringComparison.Ordinal) && Specs.GetValueOrDefault(key[4..^5])?.FillDerivation is { } fill) return fill;
-        if (key.StartsWith("room.", StringComparison.Ordinal) && key.EndsWith(".area", StringComparison.Ordinal) && Job.RoomById(key[5..^5]) is { } room)
+        if (part is ["outside", ..] && Outside.FirstOrDefault(o => o.Hop.To == key[8..]) is { } stretch)
+            return stretch.Derivation(Edition);
+        if (key == "legs" && Panel is { } service)
+            return Why($"legs.{service.Id}");
+        if (key == "plan")
+            return PlanExplain.OfPlan(House);
+        if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".circuit", StringComparison.Ordinal))
+            return PlanExplain.OfBox(House, key[4..^8]);
+        if (
+            key.StartsWith("box.", StringComparison.Ordinal)
+            && key.EndsWith(".fill", StringComparison.Ordinal)
+            && Specs.GetValueOrDefault(key[4..^5])?.FillDerivation is { } fill
+        )
+            return fill;
+        if (
+            key.StartsWith("room.", StringComparison.Ordinal)
+            && key.EndsWith(".area", StringComparison.Ordinal)
+            && Job.RoomById(key[5..^5]) is { } room
+        )
         {
             return new("Inside area", $"{House[room.Id].AreaSqFt:0.0} sq ft")
             {
                 Because = "By the inside faces of its walls.",
-                Steps = [.. House[room.Id].Walls.Select(w => Derivation.Fact($"Wall {w.Index}, {LabelWriter.Facing(House[room.Id], w.Index)}", LengthText.Show(w.Length)))],
+                Steps =
+                [
+                    .. House[room.Id]
+                        .Walls.Select(w =>
+                            Derivation.Fact($"Wall {w.Index}, {LabelWriter.Facing(House[room.Id], w.Index)}", LengthText.Show(w.Length))
+                        ),
+                ],
             };
         }
 
-        if (key.StartsWith("room.", StringComparison.Ordinal) && key.EndsWith(".spaces", StringComparison.Ordinal) && Job.RoomById(key[5..^7]) is { } walled)
+        if (
+            key.StartsWith("room.", StringComparison.Ordinal)
+            && key.EndsWith(".spaces", StringComparison.Ordinal)
+            && Job.RoomById(key[5..^7]) is { } walled
+        )
         {
             var spaces = BoxLayout.WallSpaces.Of(House[walled.Id], Job, Length.Inches(Edition.Number("wallSpaceLeastIn")));
             return new("Wall spaces", LengthText.Show(spaces.Aggregate(Length.Zero, (sum, s) => sum + s.Length)))
             {
-                Because = $"Along the floor line, between doorways, fixed cabinets and other breaks; {Edition.Say("wallSpaceLeastIn")} and wider count.",
+                Because =
+                    $"Along the floor line, between doorways, fixed cabinets and other breaks; {Edition.Say("wallSpaceLeastIn")} "
+                    + "and wider count.",
                 Citation = Edition.Cite("box.wall"),
-                Steps = [.. spaces.Select((s, i) => Derivation.Fact($"Space {i + 1}, from the {LabelWriter.Facing(House[walled.Id], House[walled.Id].FromPerimeter(s.Start).Wall)} wall", LengthText.Show(s.Length)))],
+                Steps =
+                [
+                    .. spaces.Select(
+                        (s, i) =>
+                            Derivation.Fact(
+                                $"Space {i + 1}, from the "
+                                    + $"{LabelWriter.Facing(House[walled.Id], House[walled.Id].FromPerimeter(s.Start).Wall)} wall",
+                                LengthText.Show(s.Length)
+                            )
+                    ),
+                ],
             };
         }
 
@@ -212,17 +303,28 @@ public sealed record JobAnalysis
             "cable" => new("Cable to buy", $"{CableFeet:0} ft")
             {
                 Formula = $"{CableByType.Sum(x => x.Cut.InFeet):0} ft + {Job.Preferences.WastePercent} percent",
-                Because = $"Estimated runs with make-up at each box and in the panel, and waste.{(Outside.Any(o => o.Fill is not null) ? " What is in conduit outside is wire, not cable." : "")}",
-                Steps = [.. CableByType.Select(g => Derivation.Fact(g.Cable, $"{g.Cut.InFeet:0} ft")), .. OutsideMaterial.Select(m => Derivation.Fact(m.What, $"{m.Feet:0} ft to buy", "Outside the house."))],
+                Because =
+                    "Estimated runs with make-up at each box and in the panel, and waste."
+                    + $"{(Outside.Any(o => o.Fill is not null) ? " What is in conduit outside is wire, not cable." : "")}",
+                Steps =
+                [
+                    .. CableByType.Select(g => Derivation.Fact(g.Cable, $"{g.Cut.InFeet:0} ft")),
+                    .. OutsideMaterial.Select(m => Derivation.Fact(m.What, $"{m.Feet:0} ft to buy", "Outside the house.")),
+                ],
             },
             "spaces" => new("Spaces used", $"{SpacesUsed} of {Panel?.Spaces ?? 0}")
             {
                 Formula = $"{Circuits.Count(x => x.Poles == 2)} two-pole x 2 + {Circuits.Count(x => x.Poles == 1)} one-pole",
-                Because = $"The job wants {(Job.Preferences.SpareSpaces is { } spare ? $"{spare}" : $"{Job.Preferences.SparePercent} percent")} kept free.",
+                Because =
+                    "The job wants "
+                    + $"{(Job.Preferences.SpareSpaces is { } spare ? $"{spare}" : $"{Job.Preferences.SparePercent} percent")} "
+                    + "kept free.",
             },
             "area" => new("Floor area by the outside line", $"{AreaSqFt:#,0} sq ft")
             {
-                Because = $"Rooms that count, each grown by the outside wall of {LengthText.Show(Job.Frame.OutsideWall)}, joined, storey by storey. Garage, porch and deck do not count.",
+                Because =
+                    $"Rooms that count, each grown by the outside wall of {LengthText.Show(Job.Frame.OutsideWall)}, joined, "
+                    + "storey by storey. Garage, porch and deck do not count.",
                 Citation = Edition.Cite("circuit.generalCount"),
             },
             _ => null,
@@ -282,7 +384,10 @@ public sealed record CircuitAnalysis
     public required string BranchCable { get; init; }
 
     /// <summary>The cable that a piece of its run is, such as <c>14-3</c> for travelers.</summary>
-    public string CableOf(Hop hop) => hop.From is null ? Cable : hop is { Use: CableUse.Power, More: 0 } ? BranchCable : $"{BranchCable[..BranchCable.IndexOf('-', StringComparison.Ordinal)]}-{(hop.Conductors == 4 ? "2-2" : $"{hop.Conductors}")}";
+    public string CableOf(Hop hop) =>
+        hop.From is null ? Cable
+        : hop is { Use: CableUse.Power, More: 0 } ? BranchCable
+        : $"{BranchCable[..BranchCable.IndexOf('-', StringComparison.Ordinal)]}-{(hop.Conductors == 4 ? "2-2" : $"{hop.Conductors}")}";
 
     /// <summary>Breaker in amperes; 0 when nothing could be sized.</summary>
     public int Breaker => Wire?.Breaker ?? 0;
@@ -360,7 +465,10 @@ public sealed record PanelAnalysis(Panel Panel, ImmutableArray<PanelRow> Schedul
 
     /// <summary>What of a leg's load runs on an ordinary evening.</summary>
     /// <param name="legA">Leg A, else B.</param>
-    public VoltAmperes Expected(bool legA) => Schedule.Where(r => r.Circuit is not null && SpacePlan.OnLegA(r.Space) == legA).Aggregate(VoltAmperes.Zero, (sum, r) => sum + (r.Circuit!.Expected.Load * (1.0 / r.Circuit.Poles)));
+    public VoltAmperes Expected(bool legA) =>
+        Schedule
+            .Where(r => r.Circuit is not null && SpacePlan.OnLegA(r.Space) == legA)
+            .Aggregate(VoltAmperes.Zero, (sum, r) => sum + (r.Circuit!.Expected.Load * (1.0 / r.Circuit.Poles)));
 
     /// <summary>How heavy its supply is: the main breaker, or the feeder's.</summary>
     public int Rating => Feeder?.Breaker ?? Panel.MainBreaker;

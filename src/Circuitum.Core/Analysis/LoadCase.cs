@@ -22,7 +22,8 @@ internal sealed class LoadCase
     private readonly Dictionary<string, (string Why, string Cite, List<string> Boxes)> within = [];
     private readonly List<ServiceItem> items = [];
 
-    private LoadCase(HouseShape house, CodeEdition edition, bool whole) => (this.house, job, this.edition, this.whole) = (house, house.Job, edition, whole);
+    private LoadCase(HouseShape house, CodeEdition edition, bool whole) =>
+        (this.house, job, this.edition, this.whole) = (house, house.Job, edition, whole);
 
     /// <summary>The case of the whole house, appliances without an outlet among it.</summary>
     /// <param name="house">The house.</param>
@@ -31,7 +32,10 @@ internal sealed class LoadCase
     internal static ServiceCase OfHouse(HouseShape house, CodeEdition edition, double areaSqFt)
     {
         var circuits = house.Job.Decisions.Circuits;
-        return new LoadCase(house, edition, true).Of(house.Job.Decisions.Boxes, house.Job.Appliances, circuits) with { AreaSqFt = areaSqFt };
+        return new LoadCase(house, edition, true).Of(house.Job.Decisions.Boxes, house.Job.Appliances, circuits) with
+        {
+            AreaSqFt = areaSqFt,
+        };
     }
 
     /// <summary>The case of what hangs on a feeder that carries a part of the house.</summary>
@@ -45,16 +49,27 @@ internal sealed class LoadCase
         var appliances = boxes.Select(b => house.Job.ApplianceById(b.Appliance)).OfType<Appliance>().Distinct();
 
         // The share of each room's area that its lights and receptacles on the feeder are of all of them.
-        var area = house.Job.Decisions.Boxes.Where(b => b.Kind is BoxKind.Light or BoxKind.Receptacle && InArea(house, edition, b)).GroupBy(b => b.Room)
+        var area = house
+            .Job.Decisions.Boxes.Where(b => b.Kind is BoxKind.Light or BoxKind.Receptacle && InArea(house, edition, b))
+            .GroupBy(b => b.Room)
             .Sum(g => house[g.Key].AreaSqFt * g.Count(b => on.Contains(b.Id)) / g.Count());
-        return new LoadCase(house, edition, false).Of(boxes, appliances, [.. circuits.Select(c => c.Circuit)]) with { AreaSqFt = area, Whole = false };
+        return new LoadCase(house, edition, false).Of(boxes, appliances, [.. circuits.Select(c => c.Circuit)]) with
+        {
+            AreaSqFt = area,
+            Whole = false,
+        };
     }
 
     private ServiceCase Of(IReadOnlyCollection<Box> boxes, IEnumerable<Appliance> appliances, IReadOnlyCollection<Circuit> circuits)
     {
-        var on = circuits.SelectMany(c => c.Boxes.Select(b => (b.Box, c.Purpose))).GroupBy(x => x.Box).ToDictionary(g => g.Key, g => g.First().Purpose);
-        foreach (var box in boxes.Where(b => b.Appliance is null)) Outlet(box, on.TryGetValue(box.Id, out var purpose) ? purpose : BoxPurpose.Of(job, edition, box));
-        foreach (var appliance in appliances) Plate(appliance, [.. boxes.Where(b => b.Appliance == appliance.Id)], on);
+        var on = circuits
+            .SelectMany(c => c.Boxes.Select(b => (b.Box, c.Purpose)))
+            .GroupBy(x => x.Box)
+            .ToDictionary(g => g.Key, g => g.First().Purpose);
+        foreach (var box in boxes.Where(b => b.Appliance is null))
+            Outlet(box, on.TryGetValue(box.Id, out var purpose) ? purpose : BoxPurpose.Of(job, edition, box));
+        foreach (var appliance in appliances)
+            Plate(appliance, [.. boxes.Where(b => b.Appliance == appliance.Id)], on);
         return new()
         {
             SmallApplianceCircuits = circuits.Count(c => c.Purpose == CircuitPurpose.SmallAppliance),
@@ -65,67 +80,102 @@ internal sealed class LoadCase
     }
 
     /// <summary>Whether a room's lights and receptacles are within the load by floor area.</summary>
-    internal static bool InArea(HouseShape house, CodeEdition edition, Box box) => !box.Outside && FloorAreas.Counts(edition, house[box.Room].Room);
+    internal static bool InArea(HouseShape house, CodeEdition edition, Box box) =>
+        !box.Outside && FloorAreas.Counts(edition, house[box.Room].Room);
 
     // Lights, receptacles, alarms: within the load by area where they belong to the dwelling, else by outlet.
     private void Outlet(Box box, CircuitPurpose purpose)
     {
         var load = BoxLoad.Of(job, box);
-        if (load.Load.Value <= 0) return;
-        if (purpose == CircuitPurpose.SmallAppliance) Within("Small-appliance circuits", "Their receptacles are within the figure for each circuit.", "220.52(A)", box);
-        else if (purpose == CircuitPurpose.Laundry) Within("Laundry circuits", "Their receptacles are within the figure for each circuit.", "220.52(B)", box);
-        else if (InArea(house, edition, box)) Within("General lighting and receptacles", "Lights and general receptacles are within the load by floor area.", edition.Cite("service.general"), box);
+        if (load.Load.Value <= 0)
+            return;
+        if (purpose == CircuitPurpose.SmallAppliance)
+            Within("Small-appliance circuits", "Their receptacles are within the figure for each circuit.", "220.52(A)", box);
+        else if (purpose == CircuitPurpose.Laundry)
+            Within("Laundry circuits", "Their receptacles are within the figure for each circuit.", "220.52(B)", box);
+        else if (InArea(house, edition, box))
+            Within(
+                "General lighting and receptacles",
+                "Lights and general receptacles are within the load by floor area.",
+                edition.Cite("service.general"),
+                box
+            );
         else if (whole && job.KindAt(box) != RoomKind.AccessoryBuilding && !InBuilding(box))
-            Within("General lighting and receptacles", "Those of the garage, outdoors and of spaces without floor area too: no load beside the one by floor area.", edition.Cite("service.general"), box);
+            Within(
+                "General lighting and receptacles",
+                "Those of the garage, outdoors and of spaces without floor area too: no load beside the one by floor area.",
+                edition.Cite("service.general"),
+                box
+            );
         else
         {
             var where = house[box.Room].Room.Name;
             var name = $"Lights and receptacles, {where}{(box.Outside ? " outside" : "")}";
             var at = items.FindIndex(i => i.Kind == ServiceItemKind.Outlets && i.Name == name);
-            if (at < 0) items.Add(new(name, load.Load, ServiceItemKind.Outlets, false, true) { Boxes = [box.Id] });
-            else items[at] = items[at] with { Load = items[at].Load + load.Load, Boxes = items[at].Boxes.Add(box.Id) };
+            if (at < 0)
+                items.Add(new(name, load.Load, ServiceItemKind.Outlets, false, true) { Boxes = [box.Id] });
+            else
+                items[at] = items[at] with { Load = items[at].Load + load.Load, Boxes = items[at].Boxes.Add(box.Id) };
         }
     }
 
-    private bool InBuilding(Box box) => house.BuildingOf(box.Room) is { } building && building.Any(r => house[r].Room.Kind == RoomKind.AccessoryBuilding);
+    private bool InBuilding(Box box) =>
+        house.BuildingOf(box.Room) is { } building && building.Any(r => house[r].Room.Kind == RoomKind.AccessoryBuilding);
 
     private void Within(string what, string why, string cite, Box box)
     {
-        if (!within.TryGetValue(what, out var line)) within[what] = line = (why, cite, []);
-        else if (!line.Why.Contains(why, StringComparison.Ordinal)) within[what] = line = line with { Why = $"{line.Why} {why}" };
+        if (!within.TryGetValue(what, out var line))
+            within[what] = line = (why, cite, []);
+        else if (!line.Why.Contains(why, StringComparison.Ordinal))
+            within[what] = line = line with { Why = $"{line.Why} {why}" };
         line.Boxes.Add(box.Id);
     }
 
     private void Plate(Appliance appliance, ImmutableArray<Box> boxes, Dictionary<string, CircuitPurpose> on)
     {
         var facts = ApplianceFacts.Of(appliance);
-        CircuitPurpose? purpose = boxes.Length == 0 ? null : on.TryGetValue(boxes[0].Id, out var p) ? p : BoxPurpose.Of(job, edition, boxes[0]);
+        CircuitPurpose? purpose =
+            boxes.Length == 0 ? null
+            : on.TryGetValue(boxes[0].Id, out var p) ? p
+            : BoxPurpose.Of(job, edition, boxes[0]);
         var alone = boxes.Length == 0 ? facts.Own(job.Preferences) : purpose == CircuitPurpose.Appliance;
         if (facts is { FastenedInPlace: false, Volts: 120 } && facts.Type is { Hvac: false, Cooking: false } && !alone)
         {
             var note = purpose switch
             {
-                CircuitPurpose.SmallAppliance => ("Small-appliance circuits", "Their receptacles are within the figure for each circuit.", "220.52(A)"),
+                CircuitPurpose.SmallAppliance => (
+                    "Small-appliance circuits",
+                    "Their receptacles are within the figure for each circuit.",
+                    "220.52(A)"
+                ),
                 CircuitPurpose.Laundry => ("Laundry circuits", "Their receptacles are within the figure for each circuit.", "220.52(B)"),
                 _ => ("", "", ""),
             };
 
             // Plugged in where anything may be: within the load by area in the dwelling, by its plate elsewhere.
             if (note.Item1.Length == 0 && boxes.All(b => InArea(house, edition, b)) && facts.Load.Value <= BoxLoad.HeavyVa)
-                note = ("General lighting and receptacles", "Lights and general receptacles are within the load by floor area.", edition.Cite("service.general"));
+                note = (
+                    "General lighting and receptacles",
+                    "Lights and general receptacles are within the load by floor area.",
+                    edition.Cite("service.general")
+                );
             if (note.Item1.Length > 0)
             {
-                foreach (var box in boxes) Within(note.Item1, note.Item2, note.Item3, box);
+                foreach (var box in boxes)
+                    Within(note.Item1, note.Item2, note.Item3, box);
                 return;
             }
         }
 
-        items.Add(new(facts.Name, facts.Load, Kind(facts), facts.Type.Motor || facts.Type.Hp is not null, facts.Neutral)
-        {
-            Boxes = [.. boxes.Select(b => b.Id)],
-            Horsepower = facts.Type.Hp,
-            RefrigeratorAlone = facts.Type.Id == "refrigerator" && alone && edition.Traits(job.RoomById(appliance.Room)!.Kind).SmallAppliance,
-        });
+        items.Add(
+            new(facts.Name, facts.Load, Kind(facts), facts.Type.Motor || facts.Type.Hp is not null, facts.Neutral)
+            {
+                Boxes = [.. boxes.Select(b => b.Id)],
+                Horsepower = facts.Type.Hp,
+                RefrigeratorAlone =
+                    facts.Type.Id == "refrigerator" && alone && edition.Traits(job.RoomById(appliance.Room)!.Kind).SmallAppliance,
+            }
+        );
     }
 
     /// <summary>How an appliance counts in a load calculation.</summary>
@@ -134,14 +184,15 @@ internal sealed class LoadCase
     /// <inheritdoc cref="Kind"/>
     /// <param name="type">Its entry in the library.</param>
     /// <param name="fastened">Fastened in place.</param>
-    internal static ServiceItemKind KindOf(ApplianceType type, bool fastened) => type switch
-    {
-        { Cooking: true } => ServiceItemKind.Cooking,
-        { Id: "dryer" } => ServiceItemKind.Dryer,
-        { Charging: true } => ServiceItemKind.Charging,
-        { Heating: true } => ServiceItemKind.Heating,
-        { Cooling: true } => ServiceItemKind.Cooling,
-        { HeatPump: true } => ServiceItemKind.HeatPump,
-        _ => fastened ? ServiceItemKind.Fixed : ServiceItemKind.Specific,
-    };
+    internal static ServiceItemKind KindOf(ApplianceType type, bool fastened) =>
+        type switch
+        {
+            { Cooking: true } => ServiceItemKind.Cooking,
+            { Id: "dryer" } => ServiceItemKind.Dryer,
+            { Charging: true } => ServiceItemKind.Charging,
+            { Heating: true } => ServiceItemKind.Heating,
+            { Cooling: true } => ServiceItemKind.Cooling,
+            { HeatPump: true } => ServiceItemKind.HeatPump,
+            _ => fastened ? ServiceItemKind.Fixed : ServiceItemKind.Specific,
+        };
 }

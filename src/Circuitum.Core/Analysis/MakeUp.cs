@@ -23,7 +23,19 @@ public sealed record BarWires(string Size, int Count, ImmutableArray<string> Fro
 /// <param name="NeutralOnBreaker">The circuit's neutral goes to the breaker; the breaker's own tail goes to the bar.</param>
 /// <param name="Tail">The breaker has a tail for the bar.</param>
 /// <param name="Mark">Its protection, such as <c>AF GF</c>.</param>
-public sealed record BreakerLanding(int Order, PanelRow Row, int Amperes, int Poles, string Name, string Wire, string Size, bool Remark, bool NeutralOnBreaker, bool Tail, string Mark);
+public sealed record BreakerLanding(
+    int Order,
+    PanelRow Row,
+    int Amperes,
+    int Poles,
+    string Name,
+    string Wire,
+    string Size,
+    bool Remark,
+    bool NeutralOnBreaker,
+    bool Tail,
+    string Mark
+);
 
 /// <summary>
 /// The order in which a panel is made up: supply, grounds with the largest first, neutrals one to a terminal, breakers of
@@ -33,7 +45,12 @@ public sealed record BreakerLanding(int Order, PanelRow Row, int Amperes, int Po
 /// <param name="Grounds">Equipment grounds, largest first.</param>
 /// <param name="Neutrals">Neutrals that go to the bar, largest first.</param>
 /// <param name="Breakers">Breakers in their turn.</param>
-public sealed record MakeUp(PanelAnalysis At, ImmutableArray<BarWires> Grounds, ImmutableArray<BarWires> Neutrals, ImmutableArray<BreakerLanding> Breakers)
+public sealed record MakeUp(
+    PanelAnalysis At,
+    ImmutableArray<BarWires> Grounds,
+    ImmutableArray<BarWires> Neutrals,
+    ImmutableArray<BreakerLanding> Breakers
+)
 {
     /// <summary>Terminals that the neutral bar needs: one for each neutral and each tail (408.41).</summary>
     public int NeutralTerminals => Neutrals.Sum(n => n.Count) + Tails;
@@ -52,7 +69,11 @@ public sealed record MakeUp(PanelAnalysis At, ImmutableArray<BarWires> Grounds, 
     /// <param name="at">The panel.</param>
     public static MakeUp Of(JobAnalysis a, PanelAnalysis at)
     {
-        var (grounds, neutrals, breakers) = (new List<(string Size, string From)>(), new List<(string Size, string From)>(), new List<BreakerLanding>());
+        var (grounds, neutrals, breakers) = (
+            new List<(string Size, string From)>(),
+            new List<(string Size, string From)>(),
+            new List<BreakerLanding>()
+        );
         if (at.Feeder is { Wire: { } supply } incoming)
         {
             grounds.Add((incoming.Ground, "its feeder"));
@@ -66,7 +87,21 @@ public sealed record MakeUp(PanelAnalysis At, ImmutableArray<BarWires> Grounds, 
                 var to = a.PanelById(feeder.To)!.Panel.Name;
                 grounds.Add((feeder.Ground, to));
                 neutrals.Add((feeder.Wire?.Size ?? feeder.Ground, to));
-                breakers.Add(new(0, row, feeder.Breaker, 2, $"Feeder to {to}", feeder.Made, feeder.Wire?.Size ?? feeder.Ground, false, false, false, ""));
+                breakers.Add(
+                    new(
+                        0,
+                        row,
+                        feeder.Breaker,
+                        2,
+                        $"Feeder to {to}",
+                        feeder.Made,
+                        feeder.Wire?.Size ?? feeder.Ground,
+                        false,
+                        false,
+                        false,
+                        ""
+                    )
+                );
                 continue;
             }
 
@@ -75,19 +110,45 @@ public sealed record MakeUp(PanelAnalysis At, ImmutableArray<BarWires> Grounds, 
             // Of two circuits in one cable the second has neither a ground of its own nor, with a shared neutral, a neutral.
             var cable = (c.Carried ? a.CircuitByNumber(c.Pair!.First)?.Cable ?? c.Cable : c.Cable).Split('-');
             var (size, number) = (cable[0], c.Number.ToString(CultureInfo.InvariantCulture));
-            if (!c.Carried) grounds.Add((CodeLibrary.Conductors.SheathedGround.GetValueOrDefault(size) ?? c.Ground?.Needed ?? size, number));
+            if (!c.Carried)
+                grounds.Add((CodeLibrary.Conductors.SheathedGround.GetValueOrDefault(size) ?? c.Ground?.Needed ?? size, number));
             var neutral = c.Poles == 1 ? !(c.Carried && c.Pair!.Kind == PairKind.SharedNeutral) : cable.Length > 1 && cable[1] == "3";
             var tail = c.Protection.Devices.Any(d => d.Box is null);
-            if (neutral && !tail) neutrals.Add((size, number));
-            breakers.Add(new(0, row, c.Breaker, c.Poles, c.Label, string.Join('-', cable), size, c.Poles == 2 && !neutral, neutral && tail, tail, c.Protection.BreakerMark));
+            if (neutral && !tail)
+                neutrals.Add((size, number));
+            breakers.Add(
+                new(
+                    0,
+                    row,
+                    c.Breaker,
+                    c.Poles,
+                    c.Label,
+                    string.Join('-', cable),
+                    size,
+                    c.Poles == 2 && !neutral,
+                    neutral && tail,
+                    tail,
+                    c.Protection.BreakerMark
+                )
+            );
         }
 
-        var order = breakers.OrderByDescending(b => b.Poles).ThenByDescending(b => b.Amperes).ThenBy(b => b.Row.Space).ThenBy(b => b.Row.Half).Select((b, i) => b with { Order = i + 1 });
+        var order = breakers
+            .OrderByDescending(b => b.Poles)
+            .ThenByDescending(b => b.Amperes)
+            .ThenBy(b => b.Row.Space)
+            .ThenBy(b => b.Row.Half)
+            .Select((b, i) => b with { Order = i + 1 });
         return new(at, Grouped(grounds), Grouped(neutrals), [.. order]);
     }
 
     private static ImmutableArray<BarWires> Grouped(List<(string Size, string From)> wires) =>
-        [.. wires.GroupBy(w => w.Size).OrderByDescending(g => Cmil(g.Key)).Select(g => new BarWires(g.Key, g.Count(), [.. g.Select(w => w.From)]))];
+        [
+            .. wires
+                .GroupBy(w => w.Size)
+                .OrderByDescending(g => Cmil(g.Key))
+                .Select(g => new BarWires(g.Key, g.Count(), [.. g.Select(w => w.From)])),
+        ];
 
     /// <summary>Cross-section of a wire in circular mils; 0 for a size that is not in the table.</summary>
     /// <param name="size">AWG.</param>

@@ -12,7 +12,8 @@ public sealed record Outage(string What, ImmutableHashSet<string> Dead, Immutabl
 {
     /// <summary>What goes dark with a subject, or none when it is not one that can be switched off.</summary>
     /// <param name="a">The analysis.</param>
-    /// <param name="subject"><c>circuit:N</c> for its breaker, <c>box:ID</c> for the device in a box, <c>cable:ID</c> for the cable that feeds it.</param>
+    /// <param name="subject"><c>circuit:N</c> for its breaker, <c>box:ID</c> for the device in a box, <c>cable:ID</c> for the cable that
+    /// feeds it.</param>
     public static Outage? Of(JobAnalysis a, string subject)
     {
         switch (subject.Split(':'))
@@ -20,13 +21,21 @@ public sealed record Outage(string What, ImmutableHashSet<string> Dead, Immutabl
             case ["circuit", var number] when int.TryParse(number, out var n) && a.CircuitByNumber(n) is { } circuit:
                 return Of(a, $"breaker {n}, {circuit.Label}", [.. circuit.Boxes.Select(b => b.Id)]);
             case ["box", var id] when a.Boxes.ContainsKey(id) && a.CircuitOf(id) is { } circuit:
-                // On a pigtail the failing of a device leaves the rest on; fed through it, and behind a protective one, what lies beyond goes with it.
+                // On a pigtail the failing of a device leaves the rest on; fed through it, and behind a protective one, what lies beyond
+                // goes with it.
                 var pigtail = a.Boxes[id].Kind == BoxKind.Receptacle && BoxCables.Style(a.Job, circuit, id) == Connections.Pigtail;
-                var beyond = circuit.Protection.In(id) is { } device ? [.. device.Covers] : pigtail ? ImmutableHashSet.Create(id) : circuit.Run.Through(id);
+                var beyond =
+                    circuit.Protection.In(id) is { } device ? [.. device.Covers]
+                    : pigtail ? ImmutableHashSet.Create(id)
+                    : circuit.Run.Through(id);
                 return Of(a, $"the device in {id}, on circuit {circuit.Number}", beyond);
             case ["cable", var to] when a.Boxes.ContainsKey(to) && a.CircuitOf(to) is { } fed:
                 var mate = fed is { Pair: { } pair, Carried: false } && fed.Run.First == to ? a.CircuitByNumber(pair.Second) : null;
-                return Of(a, $"the cable to {to}, on circuit {fed.Number}{(mate is null ? "" : $" and {mate.Number}")}", fed.Run.Through(to).Union(mate?.Boxes.Select(b => b.Id) ?? []));
+                return Of(
+                    a,
+                    $"the cable to {to}, on circuit {fed.Number}{(mate is null ? "" : $" and {mate.Number}")}",
+                    fed.Run.Through(to).Union(mate?.Boxes.Select(b => b.Id) ?? [])
+                );
             default:
                 return null;
         }
@@ -34,10 +43,16 @@ public sealed record Outage(string What, ImmutableHashSet<string> Dead, Immutabl
 
     private static Outage Of(JobAnalysis a, string what, ImmutableHashSet<string> dead)
     {
-        var byRoom = a.Job.Decisions.Boxes.Where(b => !b.Outside && b.Kind is BoxKind.Light or BoxKind.Receptacle or BoxKind.Appliance).ToLookup(b => b.Room);
-        bool All(Room room, Func<Box, bool> which) => byRoom[room.Id].Where(which).ToList() is { Count: > 0 } boxes && boxes.All(b => dead.Contains(b.Id));
-        return new(what, dead,
+        var byRoom = a
+            .Job.Decisions.Boxes.Where(b => !b.Outside && b.Kind is BoxKind.Light or BoxKind.Receptacle or BoxKind.Appliance)
+            .ToLookup(b => b.Room);
+        bool All(Room room, Func<Box, bool> which) =>
+            byRoom[room.Id].Where(which).ToList() is { Count: > 0 } boxes && boxes.All(b => dead.Contains(b.Id));
+        return new(
+            what,
+            dead,
             [.. a.Job.Rooms.Where(r => All(r, b => b.Kind == BoxKind.Light))],
-            [.. a.Job.Rooms.Where(r => All(r, _ => true))]);
+            [.. a.Job.Rooms.Where(r => All(r, _ => true))]
+        );
     }
 }

@@ -15,15 +15,20 @@ internal static class PanelChoice
     internal static string? Of(HouseShape house, Circuit circuit, IReadOnlyList<string> boxes, CircuitLoad load, Runs runs)
     {
         var job = house.Job;
-        if (job.Panels.Length < 2) return job.Panels.FirstOrDefault()?.Id;
+        if (job.Panels.Length < 2)
+            return job.Panels.FirstOrDefault()?.Id;
         var placed = job.Decisions.Spaces.FirstOrDefault(s => s.Circuit == circuit.Number && job.Panels.Any(p => p.Id == s.Panel));
-        if (placed is { By: Maker.Person }) return placed.Panel;
+        if (placed is { By: Maker.Person })
+            return placed.Panel;
         var feeding = new FeedingPanels(house, runs);
         var here = feeding.In(boxes.Count > 0 ? job.Decisions.Boxes.FirstOrDefault(b => b.Id == boxes[0])?.Room : null);
-        if (placed is not null && here.Any(p => p.Id == placed.Panel)) return placed.Panel;
-        if (boxes.Count == 0) return job.Panels[0].Id;
+        if (placed is not null && here.Any(p => p.Id == placed.Panel))
+            return placed.Panel;
+        if (boxes.Count == 0)
+            return job.Panels[0].Id;
         var large = circuit.Purpose == CircuitPurpose.Appliance && load.Volts == 240;
-        if (large && job.Preferences.LargeAppliances == LargeAppliances.MainPanel && here.Contains(job.Panels[0])) return job.Panels[0].Id;
+        if (large && job.Preferences.LargeAppliances == LargeAppliances.MainPanel && here.Contains(job.Panels[0]))
+            return job.Panels[0].Id;
         return feeding.Cheapest(here, boxes, load.Connected.Value)!.Id;
     }
 }

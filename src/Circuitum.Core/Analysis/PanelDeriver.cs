@@ -11,9 +11,18 @@ namespace Circuitum.Core.Analysis;
 /// <summary>Works out the panels: who feeds whom with what, and what is in which space.</summary>
 internal static class PanelDeriver
 {
-    internal static ImmutableArray<PanelAnalysis> Of(Job job, HouseShape house, CodeEdition edition, Runs runs, ImmutableArray<CircuitAnalysis> circuits, ServiceCase service)
+    internal static ImmutableArray<PanelAnalysis> Of(
+        Job job,
+        HouseShape house,
+        CodeEdition edition,
+        Runs runs,
+        ImmutableArray<CircuitAnalysis> circuits,
+        ServiceCase service
+    )
     {
-        var feeders = job.Panels.Skip(1).ToDictionary(p => p.Id, p => Feeder.Of(job, house, edition, runs, p, On(job, p.Id, circuits), service, circuits.Length));
+        var feeders = job
+            .Panels.Skip(1)
+            .ToDictionary(p => p.Id, p => Feeder.Of(job, house, edition, runs, p, On(job, p.Id, circuits), service, circuits.Length));
         return [.. job.Panels.Select(p => new PanelAnalysis(p, Schedule(job, p, circuits, feeders), feeders.GetValueOrDefault(p.Id)))];
     }
 
@@ -21,31 +30,56 @@ internal static class PanelDeriver
     private static ImmutableArray<CircuitAnalysis> On(Job job, string panel, ImmutableArray<CircuitAnalysis> circuits)
     {
         var below = new HashSet<string> { panel };
-        foreach (var p in job.Panels) if (p.FedFrom is { } from && below.Contains(from)) below.Add(p.Id);
+        foreach (var p in job.Panels)
+            if (p.FedFrom is { } from && below.Contains(from))
+                below.Add(p.Id);
         return [.. circuits.Where(c => c.Panel is { } id && below.Contains(id))];
     }
 
-    private static ImmutableArray<PanelRow> Schedule(Job job, Panel panel, ImmutableArray<CircuitAnalysis> circuits, Dictionary<string, Feeder> feeders)
+    private static ImmutableArray<PanelRow> Schedule(
+        Job job,
+        Panel panel,
+        ImmutableArray<CircuitAnalysis> circuits,
+        Dictionary<string, Feeder> feeders
+    )
     {
-        PanelRow Empty(int space, TandemHalf half) => new(space, null, false, Maker.Planner, VoltAmperes.Zero, VoltAmperes.Zero) { Half = half };
+        PanelRow Empty(int space, TandemHalf half) =>
+            new(space, null, false, Maker.Planner, VoltAmperes.Zero, VoltAmperes.Zero) { Half = half };
         var rows = new List<PanelRow>[panel.Spaces + 1];
-        for (var s = 1; s <= panel.Spaces; s++) rows[s] = [Empty(s, TandemHalf.Whole)];
+        for (var s = 1; s <= panel.Spaces; s++)
+            rows[s] = [Empty(s, TandemHalf.Whole)];
         foreach (var decision in job.Decisions.Spaces.Where(d => d.Panel == panel.Id).OrderByDescending(d => d.By))
         {
             var circuit = circuits.FirstOrDefault(c => c.Number == decision.Circuit);
             var feeder = decision.Feeds is { } fed ? feeders.GetValueOrDefault(fed) : null;
-            if (circuit is null && feeder is null) continue;
+            if (circuit is null && feeder is null)
+                continue;
             var poles = circuit?.Poles ?? 2;
             var spaces = SpacePlan.Taken(decision.Space, poles).ToList();
-            if (spaces.Any(s => s > panel.Spaces)) continue;
+            if (spaces.Any(s => s > panel.Spaces))
+                continue;
             var half = poles == 1 ? decision.Half : TandemHalf.Whole;
             var shared = half != TandemHalf.Whole;
-            if (shared && rows[decision.Space] is [{ Free: true, Half: TandemHalf.Whole }]) rows[decision.Space] = [Empty(decision.Space, TandemHalf.Upper), Empty(decision.Space, TandemHalf.Lower)];
-            if (spaces.Any(s => !rows[s].Exists(r => r.Half == half && r.Free))) continue;
+            if (shared && rows[decision.Space] is [{ Free: true, Half: TandemHalf.Whole }])
+                rows[decision.Space] = [Empty(decision.Space, TandemHalf.Upper), Empty(decision.Space, TandemHalf.Lower)];
+            if (spaces.Any(s => !rows[s].Exists(r => r.Half == half && r.Free)))
+                continue;
             foreach (var (s, i) in spaces.Select((s, i) => (s, i)))
             {
                 var load = (circuit?.Load.Connected ?? feeder!.Connected) * (1.0 / poles);
-                rows[s][rows[s].FindIndex(r => r.Half == half)] = new(s, circuit, i > 0, decision.By, SpacePlan.OnLegA(s) ? load : VoltAmperes.Zero, SpacePlan.OnLegA(s) ? VoltAmperes.Zero : load) { Feeder = feeder, Half = half, Family = decision.Family };
+                rows[s][rows[s].FindIndex(r => r.Half == half)] = new(
+                    s,
+                    circuit,
+                    i > 0,
+                    decision.By,
+                    SpacePlan.OnLegA(s) ? load : VoltAmperes.Zero,
+                    SpacePlan.OnLegA(s) ? VoltAmperes.Zero : load
+                )
+                {
+                    Feeder = feeder,
+                    Half = half,
+                    Family = decision.Family,
+                };
             }
         }
 
@@ -54,17 +88,33 @@ internal static class PanelDeriver
 
     /// <summary>What one panel needs for its circuits and the feeders that begin in it; a feeder's number is under zero.</summary>
     internal static ImmutableArray<BreakerNeed> Breakers(JobAnalysis a, Panel panel) =>
-    [
-        .. a.Panels.Where(p => p.Feeder?.From == panel.Id).Select(p => new BreakerNeed(FeederNumber(a.Job, p.Panel.Id), 2, p.Feeder!.Breaker, (int)Math.Round(p.Feeder.Connected.Value))),
-        .. a.Circuits.Where(c => c.Boxes.Length > 0 && c.Panel == panel.Id).Select(c => Need(a.Job, c)),
-    ];
+        [
+            .. a
+                .Panels.Where(p => p.Feeder?.From == panel.Id)
+                .Select(p => new BreakerNeed(
+                    FeederNumber(a.Job, p.Panel.Id),
+                    2,
+                    p.Feeder!.Breaker,
+                    (int)Math.Round(p.Feeder.Connected.Value)
+                )),
+            .. a.Circuits.Where(c => c.Boxes.Length > 0 && c.Panel == panel.Id).Select(c => Need(a.Job, c)),
+        ];
 
     /// <summary>What a circuit needs of its panel.</summary>
     internal static BreakerNeed Need(Job job, CircuitAnalysis c)
     {
         var (connected, expected) = ((int)Math.Round(c.Load.Connected.Value), (int)Math.Round(c.Expected.Load.Value));
         var byExpected = job.Preferences.LegBalance == LegBalanceBy.Expected;
-        return new(c.Number, c.Poles, c.Breaker, byExpected ? expected : connected, c.Boxes.Length == 0 ? 0 : job.Rooms.IndexOf(job.RoomById(c.Boxes[0].Room)!), c.Protection.Devices.Any(d => d.Box is null), c.Pair is { Kind: PairKind.SharedNeutral } pair ? pair.MateOf(c.Number) : null, byExpected ? connected : expected);
+        return new(
+            c.Number,
+            c.Poles,
+            c.Breaker,
+            byExpected ? expected : connected,
+            c.Boxes.Length == 0 ? 0 : job.Rooms.IndexOf(job.RoomById(c.Boxes[0].Room)!),
+            c.Protection.Devices.Any(d => d.Box is null),
+            c.Pair is { Kind: PairKind.SharedNeutral } pair ? pair.MateOf(c.Number) : null,
+            byExpected ? connected : expected
+        );
     }
 
     /// <summary>The number by which a feeder's breaker is placed.</summary>

@@ -30,23 +30,25 @@ public sealed record RoughTest(RoughTesting Way, ImmutableArray<string> Cautions
         "Afterwards the feed is taken off and the panel locked until the inspection.",
     ];
 
-    private static readonly ImmutableArray<string> Dead =
-    [
-        "Nothing is connected in the panel until the rough inspection has passed.",
-    ];
+    private static readonly ImmutableArray<string> Dead = ["Nothing is connected in the panel until the rough inspection has passed."];
 
     /// <summary>The test of a house.</summary>
     public static RoughTest Of(JobAnalysis a)
     {
         var way = a.Job.Preferences.RoughTesting;
-        return new(way, [.. way == RoughTesting.Live ? Live : Dead, .. Always], [.. a.Circuits.Where(c => c.Run.First is not null).Select(c => Line(a, c, way))]);
+        return new(
+            way,
+            [.. way == RoughTesting.Live ? Live : Dead, .. Always],
+            [.. a.Circuits.Where(c => c.Run.First is not null).Select(c => Line(a, c, way))]
+        );
     }
 
     private static RoughTestLine Line(JobAnalysis a, CircuitAnalysis c, RoughTesting way)
     {
         // From the panel on, box by box, to the one that is farthest along the cable.
         var far = new Dictionary<string, double>();
-        foreach (var hop in c.Run.Hops) far[hop.To] = hop.Way.InFeet + (hop.From is { } from ? far[from] : 0);
+        foreach (var hop in c.Run.Hops)
+            far[hop.To] = hop.Way.InFeet + (hop.From is { } from ? far[from] : 0);
         var end = far.MaxBy(f => f.Value).Key;
         var switches = c.Boxes.Where(b => b.Gangs.Length > 0).ToList();
         var tries = ImmutableArray.CreateBuilder<string>();
@@ -54,13 +56,16 @@ public sealed record RoughTest(RoughTesting Way, ImmutableArray<string> Cautions
         {
             tries.Add($"from the panel to {end}: every wire through, none joined to another or to ground");
             tries.Add(c.Boxes.Length == 1 ? "the ground through to it" : $"the ground through all {c.Boxes.Length} boxes");
-            foreach (var b in switches) tries.Add($"{b.Id}: legs and travelers through to {string.Join(", ", b.Gangs.SelectMany(g => g.Lights).Distinct())}");
+            foreach (var b in switches)
+                tries.Add($"{b.Id}: legs and travelers through to {string.Join(", ", b.Gangs.SelectMany(g => g.Lights).Distinct())}");
         }
         else
         {
             tries.Add($"{c.Load.Volts} V at {end}, then at every box on the way");
-            foreach (var b in switches) tries.Add($"{b.Id} works {string.Join(", ", b.Gangs.SelectMany(g => g.Lights).Distinct())}");
-            foreach (var d in c.Protection.Devices) tries.Add($"{d.Mark} {(d.Box is null ? "in the breaker" : $"in {d.Box}")} opens at its test button");
+            foreach (var b in switches)
+                tries.Add($"{b.Id} works {string.Join(", ", b.Gangs.SelectMany(g => g.Lights).Distinct())}");
+            foreach (var d in c.Protection.Devices)
+                tries.Add($"{d.Mark} {(d.Box is null ? "in the breaker" : $"in {d.Box}")} opens at its test button");
             tries.Add("breaker off, proven dead");
         }
 

@@ -43,7 +43,11 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
 
     private static Derivation ConductorsFor(JobAnalysis a, int rating)
     {
-        if (CodeLibrary.Conductors.Service.FirstOrDefault(r => r.Amperes >= Math.Max(a.Edition.Number("serviceLeastA"), rating)) is not { } row) return new("Service conductors", "over 400 A") { Because = "Beyond the dwelling table: for an engineer." };
+        if (
+            CodeLibrary.Conductors.Service.FirstOrDefault(r => r.Amperes >= Math.Max(a.Edition.Number("serviceLeastA"), rating))
+            is not { } row
+        )
+            return new("Service conductors", "over 400 A") { Because = "Beyond the dwelling table: for an engineer." };
         var electrode = CodeLibrary.Families.ElectrodeFor(row.Copper);
         return new("Service conductors", $"{row.Copper} copper or {row.Aluminum} aluminum")
         {
@@ -53,15 +57,50 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
             [
                 new("Main breaker", $"{rating} A")
                 {
-                    Formula = $"{a.Service.Current.Value:0.0} A: {a.Edition.BreakerFor(Math.Max(a.Edition.Number("serviceLeastA"), a.Service.Current.Value))} A at least",
+                    Formula =
+                        $"{a.Service.Current.Value:0.0} A: "
+                        + $"{a.Edition.BreakerFor(Math.Max(a.Edition.Number("serviceLeastA"), a.Service.Current.Value))} A at "
+                        + "least",
                     Citation = a.Edition.Cite("service.size"),
                     Because = $"The next breaker over the load, {a.Edition.Number("serviceLeastA"):0} A at least for a one-family house.",
                 },
-                new(ElectrodeConductor, $"{electrode.Copper} copper or {electrode.Aluminum} aluminum") { Citation = "250.66", Because = "By the service conductors; 6 copper is enough to a rod, 4 copper to an encased electrode." },
-                new("Main bonding jumper, and bonding of metal water pipe", $"{electrode.Copper} copper or {electrode.Aluminum} aluminum") { Citation = "250.28, 250.104", Because = "By the same table. Neutral and ground are joined here and nowhere after it." },
-                new("Electrodes", "all that are there") { Citation = "250.50 to 250.53", Because = "A metal water pipe of 10 ft in the ground and an encased electrode are used where they are there, the pipe supplemented; otherwise two rods." },
-                .. a.Edition.InForce("service.surge") ? new[] { new Derivation(a.Edition.Rule("service.surge").Title, "needed") { Citation = a.Edition.Cite("service.surge"), Because = a.Edition.Rule("service.surge").Text } } : [],
-                .. a.Edition.InForce("service.emergency") ? new[] { new Derivation(a.Edition.Rule("service.emergency").Title, "needed") { Citation = a.Edition.Cite("service.emergency"), Because = a.Edition.Rule("service.emergency").Text } } : [],
+                new(ElectrodeConductor, $"{electrode.Copper} copper or {electrode.Aluminum} aluminum")
+                {
+                    Citation = "250.66",
+                    Because = "By the service conductors; 6 copper is enough to a rod, 4 copper to an encased electrode.",
+                },
+                new("Main bonding jumper, and bonding of metal water pipe", $"{electrode.Copper} copper or {electrode.Aluminum} aluminum")
+                {
+                    Citation = "250.28, 250.104",
+                    Because = "By the same table. Neutral and ground are joined here and nowhere after it.",
+                },
+                new("Electrodes", "all that are there")
+                {
+                    Citation = "250.50 to 250.53",
+                    Because =
+                        "A metal water pipe of 10 ft in the ground and an encased electrode are used where they are there, the "
+                        + "pipe supplemented; otherwise two rods.",
+                },
+                .. a.Edition.InForce("service.surge")
+                    ? new[]
+                    {
+                        new Derivation(a.Edition.Rule("service.surge").Title, "needed")
+                        {
+                            Citation = a.Edition.Cite("service.surge"),
+                            Because = a.Edition.Rule("service.surge").Text,
+                        },
+                    }
+                    : [],
+                .. a.Edition.InForce("service.emergency")
+                    ? new[]
+                    {
+                        new Derivation(a.Edition.Rule("service.emergency").Title, "needed")
+                        {
+                            Citation = a.Edition.Cite("service.emergency"),
+                            Because = a.Edition.Rule("service.emergency").Text,
+                        },
+                    }
+                    : [],
             ],
         };
     }
@@ -69,18 +108,27 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
     /// <summary>The same house by each edition that is known, the newest first, without local amendments.</summary>
     /// <param name="a">The analysis.</param>
     public static ImmutableArray<EditionLoad> EditionsOf(JobAnalysis a) =>
-    [
-        .. CodeLibrary.EditionIds.Select(id =>
-        {
-            var edition = CodeLibrary.Edition(id);
-            var (standard, optional) = (ServiceLoad.Standard(a.ServiceCase, edition), ServiceLoad.Optional(a.ServiceCase, edition));
-            return new EditionLoad(edition, standard, optional, [.. Differ("standard", a.Standard, standard), .. Differ("optional", a.Optional, optional)]);
-        }),
-    ];
+        [
+            .. CodeLibrary.EditionIds.Select(id =>
+            {
+                var edition = CodeLibrary.Edition(id);
+                var (standard, optional) = (ServiceLoad.Standard(a.ServiceCase, edition), ServiceLoad.Optional(a.ServiceCase, edition));
+                return new EditionLoad(
+                    edition,
+                    standard,
+                    optional,
+                    [.. Differ("standard", a.Standard, standard), .. Differ("optional", a.Optional, optional)]
+                );
+            }),
+        ];
 
     private static IEnumerable<string> Differ(string method, ServiceLoad ours, ServiceLoad theirs) =>
-        theirs.Derivation.Steps.Where(s => ours.Derivation.Steps.FirstOrDefault(o => o.What == s.What) is var o && o?.Result != s.Result)
-            .Select(s => $"{s.What}, {method} method: {s.Result} instead of {ours.Derivation.Steps.FirstOrDefault(o => o.What == s.What)?.Result ?? "nothing"} ({s.Citation})");
+        theirs
+            .Derivation.Steps.Where(s => ours.Derivation.Steps.FirstOrDefault(o => o.What == s.What) is var o && o?.Result != s.Result)
+            .Select(s =>
+                $"{s.What}, {method} method: {s.Result} instead of "
+                + $"{ours.Derivation.Steps.FirstOrDefault(o => o.What == s.What)?.Result ?? "nothing"} ({s.Citation})"
+            );
 
     // The load worked out again without each large thing, and with charging at half its power.
     private static ImmutableArray<Relief> ReliefsOf(JobAnalysis a)
@@ -89,7 +137,9 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
         double With(ImmutableArray<ServiceItem> items)
         {
             var c = a.ServiceCase with { Items = items };
-            return (a.Service.Method == ServiceMethod.Standard ? ServiceLoad.Standard(c, a.Edition) : ServiceLoad.Optional(c, a.Edition)).Current.Value;
+            return (a.Service.Method == ServiceMethod.Standard ? ServiceLoad.Standard(c, a.Edition) : ServiceLoad.Optional(c, a.Edition))
+                .Current
+                .Value;
         }
 
         var now = a.Service.Current.Value;
@@ -98,7 +148,11 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
         {
             foreach (var item in all.Where(i => i.Load.Value >= 1000))
             {
-                if (item.Kind == ServiceItemKind.Charging) yield return new($"{item.Name} at half its power", new(now - With(all.Replace(item, item with { Load = item.Load * 0.5 }))));
+                if (item.Kind == ServiceItemKind.Charging)
+                    yield return new(
+                        $"{item.Name} at half its power",
+                        new(now - With(all.Replace(item, item with { Load = item.Load * 0.5 })))
+                    );
                 yield return new($"{item.Name} by gas, elsewhere, or not at the same time", new(now - With(all.Remove(item))));
             }
         }

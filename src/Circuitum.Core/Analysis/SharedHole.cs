@@ -18,7 +18,9 @@ public enum HoleRemedy
     LargerWire,
 }
 
-/// <summary>A circuit whose cable lies with so many others, through a sealed hole or over more than 24 in, that its wire would have to be larger.</summary>
+/// <summary>
+/// A circuit whose cable lies with so many others, through a sealed hole or over more than 24 in, that its wire would have to be larger.
+/// </summary>
 /// <param name="Circuit">Its number.</param>
 /// <param name="CurrentCarrying">Current-carrying wires together.</param>
 /// <param name="Where">The plates or the wall.</param>
@@ -26,16 +28,46 @@ public enum HoleRemedy
 /// <param name="Larger">The wire that it would need, AWG.</param>
 /// <param name="Remedy">The cheapest way out.</param>
 /// <param name="Cents">What each way out costs, as the planner weighs it; infinite where there is none.</param>
-public sealed record SharedHole(int Circuit, int CurrentCarrying, string Where, int Places, string Larger, HoleRemedy Remedy, ImmutableDictionary<HoleRemedy, double> Cents)
+public sealed record SharedHole(
+    int Circuit,
+    int CurrentCarrying,
+    string Where,
+    int Places,
+    string Larger,
+    HoleRemedy Remedy,
+    ImmutableDictionary<HoleRemedy, double> Cents
+)
 {
     /// <summary>How it was chosen.</summary>
-    public Derivation Derivation(CodeEdition edition) => new("Cables together", Remedy switch { HoleRemedy.OwnHole => "holes of its own", HoleRemedy.OtherWay => "another way", _ => $"{Larger} AWG" })
-    {
-        Citation = $"{edition.Cite("wire.sheathed")}, {edition.Cite("wire.count")}",
-        Because = $"In {Where} it would lie with {CurrentCarrying} current-carrying wires in one hole and need {Larger} AWG. {string.Join(", ", Cents.Where(c => double.IsFinite(c.Value)).OrderBy(c => c.Key).Select(c => $"{Word(c.Key)} about ${c.Value / 100:0.00}"))}; the cheapest is taken.",
-    };
+    public Derivation Derivation(CodeEdition edition) =>
+        new(
+            "Cables together",
+            Remedy switch
+            {
+                HoleRemedy.OwnHole => "holes of its own",
+                HoleRemedy.OtherWay => "another way",
+                _ => $"{Larger} AWG",
+            }
+        )
+        {
+            Citation = $"{edition.Cite("wire.sheathed")}, {edition.Cite("wire.count")}",
+            Because =
+                $"In {Where} it would lie with {CurrentCarrying} current-carrying wires in one hole and need {Larger} AWG. "
+                + string.Join(
+                    ", ",
+                    Cents.Where(c => double.IsFinite(c.Value)).OrderBy(c => c.Key).Select(c => $"{Word(c.Key)} about ${c.Value / 100:0.00}")
+                )
+                + "; "
+                + "the cheapest is taken.",
+        };
 
-    private string Word(HoleRemedy remedy) => remedy switch { HoleRemedy.OwnHole => $"{Places} hole{(Places == 1 ? "" : "s")} of its own cost", HoleRemedy.OtherWay => "the way over the field costs", _ => "the larger wire costs" };
+    private string Word(HoleRemedy remedy) =>
+        remedy switch
+        {
+            HoleRemedy.OwnHole => $"{Places} hole{(Places == 1 ? "" : "s")} of its own cost",
+            HoleRemedy.OtherWay => "the way over the field costs",
+            _ => "the larger wire costs",
+        };
 }
 
 /// <summary>Looks for cables that lie so close together that they lose ampacity (334.80, 310.15(C)(1)).</summary>
@@ -52,24 +84,51 @@ internal static class HoleSearch
         return most > 1 && a.Circuits.Any(c => Changes(c, deriver, (2 * most) + (2 * Math.Min(four, most))));
     }
 
-    private static bool Changes(CircuitAnalysis c, CircuitDeriver deriver, int carrying) => c.Wire is { } wire && deriver.WireWith(c, carrying) is var other && (other?.Size, other?.Breaker) != (wire.Size, wire.Breaker);
+    private static bool Changes(CircuitAnalysis c, CircuitDeriver deriver, int carrying) =>
+        c.Wire is { } wire && deriver.WireWith(c, carrying) is var other && (other?.Size, other?.Breaker) != (wire.Size, wire.Breaker);
 
     /// <summary>The circuits that would need larger wire where their cables lie now, by number, with the cables concerned.</summary>
-    internal static SortedDictionary<int, (int Carrying, string Where, int Places, string Larger, ImmutableHashSet<Hop> Hops)> Of(JobAnalysis a, CircuitDeriver deriver)
+    internal static SortedDictionary<int, (int Carrying, string Where, int Places, string Larger, ImmutableHashSet<Hop> Hops)> Of(
+        JobAnalysis a,
+        CircuitDeriver deriver
+    )
     {
-        var holes = DrillList.Through(a, []).SelectMany(p => DrillList.Bored(a, p.Key.Member, p.Value).Where(h => h.Length > 1).Select(h => (p.Key.Member.Where, Hole: h))).ToList();
-        var bundles = holes.Where(h => !Plates(h.Where)).GroupBy(h => (h.Where, Key: string.Join(' ', h.Hole.Select(x => $"{x.Circuit}:{x.Hop.From}:{x.Hop.To}:{x.Hop.Use}"))))
-            .Where(g => g.Count() * a.Job.Frame.StudSpacing.InInches > BundleInches).SelectMany(g => g);
+        var holes = DrillList
+            .Through(a, [])
+            .SelectMany(p => DrillList.Bored(a, p.Key.Member, p.Value).Where(h => h.Length > 1).Select(h => (p.Key.Member.Where, Hole: h)))
+            .ToList();
+        var bundles = holes
+            .Where(h => !Plates(h.Where))
+            .GroupBy(h => (h.Where, Key: string.Join(' ', h.Hole.Select(x => $"{x.Circuit}:{x.Hop.From}:{x.Hop.To}:{x.Hop.Use}"))))
+            .Where(g => g.Count() * a.Job.Frame.StudSpacing.InInches > BundleInches)
+            .SelectMany(g => g);
 
         // Two sheathed cables through a sealed hole keep theirs: the rule begins with the third.
         var found = new SortedDictionary<int, (int, string, int, string, ImmutableHashSet<Hop>)>();
-        foreach (var group in holes.Where(h => Plates(h.Where) && h.Hole.Length > 2).Concat(bundles).SelectMany(h => h.Hole.Select(x => (h.Where, h.Hole, Cable: x))).GroupBy(x => x.Cable.Circuit))
+        foreach (
+            var group in holes
+                .Where(h => Plates(h.Where) && h.Hole.Length > 2)
+                .Concat(bundles)
+                .SelectMany(h => h.Hole.Select(x => (h.Where, h.Hole, Cable: x)))
+                .GroupBy(x => x.Cable.Circuit)
+        )
         {
-            if (a.CircuitByNumber(group.Key) is not { Wire: not null } c) continue;
-            var hurt = group.Select(x => (x.Where, x.Cable.Hop, Carrying: x.Hole.Sum(y => y.Carrying))).Where(x => Changes(c, deriver, x.Carrying)).ToList();
-            if (hurt.Count == 0) continue;
+            if (a.CircuitByNumber(group.Key) is not { Wire: not null } c)
+                continue;
+            var hurt = group
+                .Select(x => (x.Where, x.Cable.Hop, Carrying: x.Hole.Sum(y => y.Carrying)))
+                .Where(x => Changes(c, deriver, x.Carrying))
+                .ToList();
+            if (hurt.Count == 0)
+                continue;
             var worst = hurt.MaxBy(h => h.Carrying);
-            found[group.Key] = (worst.Carrying, worst.Where, hurt.Count, deriver.WireWith(c, worst.Carrying)?.Size ?? "no", [.. hurt.Select(h => h.Hop)]);
+            found[group.Key] = (
+                worst.Carrying,
+                worst.Where,
+                hurt.Count,
+                deriver.WireWith(c, worst.Carrying)?.Size ?? "no",
+                [.. hurt.Select(h => h.Hop)]
+            );
         }
 
         return found;

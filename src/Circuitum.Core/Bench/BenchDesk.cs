@@ -14,7 +14,17 @@ public static class BenchDesk
     /// <summary>The questions, in the order in which they are shown.</summary>
     public static ImmutableArray<BenchQuestion> Questions { get; } =
     [
-        WireBench.Wire, WireBench.Drop, WireBench.Grouping, BoxBench.Box, BoxBench.Conduit, CircuitBench.Circuit, CircuitBench.Range, ServiceBench.Service, SpacingBench.Walls, LampBench.Lamps, ReelBench.Reels,
+        WireBench.Wire,
+        WireBench.Drop,
+        WireBench.Grouping,
+        BoxBench.Box,
+        BoxBench.Conduit,
+        CircuitBench.Circuit,
+        CircuitBench.Range,
+        ServiceBench.Service,
+        SpacingBench.Walls,
+        LampBench.Lamps,
+        ReelBench.Reels,
     ];
 
     /// <summary>The question with a name, or none.</summary>
@@ -27,7 +37,8 @@ public static class BenchDesk
     public static BenchAnswer Ask(BenchQuestion question, IEnumerable<(string Name, string Value)> told)
     {
         var input = new BenchInput(question, told);
-        foreach (var field in question.Fields.Where(f => f.Needed)) _ = input.Text(field.Name);
+        foreach (var field in question.Fields.Where(f => f.Needed))
+            _ = input.Text(field.Name);
         return question.Work(input);
     }
 }

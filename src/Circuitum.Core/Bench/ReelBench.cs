@@ -6,24 +6,45 @@ namespace Circuitum.Core.Bench;
 /// <summary>Cuts from coils.</summary>
 public static class ReelBench
 {
-    internal static BenchQuestion Reels { get; } = new("reels", "Cuts from coils",
-    [
-        new("cuts", "Lengths to cut, ft", "") { Needed = true, Example = "96,84,71" },
-        new("coil", "A coil, ft", "250"),
-    ], i =>
-    {
-        var coil = i.Number("coil", 1, 10_000);
-        var cuts = i.Numbers("cuts", 0.01, 10_000);
-        if (cuts.FirstOrDefault(c => c > coil) is var long_ and > 0) throw new BenchException("cuts", $"{long_:0.##} ft is longer than a coil of {coil:0.##} ft.");
-        var packed = Pack(cuts, coil);
-        var least = (int)Math.Ceiling((cuts.Sum() / coil) - 1e-9);
-        return new([("coils", packed.Length), ("least", least), ("cuts", packed.Select(c => c.ToArray()).ToArray()), ("leftovers", packed.Select(c => Math.Round(coil - c.Sum(), 2)).ToArray())], new("Cuts from coils", $"{packed.Length} coil{(packed.Length == 1 ? "" : "s")}")
-        {
-            Formula = $"{cuts.Sum():0.##} / {coil:0.##} = {cuts.Sum() / coil:0.00}, so at least {least}",
-            Because = packed.Length == least ? "No fewer are possible." : "The fewest that a thorough search found.",
-            Steps = [.. packed.Select((c, n) => Derivation.Fact($"Coil {n + 1}", string.Join(" + ", c.Select(x => $"{x:0.##}")), $"{coil - c.Sum():0.##} ft left"))],
-        });
-    });
+    internal static BenchQuestion Reels { get; } =
+        new(
+            "reels",
+            "Cuts from coils",
+            [new("cuts", "Lengths to cut, ft", "") { Needed = true, Example = "96,84,71" }, new("coil", "A coil, ft", "250")],
+            i =>
+            {
+                var coil = i.Number("coil", 1, 10_000);
+                var cuts = i.Numbers("cuts", 0.01, 10_000);
+                if (cuts.FirstOrDefault(c => c > coil) is var long_ and > 0)
+                    throw new BenchException("cuts", $"{long_:0.##} ft is longer than a coil of {coil:0.##} ft.");
+                var packed = Pack(cuts, coil);
+                var least = (int)Math.Ceiling((cuts.Sum() / coil) - 1e-9);
+                return new(
+                    [
+                        ("coils", packed.Length),
+                        ("least", least),
+                        ("cuts", packed.Select(c => c.ToArray()).ToArray()),
+                        ("leftovers", packed.Select(c => Math.Round(coil - c.Sum(), 2)).ToArray()),
+                    ],
+                    new("Cuts from coils", $"{packed.Length} coil{(packed.Length == 1 ? "" : "s")}")
+                    {
+                        Formula = $"{cuts.Sum():0.##} / {coil:0.##} = {cuts.Sum() / coil:0.00}, so at least {least}",
+                        Because = packed.Length == least ? "No fewer are possible." : "The fewest that a thorough search found.",
+                        Steps =
+                        [
+                            .. packed.Select(
+                                (c, n) =>
+                                    Derivation.Fact(
+                                        $"Coil {n + 1}",
+                                        string.Join(" + ", c.Select(x => $"{x:0.##}")),
+                                        $"{coil - c.Sum():0.##} ft left"
+                                    )
+                            ),
+                        ],
+                    }
+                );
+            }
+        );
 
     // A search that has looked at so many places for cuts stops with the best it has.
     private const int MostSteps = 400_000;
@@ -36,10 +57,11 @@ public static class ReelBench
         var sorted = cuts.OrderDescending().ToArray();
         var least = (int)Math.Ceiling((sorted.Sum() / coil) - 1e-9);
         var best = BestFit(sorted, coil);
-        for (var steps = 0; best.Count > least;)
+        for (var steps = 0; best.Count > least; )
         {
             var fewer = Enumerable.Range(0, best.Count - 1).Select(_ => new List<double>()).ToList();
-            if (!Fits(0, fewer, [.. Enumerable.Repeat(coil, fewer.Count)], ref steps)) break;
+            if (!Fits(0, fewer, [.. Enumerable.Repeat(coil, fewer.Count)], ref steps))
+                break;
             best = fewer;
         }
 
@@ -47,15 +69,18 @@ public static class ReelBench
 
         bool Fits(int n, List<List<double>> into, double[] left, ref int steps)
         {
-            if (n == sorted.Length) return true;
+            if (n == sorted.Length)
+                return true;
             var tried = new HashSet<double>();
             for (var b = 0; b < left.Length; b++)
             {
                 // Two coils with as much left are the same.
-                if (left[b] < sorted[n] - 1e-9 || !tried.Add(Math.Round(left[b], 6)) || ++steps > MostSteps) continue;
+                if (left[b] < sorted[n] - 1e-9 || !tried.Add(Math.Round(left[b], 6)) || ++steps > MostSteps)
+                    continue;
                 left[b] -= sorted[n];
                 into[b].Add(sorted[n]);
-                if (Fits(n + 1, into, left, ref steps)) return true;
+                if (Fits(n + 1, into, left, ref steps))
+                    return true;
                 into[b].RemoveAt(into[b].Count - 1);
                 left[b] += sorted[n];
             }
@@ -70,7 +95,9 @@ public static class ReelBench
         foreach (var cut in sorted)
         {
             var at = -1;
-            for (var b = 0; b < left.Count; b++) if (left[b] >= cut - 1e-9 && (at < 0 || left[b] < left[at])) at = b;
+            for (var b = 0; b < left.Count; b++)
+                if (left[b] >= cut - 1e-9 && (at < 0 || left[b] < left[at]))
+                    at = b;
             if (at < 0)
             {
                 coils.Add([]);

@@ -8,31 +8,56 @@ namespace Circuitum.Core.Bench;
 /// <summary>Receptacles along walls.</summary>
 internal static class SpacingBench
 {
-    internal static BenchQuestion Walls { get; } = new("walls", "Receptacles along wall spaces",
-    [
-        new("family", "Rules", "us-2023", [.. BenchDesk.UsEditions, WireBench.Canada]),
-        new("spaces", "Wall spaces along the floor line, in feet or with a unit", "") { Needed = true, Example = "13,25,23in" },
-        new("reach", "Farthest from a receptacle, where it is closer than the rule", "") { Example = "4ft" },
-    ], i =>
-    {
-        var canada = i.Choice("family") == WireBench.Canada;
-        var edition = canada ? null : CodeLibrary.Edition(i.Choice("family"));
-        var reach = canada ? Length.Millimetres(1800) : Length.Inches(edition!.Number("wallReachIn"));
-        var least = canada ? Length.Millimetres(900) : Length.Inches(edition!.Number("wallSpaceLeastIn"));
-        if (i.Has("reach"))
-        {
-            if (i.Lengths("reach") is not [var closer] || closer < Length.Inches(6) || closer > reach) throw new BenchException("reach", $"one length from 6 in to {LengthText.Show(reach)}.");
-            reach = closer;
-        }
+    internal static BenchQuestion Walls { get; } =
+        new(
+            "walls",
+            "Receptacles along wall spaces",
+            [
+                new("family", "Rules", "us-2023", [.. BenchDesk.UsEditions, WireBench.Canada]),
+                new("spaces", "Wall spaces along the floor line, in feet or with a unit", "") { Needed = true, Example = "13,25,23in" },
+                new("reach", "Farthest from a receptacle, where it is closer than the rule", "") { Example = "4ft" },
+            ],
+            i =>
+            {
+                var canada = i.Choice("family") == WireBench.Canada;
+                var edition = canada ? null : CodeLibrary.Edition(i.Choice("family"));
+                var reach = canada ? Length.Millimetres(1800) : Length.Inches(edition!.Number("wallReachIn"));
+                var least = canada ? Length.Millimetres(900) : Length.Inches(edition!.Number("wallSpaceLeastIn"));
+                if (i.Has("reach"))
+                {
+                    if (i.Lengths("reach") is not [var closer] || closer < Length.Inches(6) || closer > reach)
+                        throw new BenchException("reach", $"one length from 6 in to {LengthText.Show(reach)}.");
+                    reach = closer;
+                }
 
-        var spaces = i.Lengths("spaces");
-        ImmutableArray<int> counts = [.. spaces.Select(s => s < least ? 0 : Math.Max(1, (int)((s.Units + (reach.Units * 2) - 1) / (reach.Units * 2))))];
-        return new([("receptacles", counts.ToArray()), ("total", counts.Sum())], new("Receptacles along wall spaces", $"{counts.Sum()}")
-        {
-            Formula = string.Join(" + ", counts),
-            Citation = canada ? "26-722" : edition!.Cite("box.wall"),
-            Because = $"No point of a space of {LengthText.Show(least)} and more lies over {LengthText.Show(reach)} from a receptacle, so each serves {LengthText.Show(reach * 2)}. Doorways break a wall, windows do not, and a space goes on round a corner.",
-            Steps = [.. spaces.Select((s, n) => Derivation.Fact($"Space {n + 1}, {LengthText.Show(s)}", $"{counts[n]}", s < least ? "narrower than what counts" : ""))],
-        });
-    });
+                var spaces = i.Lengths("spaces");
+                ImmutableArray<int> counts =
+                [
+                    .. spaces.Select(s => s < least ? 0 : Math.Max(1, (int)((s.Units + (reach.Units * 2) - 1) / (reach.Units * 2)))),
+                ];
+                return new(
+                    [("receptacles", counts.ToArray()), ("total", counts.Sum())],
+                    new("Receptacles along wall spaces", $"{counts.Sum()}")
+                    {
+                        Formula = string.Join(" + ", counts),
+                        Citation = canada ? "26-722" : edition!.Cite("box.wall"),
+                        Because =
+                            $"No point of a space of {LengthText.Show(least)} and more lies over {LengthText.Show(reach)} from "
+                            + $"a receptacle, so each serves {LengthText.Show(reach * 2)}. Doorways break a wall, windows do not, "
+                            + "and a space goes on round a corner.",
+                        Steps =
+                        [
+                            .. spaces.Select(
+                                (s, n) =>
+                                    Derivation.Fact(
+                                        $"Space {n + 1}, {LengthText.Show(s)}",
+                                        $"{counts[n]}",
+                                        s < least ? "narrower than what counts" : ""
+                                    )
+                            ),
+                        ],
+                    }
+                );
+            }
+        );
 }

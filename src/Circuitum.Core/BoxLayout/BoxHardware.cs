@@ -29,44 +29,64 @@ public sealed record StudNote(Length Stud, StudSide Side, Length Off, string Nee
 public static class BoxHardware
 {
     /// <summary>Gangs of a device box; 0 for one that carries a fixture or an alarm.</summary>
-    public static int Gangs(Job job, Box box) => box.Kind switch
-    {
-        BoxKind.Switch => Math.Max(1, box.Gangs.Length),
-        BoxKind.Receptacle => box.Style == ReceptacleStyle.Quad ? 2 : 1,
-        BoxKind.Provision => 1,
-        BoxKind.Disconnect => job.ApplianceById(box.Serves) is { } served && ApplianceFacts.Of(served).Cutoff == Cutoff.Sight ? 0 : 1,
-        BoxKind.Appliance when job.ApplianceById(box.Appliance) is { } a && ApplianceFacts.Of(a) is { Hardwired: false } f => f.Volts == 240 ? 2 : 1,
-        _ => 0,
-    };
+    public static int Gangs(Job job, Box box) =>
+        box.Kind switch
+        {
+            BoxKind.Switch => Math.Max(1, box.Gangs.Length),
+            BoxKind.Receptacle => box.Style == ReceptacleStyle.Quad ? 2 : 1,
+            BoxKind.Provision => 1,
+            BoxKind.Disconnect => job.ApplianceById(box.Serves) is { } served && ApplianceFacts.Of(served).Cutoff == Cutoff.Sight ? 0 : 1,
+            BoxKind.Appliance when job.ApplianceById(box.Appliance) is { } a && ApplianceFacts.Of(a) is { Hardwired: false } f => f.Volts
+            == 240
+                ? 2
+                : 1,
+            _ => 0,
+        };
 
-    /// <summary>Whether a box has to be listed for a fan (314.27(C)): where one hangs, and from 2020 on where one is likely, over the middle of a habitable room.</summary>
+    /// <summary>
+    /// Whether a box has to be listed for a fan (314.27(C)): where one hangs, and from 2020 on where one is likely, over the middle of a
+    /// habitable room.
+    /// </summary>
     public static bool NeedsFanBox(HouseShape house, CodeEdition edition, Box box)
     {
-        if (box.Fixture == LightStyle.Fan || house.Job.ApplianceById(box.Appliance)?.Type == "ceiling-fan") return true;
-        if (edition.Way("fanBox") != "habitable" || box.Kind != BoxKind.Light || box.Wall is not null || box.Fixture is LightStyle.Recessed or LightStyle.Vanity) return false;
+        if (box.Fixture == LightStyle.Fan || house.Job.ApplianceById(box.Appliance)?.Type == "ceiling-fan")
+            return true;
+        if (
+            edition.Way("fanBox") != "habitable"
+            || box.Kind != BoxKind.Light
+            || box.Wall is not null
+            || box.Fixture is LightStyle.Recessed or LightStyle.Vanity
+        )
+            return false;
         var room = house[box.Room];
-        return box.Fixture != LightStyle.Pendant && edition.Traits(room.Room.Kind).WallSpaces && room.Room.Kind != RoomKind.Kitchen && room.InchesToWall(Places.Of(house, box)) >= 30;
+        return box.Fixture != LightStyle.Pendant
+            && edition.Traits(room.Room.Kind).WallSpaces
+            && room.Room.Kind != RoomKind.Kitchen
+            && room.InchesToWall(Places.Of(house, box)) >= 30;
     }
 
     /// <summary>Whether a receptacle is tamper-resistant (406.12): all but high ones and those in an appliance's own space.</summary>
-    public static bool TamperResistant(CodeEdition edition, Box box) => box.Kind switch
-    {
-        BoxKind.Receptacle => box.Height <= Length.Inches(edition.Number("requiredHeightMostIn")),
-        _ => false,
-    };
+    public static bool TamperResistant(CodeEdition edition, Box box) =>
+        box.Kind switch
+        {
+            BoxKind.Receptacle => box.Height <= Length.Inches(edition.Number("requiredHeightMostIn")),
+            _ => false,
+        };
 
     /// <summary>How a receptacle is protected from the weather.</summary>
-    public static WeatherNeed Weather(Job job, Box box) => job.KindAt(box) switch
-    {
-        RoomKind.Porch => WeatherNeed.Damp,
-        RoomKind.Deck or RoomKind.Outdoors => WeatherNeed.Wet,
-        _ => WeatherNeed.None,
-    };
+    public static WeatherNeed Weather(Job job, Box box) =>
+        job.KindAt(box) switch
+        {
+            RoomKind.Porch => WeatherNeed.Damp,
+            RoomKind.Deck or RoomKind.Outdoors => WeatherNeed.Wet,
+            _ => WeatherNeed.None,
+        };
 
     /// <summary>The stud that a box on a wall is nailed to, studs being laid out from the wall's first corner; none in a ceiling.</summary>
     public static StudNote? StudOf(HouseShape house, Box box)
     {
-        if (box.Wall is not { } wall) return null;
+        if (box.Wall is not { } wall)
+            return null;
         var room = house[box.Room];
         var spacing = WallFactOf(house.Job, box.Room, wall)?.StudSpacing ?? house.Job.Frame.StudSpacing;
         var length = room.Walls[wall].Length;
@@ -86,7 +106,14 @@ public static class BoxHardware
         var off = (box.Along - stud).Abs();
         var half = (Math.Max(1, Gangs(house.Job, box)) * 1.8125 / 2) + 0.25;
         var gap = off.InInches - 0.75 - half;
-        return new(stud, useBelow == rightIsAlong ? StudSide.Right : StudSide.Left, off, Math.Abs(gap) <= 1.25 ? "" : gap < 0 ? "moves beside the stud" : "bar or block");
+        return new(
+            stud,
+            useBelow == rightIsAlong ? StudSide.Right : StudSide.Left,
+            off,
+            Math.Abs(gap) <= 1.25 ? ""
+                : gap < 0 ? "moves beside the stud"
+                : "bar or block"
+        );
     }
 
     internal static WallFact? WallFactOf(Job job, string room, int wall) => job.Walls.FirstOrDefault(w => w.Room == room && w.Wall == wall);
@@ -100,9 +127,22 @@ public static class BoxHardware
         var job = house.Job;
         var what = box.Kind switch
         {
-            BoxKind.Receptacle => box.Style switch { ReceptacleStyle.Single => "R1", ReceptacleStyle.Quad => "RR", _ => "R" },
+            BoxKind.Receptacle => box.Style switch
+            {
+                ReceptacleStyle.Single => "R1",
+                ReceptacleStyle.Quad => "RR",
+                _ => "R",
+            },
             BoxKind.Switch => ways.Count == 0 ? "S" : string.Join(' ', ways.Select(w => w == 1 ? "S" : $"S{w}")),
-            BoxKind.Light => box.Fixture switch { LightStyle.Recessed => "LR", LightStyle.Pendant => "LP", LightStyle.Vanity => "LV", LightStyle.Wall => "LW", LightStyle.Fan => "F", _ => "L" },
+            BoxKind.Light => box.Fixture switch
+            {
+                LightStyle.Recessed => "LR",
+                LightStyle.Pendant => "LP",
+                LightStyle.Vanity => "LV",
+                LightStyle.Wall => "LW",
+                LightStyle.Fan => "F",
+                _ => "L",
+            },
             BoxKind.SmokeAlarm => box.CarbonMonoxide ? "SA CO" : "SA",
             BoxKind.Provision => "P",
             BoxKind.Disconnect => job.ApplianceById(box.Serves) is { } served ? $"DS {ApplianceFacts.Of(served).Name}" : "DS",

@@ -29,8 +29,10 @@ public static class BoxProposal
         ApplianceOutlets.Add(draft);
         ReceptacleRules.Add(draft);
         LightRules.Add(draft);
-        if (edition.InForce("box.alarm")) AlarmRules.Add(draft);
-        if (edition.InForce("box.disconnect")) EquipmentRules.Add(draft);
+        if (edition.InForce("box.alarm"))
+            AlarmRules.Add(draft);
+        if (edition.InForce("box.disconnect"))
+            EquipmentRules.Add(draft);
         var added = draft.Named(old);
         var boxes = kept.Concat(added).ToImmutableArray();
         return job with { Decisions = DropLost(job.Decisions with { Boxes = boxes }) };
@@ -40,18 +42,42 @@ public static class BoxProposal
     public static Decisions DropLost(Decisions decisions)
     {
         var there = decisions.Boxes.Select(b => b.Id).ToHashSet();
-        var boxes = decisions.Boxes.Select(b => b.Gangs.Length == 0 ? b : b with
-        {
-            Gangs = [.. b.Gangs.Select(g => g with { Lights = [.. g.Lights.Where(there.Contains)] }).Where(g => g.Lights.Length > 0)],
-        });
-        var circuits = decisions.Circuits.Select(c => c.Boxes.All(m => there.Contains(m.Box)) ? c : c with { Boxes = [.. c.Boxes.Where(m => there.Contains(m.Box))] })
+        var boxes = decisions.Boxes.Select(b =>
+            b.Gangs.Length == 0
+                ? b
+                : b with
+                {
+                    Gangs =
+                    [
+                        .. b.Gangs.Select(g => g with { Lights = [.. g.Lights.Where(there.Contains)] }).Where(g => g.Lights.Length > 0),
+                    ],
+                }
+        );
+        var circuits = decisions
+            .Circuits.Select(c =>
+                c.Boxes.All(m => there.Contains(m.Box)) ? c : c with { Boxes = [.. c.Boxes.Where(m => there.Contains(m.Box))] }
+            )
             .Select(c => c.First is { } first && !there.Contains(first) ? c with { First = null } : c);
         // A circuit that has lost all it fed is no circuit, unless a person made it or gave it a name.
         var before = decisions.Circuits.ToDictionary(c => c.Number, c => c.Boxes.Length);
-        var kept = circuits.Where(c => c.Boxes.Length > 0 || before[c.Number] == 0 || c.Locked || c.Label is not null || c.By == Maker.Person).ToList();
+        var kept = circuits
+            .Where(c => c.Boxes.Length > 0 || before[c.Number] == 0 || c.Locked || c.Label is not null || c.By == Maker.Person)
+            .ToList();
         var gone = decisions.Circuits.Select(c => c.Number).Except(kept.Select(c => c.Number)).ToHashSet();
-        if (gone.Count > 0) decisions = (decisions with { Circuits = [.. kept], Spaces = [.. decisions.Spaces.Where(s => !gone.Contains(s.Circuit))] }).WithoutLostPairs();
-        return decisions with { Boxes = SwitchRules.Recounted(boxes), Circuits = [.. kept], Pulled = [.. decisions.Pulled.Where(p => there.Contains(p.To))] };
+        if (gone.Count > 0)
+            decisions = (
+                decisions with
+                {
+                    Circuits = [.. kept],
+                    Spaces = [.. decisions.Spaces.Where(s => !gone.Contains(s.Circuit))],
+                }
+            ).WithoutLostPairs();
+        return decisions with
+        {
+            Boxes = SwitchRules.Recounted(boxes),
+            Circuits = [.. kept],
+            Pulled = [.. decisions.Pulled.Where(p => there.Contains(p.To))],
+        };
     }
 }
 
@@ -80,10 +106,15 @@ internal sealed class Draft(Job job, HouseShape house, CodeEdition edition, List
     /// <summary>Adds a box with a temporary id; refused ones are passed over.</summary>
     internal Box? Add(Box box)
     {
-        if (Refused(box)) return null;
+        if (Refused(box))
+            return null;
 
         // A box never takes the place of another one or of a corner: the nearest place where it can stand is meant.
-        if (box.Kind is BoxKind.Receptacle or BoxKind.Switch or BoxKind.Provision or BoxKind.Appliance || box is { Kind: BoxKind.Light, Outside: false }) box = BoxBody.Settle(house, box, [.. All], SettleInches);
+        if (
+            box.Kind is BoxKind.Receptacle or BoxKind.Switch or BoxKind.Provision or BoxKind.Appliance
+            || box is { Kind: BoxKind.Light, Outside: false }
+        )
+            box = BoxBody.Settle(house, box, [.. All], SettleInches);
         var named = box with { Id = $"new-{added.Count}", By = Maker.Planner };
         added.Add(named);
         return named;
@@ -101,8 +132,18 @@ internal sealed class Draft(Job job, HouseShape house, CodeEdition edition, List
         var rest = new List<Box>();
         foreach (var box in added)
         {
-            var same = free.FirstOrDefault(o => o.Kind == box.Kind && o.Room == box.Room && o.Appliance == box.Appliance && o.Serves == box.Serves && o.Wall == box.Wall && o.Along == box.Along && o.At == box.At && o.Outside == box.Outside);
-            if (same is null) rest.Add(box);
+            var same = free.FirstOrDefault(o =>
+                o.Kind == box.Kind
+                && o.Room == box.Room
+                && o.Appliance == box.Appliance
+                && o.Serves == box.Serves
+                && o.Wall == box.Wall
+                && o.Along == box.Along
+                && o.At == box.At
+                && o.Outside == box.Outside
+            );
+            if (same is null)
+                rest.Add(box);
             else
             {
                 ids[box.Id] = same.Id;
@@ -112,9 +153,18 @@ internal sealed class Draft(Job job, HouseShape house, CodeEdition edition, List
 
         foreach (var box in rest.ToList())
         {
-            var near = free.Where(o => o.Kind == box.Kind && o.Room == box.Room && o.Appliance == box.Appliance && o.Serves == box.Serves && o.Outside == box.Outside)
-                .OrderBy(o => Places.Of(house, o).InchesTo(Places.Of(house, box))).ThenBy(o => o.Id, StringComparer.Ordinal).FirstOrDefault();
-            if (near is null) continue;
+            var near = free.Where(o =>
+                    o.Kind == box.Kind
+                    && o.Room == box.Room
+                    && o.Appliance == box.Appliance
+                    && o.Serves == box.Serves
+                    && o.Outside == box.Outside
+                )
+                .OrderBy(o => Places.Of(house, o).InchesTo(Places.Of(house, box)))
+                .ThenBy(o => o.Id, StringComparer.Ordinal)
+                .FirstOrDefault();
+            if (near is null)
+                continue;
             ids[box.Id] = near.Id;
             free.Remove(near);
             rest.Remove(box);
@@ -125,31 +175,47 @@ internal sealed class Draft(Job job, HouseShape house, CodeEdition edition, List
         {
             var stem = $"{Cut(box.Room)}.{Letter(box)}";
             var n = 1;
-            while (!taken.Add($"{stem}{n}")) n++;
+            while (!taken.Add($"{stem}{n}"))
+                n++;
             ids[box.Id] = $"{stem}{n}";
         }
 
-        return [.. added.Select(b => b with
-        {
-            Id = ids[b.Id],
-            Gangs = [.. b.Gangs.Select(g => g with { Lights = [.. g.Lights.Select(l => ids.GetValueOrDefault(l, l))] })],
-        })];
+        return
+        [
+            .. added.Select(b =>
+                b with
+                {
+                    Id = ids[b.Id],
+                    Gangs = [.. b.Gangs.Select(g => g with { Lights = [.. g.Lights.Select(l => ids.GetValueOrDefault(l, l))] })],
+                }
+            ),
+        ];
     }
 
     private static string Cut(string room) => room.Length > 48 ? room[..48] : room;
 
-    private static string Letter(Box box) => box.Kind switch
-    {
-        BoxKind.Receptacle => "r",
-        BoxKind.Light => "l",
-        BoxKind.Switch => "s",
-        BoxKind.SmokeAlarm => "a",
-        BoxKind.Appliance => "e",
-        BoxKind.Disconnect => "d",
-        _ => "p",
-    };
+    private static string Letter(Box box) =>
+        box.Kind switch
+        {
+            BoxKind.Receptacle => "r",
+            BoxKind.Light => "l",
+            BoxKind.Switch => "s",
+            BoxKind.SmokeAlarm => "a",
+            BoxKind.Appliance => "e",
+            BoxKind.Disconnect => "d",
+            _ => "p",
+        };
 
-    private bool Refused(Box box) => job.Decisions.Refused.Any(r =>
-        r.Kind == box.Kind && r.Room == box.Room && r.Appliance == (box.Serves ?? box.Appliance) && r.Wall == box.Wall
-        && (box.Wall is null ? r.At is { } at && box.At is { } here && at.InchesTo(here) < 12 : (r.Along - box.Along).Abs() < Length.Inches(12)));
+    private bool Refused(Box box) =>
+        job.Decisions.Refused.Any(r =>
+            r.Kind == box.Kind
+            && r.Room == box.Room
+            && r.Appliance == (box.Serves ?? box.Appliance)
+            && r.Wall == box.Wall
+            && (
+                box.Wall is null
+                    ? r.At is { } at && box.At is { } here && at.InchesTo(here) < 12
+                    : (r.Along - box.Along).Abs() < Length.Inches(12)
+            )
+        );
 }

@@ -19,7 +19,8 @@ internal static class ClosetLight
     }
 
     /// <summary>The clearance that a light needs: a recessed one less than one on the surface.</summary>
-    internal static double Needed(CodeEdition edition, Box light) => edition.Number(light.Fixture == LightStyle.Recessed ? "closetClearRecessedIn" : "closetClearSurfaceIn");
+    internal static double Needed(CodeEdition edition, Box light) =>
+        edition.Number(light.Fixture == LightStyle.Recessed ? "closetClearRecessedIn" : "closetClearSurfaceIn");
 
     private static double FromWall(RoomShape room, Wall wall, Point at)
     {

@@ -20,10 +20,11 @@ public static class FloorAreas
     /// that has stairs.
     /// </summary>
     /// <param name="room">The room.</param>
-    public static bool CanBeFinished(Room room) => room.Kind switch
-    {
-        RoomKind.UnfinishedBasement => room.Adaptable ?? room.CeilingHeight >= LeastCeiling,
-        RoomKind.Attic => room.Adaptable ?? (room.Access == AccessKind.Stairs),
-        _ => false,
-    };
+    public static bool CanBeFinished(Room room) =>
+        room.Kind switch
+        {
+            RoomKind.UnfinishedBasement => room.Adaptable ?? room.CeilingHeight >= LeastCeiling,
+            RoomKind.Attic => room.Adaptable ?? (room.Access == AccessKind.Stairs),
+            _ => false,
+        };
 }

@@ -21,13 +21,34 @@ internal static class IslandRules
             var wanted = Wanted(draft.Edition, island);
             if (wanted == 0)
             {
-                if (draft.Edition.Way("island") == "provision" && there.Count == 0) draft.Add(new Box { Kind = BoxKind.Provision, Room = shape.Room.Id, At = Ends(shape, island, 1)[0], Height = Length.Inches(18) });
+                if (draft.Edition.Way("island") == "provision" && there.Count == 0)
+                    draft.Add(
+                        new Box
+                        {
+                            Kind = BoxKind.Provision,
+                            Room = shape.Room.Id,
+                            At = Ends(shape, island, 1)[0],
+                            Height = Length.Inches(18),
+                        }
+                    );
                 continue;
             }
 
             var missing = wanted - there.Count(b => b.Kind == BoxKind.Receptacle);
-            foreach (var at in Ends(shape, island, wanted).OrderBy(e => there.Count == 0 ? 0 : -there.Min(b => Places.Of(draft.House, b).InchesTo(e))).Take(Math.Max(0, missing)))
-                draft.Add(new Box { Kind = BoxKind.Receptacle, Room = shape.Room.Id, At = at, Height = ReceptacleRules.CounterTop - Length.Inches(8) });
+            foreach (
+                var at in Ends(shape, island, wanted)
+                    .OrderBy(e => there.Count == 0 ? 0 : -there.Min(b => Places.Of(draft.House, b).InchesTo(e)))
+                    .Take(Math.Max(0, missing))
+            )
+                draft.Add(
+                    new Box
+                    {
+                        Kind = BoxKind.Receptacle,
+                        Room = shape.Room.Id,
+                        At = at,
+                        Height = ReceptacleRules.CounterTop - Length.Inches(8),
+                    }
+                );
         }
     }
 
@@ -37,17 +58,28 @@ internal static class IslandRules
         var (width, depth) = (island.Spot.Width.InInches, island.Spot.Depth.InInches);
         switch (edition.Way("island"))
         {
-            case "each": return Math.Max(width, depth) >= edition.Number("islandLeastLongIn") && Math.Min(width, depth) >= edition.Number("islandLeastShortIn") ? 1 : 0;
+            case "each":
+                return
+                    Math.Max(width, depth) >= edition.Number("islandLeastLongIn")
+                    && Math.Min(width, depth) >= edition.Number("islandLeastShortIn")
+                    ? 1
+                    : 0;
             case "area":
                 var more = (width * depth / 144) - edition.Number("islandFirstSqFt");
                 return 1 + Math.Max(0, (int)Math.Ceiling((more / edition.Number("islandMoreSqFt")) - 1e-9));
-            default: return 0;
+            default:
+                return 0;
         }
     }
 
     /// <summary>The boxes that stand on an island.</summary>
-    internal static IEnumerable<Box> On(HouseShape house, IEnumerable<Box> boxes, RoomShape shape, Counter island) => boxes
-        .Where(b => b.Room == shape.Room.Id && b.Wall is null && b.Kind is (BoxKind.Provision or BoxKind.Receptacle) && Places.InchesTo(shape, island.Spot, Places.Of(house, b)) < 1);
+    internal static IEnumerable<Box> On(HouseShape house, IEnumerable<Box> boxes, RoomShape shape, Counter island) =>
+        boxes.Where(b =>
+            b.Room == shape.Room.Id
+            && b.Wall is null
+            && b.Kind is (BoxKind.Provision or BoxKind.Receptacle)
+            && Places.InchesTo(shape, island.Spot, Places.Of(house, b)) < 1
+        );
 
     /// <summary>How far a place is from the outer end of a peninsula, in inches.</summary>
     internal static double FromOuterEnd(RoomShape shape, Counter peninsula, Point at)
@@ -72,12 +104,28 @@ internal static class IslandRules
             var wall = shape.Walls[island.Spot.Wall!.Value];
             along = Math.Abs(shape.InX(wall)) > Math.Abs(shape.InY(wall));
             var outward = along ? shape.InX(wall) : shape.InY(wall);
-            (from, to) = along ? (outward > 0 ? e - 3 : w + 3, outward > 0 ? w + 12 : e - 12) : (outward > 0 ? s - 3 : n + 3, outward > 0 ? n + 12 : s - 12);
+            (from, to) = along
+                ? (outward > 0 ? e - 3 : w + 3, outward > 0 ? w + 12 : e - 12)
+                : (outward > 0 ? s - 3 : n + 3, outward > 0 ? n + 12 : s - 12);
         }
 
         var middle = along ? (n + s) / 2 : (w + e) / 2;
         var face = along ? s - FaceInches : e - FaceInches;
-        return [.. Enumerable.Range(0, count).Select(i => (Place: count == 1 ? from : from + ((to - from) * i / (count - 1)), End: i == 0 || (i == count - 1 && !island.Peninsula)))
-            .Select(p => along ? new Point(Length.Inches(p.Place), Length.Inches(p.End ? middle : face)) : new Point(Length.Inches(p.End ? middle : face), Length.Inches(p.Place)))];
+        return
+        [
+            .. Enumerable
+                .Range(0, count)
+                .Select(i =>
+                    (
+                        Place: count == 1 ? from : from + ((to - from) * i / (count - 1)),
+                        End: i == 0 || (i == count - 1 && !island.Peninsula)
+                    )
+                )
+                .Select(p =>
+                    along
+                        ? new Point(Length.Inches(p.Place), Length.Inches(p.End ? middle : face))
+                        : new Point(Length.Inches(p.End ? middle : face), Length.Inches(p.Place))
+                ),
+        ];
     }
 }

@@ -22,35 +22,47 @@ internal static class LightRules
 
     internal static void Add(Draft draft)
     {
-        foreach (var shape in draft.Rooms) Lights(draft, shape);
-        foreach (var shape in draft.Rooms.Where(r => !r.Room.Kind.OpenAir())) OutsideDoors(draft, shape);
+        foreach (var shape in draft.Rooms)
+            Lights(draft, shape);
+        foreach (var shape in draft.Rooms.Where(r => !r.Room.Kind.OpenAir()))
+            OutsideDoors(draft, shape);
         SwitchRules.Add(draft);
     }
 
-    internal static List<Box> Of(Draft draft, RoomShape shape) => [.. draft.All.Where(b => b.Kind == BoxKind.Light && b.Room == shape.Room.Id && !b.Outside)];
+    internal static List<Box> Of(Draft draft, RoomShape shape) =>
+        [.. draft.All.Where(b => b.Kind == BoxKind.Light && b.Room == shape.Room.Id && !b.Outside)];
 
     private static void Lights(Draft draft, RoomShape shape)
     {
         var kind = shape.Room.Kind;
-        if (Of(draft, shape).Count > 0) return;
+        if (Of(draft, shape).Count > 0)
+            return;
         if (kind == RoomKind.Closet)
         {
-            if (shape.AreaSqFt >= LeastClosetSqFt) Closet(draft, shape);
+            if (shape.AreaSqFt >= LeastClosetSqFt)
+                Closet(draft, shape);
             return;
         }
 
-        if (!draft.Traits(shape).Light && !Serviced(draft.Job, shape.Room)) return;
+        if (!draft.Traits(shape).Light && !Serviced(draft.Job, shape.Room))
+            return;
         if (kind == RoomKind.Stairs)
         {
-            if (StairRules.Flights(draft.House).FirstOrDefault(f => f.Upper == shape) is { } flight) Stairs(draft, flight);
+            if (StairRules.Flights(draft.House).FirstOrDefault(f => f.Upper == shape) is { } flight)
+                Stairs(draft, flight);
             return;
         }
 
-        if (draft.Traits(shape).Outdoors) AtDoor(draft, shape);
-        else if (kind == RoomKind.Bathroom) Bathroom(draft, shape);
-        else if (kind == RoomKind.Kitchen && draft.Job.Preferences.CeilingLights != CeilingLights.Surface) Kitchen(draft, shape);
-        else if (Recessed(draft.Job.Preferences.CeilingLights, kind)) Grid(draft, shape, draft.Job.Preferences.RecessedSpacing, LightStyle.Recessed, _ => true);
-        else Fixtures(draft, shape);
+        if (draft.Traits(shape).Outdoors)
+            AtDoor(draft, shape);
+        else if (kind == RoomKind.Bathroom)
+            Bathroom(draft, shape);
+        else if (kind == RoomKind.Kitchen && draft.Job.Preferences.CeilingLights != CeilingLights.Surface)
+            Kitchen(draft, shape);
+        else if (Recessed(draft.Job.Preferences.CeilingLights, kind))
+            Grid(draft, shape, draft.Job.Preferences.RecessedSpacing, LightStyle.Recessed, _ => true);
+        else
+            Fixtures(draft, shape);
     }
 
     // Where another flight goes on upward there is no ceiling: the light of this one hangs on a wall.
@@ -63,29 +75,73 @@ internal static class LightRules
             return;
         }
 
-        var wall = shape.Walls.Where(w => !shape.Openings.Any(o => o.Wall == w.Index)).OrderByDescending(w => w.Length).ThenBy(w => w.Index).FirstOrDefault() ?? shape.Walls.MaxBy(w => w.Length)!;
-        draft.Add(new Box { Kind = BoxKind.Light, Room = shape.Room.Id, Wall = wall.Index, Along = wall.Length / 2, Height = Length.Inches(80), Fixture = LightStyle.Wall });
+        var wall = shape
+            .Walls.Where(w => !shape.Openings.Any(o => o.Wall == w.Index))
+            .OrderByDescending(w => w.Length)
+            .ThenBy(w => w.Index)
+            .FirstOrDefault()
+            ?? shape.Walls.MaxBy(w => w.Length)!;
+        draft.Add(
+            new Box
+            {
+                Kind = BoxKind.Light,
+                Room = shape.Room.Id,
+                Wall = wall.Index,
+                Along = wall.Length / 2,
+                Height = Length.Inches(80),
+                Fixture = LightStyle.Wall,
+            }
+        );
     }
 
-    /// <summary>Whether an attic or a crawl space holds equipment or, behind stairs or a folding ladder, storage: then it has a light (210.70(A)(3), (C)).</summary>
-    internal static bool Serviced(Job job, Room room) => room.Kind is RoomKind.Attic or RoomKind.CrawlSpace && (room.Access is AccessKind.Stairs or AccessKind.FoldingLadder || job.Appliances.Any(a => a.Room == room.Id));
+    /// <summary>
+    /// Whether an attic or a crawl space holds equipment or, behind stairs or a folding ladder, storage: then it has a light (210.70(A)(3),
+    /// (C)).
+    /// </summary>
+    internal static bool Serviced(Job job, Room room) =>
+        room.Kind is RoomKind.Attic or RoomKind.CrawlSpace
+        && (room.Access is AccessKind.Stairs or AccessKind.FoldingLadder || job.Appliances.Any(a => a.Room == room.Id));
 
-    private static bool Recessed(CeilingLights how, RoomKind kind) => how switch
-    {
-        CeilingLights.RecessedWhereOneWorks => kind is RoomKind.Laundry or RoomKind.Hallway,
-        CeilingLights.RecessedThroughout => kind is RoomKind.Laundry or RoomKind.Hallway or RoomKind.Living or RoomKind.Family or RoomKind.Den or RoomKind.Office or RoomKind.Recreation or RoomKind.FinishedBasement or RoomKind.Bedroom or RoomKind.Sunroom,
-        _ => false,
-    };
+    private static bool Recessed(CeilingLights how, RoomKind kind) =>
+        how switch
+        {
+            CeilingLights.RecessedWhereOneWorks => kind is RoomKind.Laundry or RoomKind.Hallway,
+            CeilingLights.RecessedThroughout => kind
+                is RoomKind.Laundry
+                    or RoomKind.Hallway
+                    or RoomKind.Living
+                    or RoomKind.Family
+                    or RoomKind.Den
+                    or RoomKind.Office
+                    or RoomKind.Recreation
+                    or RoomKind.FinishedBasement
+                    or RoomKind.Bedroom
+                    or RoomKind.Sunroom,
+            _ => false,
+        };
 
     // A light keeps out from under a fan's blades: along the room, away from it.
     private static void Put(Draft draft, RoomShape shape, Point at, LightStyle? fixture)
     {
-        foreach (var fan in draft.All.Where(b => b.Room == shape.Room.Id && (b.Fixture == LightStyle.Fan || draft.Job.ApplianceById(b.Appliance)?.Type == "ceiling-fan")).Select(b => Places.Of(draft.House, b)).ToList())
+        foreach (
+            var fan in draft
+                .All.Where(b =>
+                    b.Room == shape.Room.Id && (b.Fixture == LightStyle.Fan || draft.Job.ApplianceById(b.Appliance)?.Type == "ceiling-fan")
+                )
+                .Select(b => Places.Of(draft.House, b))
+                .ToList()
+        )
         {
-            if (fan.InchesTo(at) >= FromFan) continue;
+            if (fan.InchesTo(at) >= FromFan)
+                continue;
             var east = shape.MaxX - shape.MinX >= shape.MaxY - shape.MinY;
-            var aside = new[] { FromFan, -FromFan }.Select(d => east ? new Point(fan.X + Length.Inches(d), fan.Y) : new Point(fan.X, fan.Y + Length.Inches(d))).Where(shape.Contains).OrderByDescending(shape.InchesToWall).ToList();
-            if (aside.Count > 0) at = aside[0];
+            var aside = new[] { FromFan, -FromFan }
+                .Select(d => east ? new Point(fan.X + Length.Inches(d), fan.Y) : new Point(fan.X, fan.Y + Length.Inches(d)))
+                .Where(shape.Contains)
+                .OrderByDescending(shape.InchesToWall)
+                .ToList();
+            if (aside.Count > 0)
+                at = aside[0];
         }
 
         Hang(draft, shape, at, fixture);
@@ -94,17 +150,29 @@ internal static class LightRules
     private const double FromFan = 36;
 
     private static void Hang(Draft draft, RoomShape shape, Point at, LightStyle? fixture) =>
-        draft.Add(new Box { Kind = BoxKind.Light, Room = shape.Room.Id, At = new(at.X.RoundTo(Length.Inches(0.5)), at.Y.RoundTo(Length.Inches(0.5))), Height = shape.Room.CeilingHeight, Fixture = fixture });
+        draft.Add(
+            new Box
+            {
+                Kind = BoxKind.Light,
+                Room = shape.Room.Id,
+                At = new(at.X.RoundTo(Length.Inches(0.5)), at.Y.RoundTo(Length.Inches(0.5))),
+                Height = shape.Room.CeilingHeight,
+                Fixture = fixture,
+            }
+        );
 
     private static void Fixtures(Draft draft, RoomShape shape)
     {
-        var each = shape.Room.Kind is RoomKind.UnfinishedBasement or RoomKind.CrawlSpace or RoomKind.Attic ? BasementSquareFeetPerFixture : SquareFeetPerFixture;
+        var each = shape.Room.Kind is RoomKind.UnfinishedBasement or RoomKind.CrawlSpace or RoomKind.Attic
+            ? BasementSquareFeetPerFixture
+            : SquareFeetPerFixture;
         var count = Math.Clamp((int)Math.Ceiling((shape.AreaSqFt - 20) / each), 1, 12);
         var east = shape.MaxX - shape.MinX >= shape.MaxY - shape.MinY;
         for (var i = 0; i < count; i++)
         {
             var share = ((2 * i) + 1) / (2.0 * count);
-            var p = count == 1 ? shape.Centre
+            var p =
+                count == 1 ? shape.Centre
                 : east ? new Point(shape.MinX + Length.Inches((shape.MaxX - shape.MinX).InInches * share), shape.Centre.Y)
                 : new Point(shape.Centre.X, shape.MinY + Length.Inches((shape.MaxY - shape.MinY).InInches * share));
             Put(draft, shape, shape.Contains(p) ? p : shape.Centre, null);
@@ -121,17 +189,23 @@ internal static class LightRules
         {
             for (var i = 0; i < across; i++)
             {
-                var p = new Point(shape.MinX + Length.Inches(width.InInches * ((2 * i) + 1) / (2.0 * across)), shape.MinY + Length.Inches(depth.InInches * ((2 * j) + 1) / (2.0 * down)));
-                if (!shape.Contains(p) || shape.InchesToWall(p) < 12 || !wanted(p)) continue;
+                var p = new Point(
+                    shape.MinX + Length.Inches(width.InInches * ((2 * i) + 1) / (2.0 * across)),
+                    shape.MinY + Length.Inches(depth.InInches * ((2 * j) + 1) / (2.0 * down))
+                );
+                if (!shape.Contains(p) || shape.InchesToWall(p) < 12 || !wanted(p))
+                    continue;
                 Put(draft, shape, p, fixture);
                 put++;
             }
         }
 
-        if (put == 0 && Of(draft, shape).Count == 0) Put(draft, shape, shape.Centre, fixture);
+        if (put == 0 && Of(draft, shape).Count == 0)
+            Put(draft, shape, shape.Centre, fixture);
     }
 
-    private static int Count(Length length, Length spacing) => Math.Clamp((int)Math.Ceiling((length.InInches / spacing.InInches) - 0.2), 1, 12);
+    private static int Count(Length length, Length spacing) =>
+        Math.Clamp((int)Math.Ceiling((length.InInches / spacing.InInches) - 0.2), 1, 12);
 
     private static void Kitchen(Draft draft, RoomShape shape)
     {
@@ -145,7 +219,9 @@ internal static class LightRules
             for (var i = 0; i < count; i++)
             {
                 var share = ((2 * i) + 1) / (2.0 * count);
-                var p = along ? new Point(Length.Inches(w + ((e - w) * share)), Length.Inches((n + s) / 2)) : new Point(Length.Inches((w + e) / 2), Length.Inches(n + ((s - n) * share)));
+                var p = along
+                    ? new Point(Length.Inches(w + ((e - w) * share)), Length.Inches((n + s) / 2))
+                    : new Point(Length.Inches((w + e) / 2), Length.Inches(n + ((s - n) * share)));
                 Put(draft, shape, p, LightStyle.Pendant);
                 near.Add((p, 44));
             }
@@ -157,7 +233,8 @@ internal static class LightRules
             for (var i = 0; i < count; i++)
             {
                 var p = shape.On(wall, from + Length.Inches((to - from).InInches * ((2 * i) + 1) / (2.0 * count)), depth.InInches);
-                if (!shape.Contains(p) || near.Any(x => x.At.InchesTo(p) < 24)) continue;
+                if (!shape.Contains(p) || near.Any(x => x.At.InchesTo(p) < 24))
+                    continue;
                 Put(draft, shape, p, LightStyle.Recessed);
                 near.Add((p, 40));
             }
@@ -169,7 +246,12 @@ internal static class LightRules
     // Counters that stand side by side on a wall, the range or the sink between them included, are lit as one.
     internal static IEnumerable<(int Wall, Length From, Length To, Length Depth)> CounterRuns(Job job, RoomShape shape)
     {
-        foreach (var wall in job.Counters.Where(c => c.Room == shape.Room.Id && c.Spot.Wall is not null && !c.Peninsula).GroupBy(c => c.Spot.Wall!.Value).OrderBy(g => g.Key))
+        foreach (
+            var wall in job
+                .Counters.Where(c => c.Room == shape.Room.Id && c.Spot.Wall is not null && !c.Peninsula)
+                .GroupBy(c => c.Spot.Wall!.Value)
+                .OrderBy(g => g.Key)
+        )
         {
             var runs = wall.Select(c => (c.Spot.From, To: c.Spot.From + c.Spot.Width, c.Spot.Depth)).OrderBy(r => r.From).ToList();
             var (from, to, depth) = runs[0];
@@ -191,10 +273,23 @@ internal static class LightRules
 
     private static void Bathroom(Draft draft, RoomShape shape)
     {
-        var basins = draft.Job.Fixtures.Where(f => f.Room == shape.Room.Id && f.Kind == FixtureKind.Basin && f.Spot.Wall is not null).ToList();
+        var basins = draft
+            .Job.Fixtures.Where(f => f.Room == shape.Room.Id && f.Kind == FixtureKind.Basin && f.Spot.Wall is not null)
+            .ToList();
         foreach (var basin in basins)
-            draft.Add(new Box { Kind = BoxKind.Light, Room = shape.Room.Id, Wall = basin.Spot.Wall, Along = basin.Spot.From + (basin.Spot.Width / 2), Height = Length.Inches(78), Fixture = LightStyle.Vanity });
-        if (shape.AreaSqFt >= 50 || basins.Count == 0) Put(draft, shape, shape.Centre, null);
+            draft.Add(
+                new Box
+                {
+                    Kind = BoxKind.Light,
+                    Room = shape.Room.Id,
+                    Wall = basin.Spot.Wall,
+                    Along = basin.Spot.From + (basin.Spot.Width / 2),
+                    Height = Length.Inches(78),
+                    Fixture = LightStyle.Vanity,
+                }
+            );
+        if (shape.AreaSqFt >= 50 || basins.Count == 0)
+            Put(draft, shape, shape.Centre, null);
     }
 
     // Half a recessed light's can and the joist beside it, in inches.
@@ -207,12 +302,24 @@ internal static class LightRules
         foreach (var p in Places.Spread(shape, 16).Where(p => shape.InchesToWall(p) >= CanFromWall))
         {
             var worth = Math.Min(ClosetLight.ClearInches(shape, p), 24) - (p.InchesTo(shape.Centre) / 100);
-            if (worth > most) (best, most) = (p, worth);
+            if (worth > most)
+                (best, most) = (p, worth);
         }
 
-        if (most > double.MinValue && ClosetLight.ClearInches(shape, best) >= draft.Edition.Number("closetClearRecessedIn")) Put(draft, shape, best, LightStyle.Recessed);
+        if (most > double.MinValue && ClosetLight.ClearInches(shape, best) >= draft.Edition.Number("closetClearRecessedIn"))
+            Put(draft, shape, best, LightStyle.Recessed);
         else if (shape.Openings.FirstOrDefault(o => o.IsDoorway) is { } door)
-            draft.Add(new Box { Kind = BoxKind.Light, Room = shape.Room.Id, Wall = door.Wall, Along = door.From + (door.Opening.Width / 2), Height = Length.Min(Length.Inches(88), shape.Room.CeilingHeight), Fixture = LightStyle.Wall });
+            draft.Add(
+                new Box
+                {
+                    Kind = BoxKind.Light,
+                    Room = shape.Room.Id,
+                    Wall = door.Wall,
+                    Along = door.From + (door.Opening.Width / 2),
+                    Height = Length.Min(Length.Inches(88), shape.Room.CeilingHeight),
+                    Fixture = LightStyle.Wall,
+                }
+            );
     }
 
     private static void AtDoor(Draft draft, RoomShape shape)
@@ -224,28 +331,51 @@ internal static class LightRules
     // Where no porch is drawn, the light hangs on the outer face beside the door (210.70(A)(2)).
     private static void OutsideDoors(Draft draft, RoomShape shape)
     {
-        if (OutdoorRules.Ground(draft.House)?.Id != shape.Room.Storey) return;
+        if (OutdoorRules.Ground(draft.House)?.Id != shape.Room.Storey)
+            return;
         foreach (var door in DoorsOut(shape).Where(d => !draft.All.Any(b => Lights(b, shape, d))))
             draft.Add(BesideDoor(shape, door) with { Outside = true });
     }
 
     /// <summary>The doors of a room by which a person steps out where no porch or deck is drawn.</summary>
-    internal static IEnumerable<RoomOpening> DoorsOut(RoomShape shape) => shape.Openings.Where(o => o.IsDoorway && o.Beyond is null && o.Opening.Room == shape.Room.Id);
+    internal static IEnumerable<RoomOpening> DoorsOut(RoomShape shape) =>
+        shape.Openings.Where(o => o.IsDoorway && o.Beyond is null && o.Opening.Room == shape.Room.Id);
 
     /// <summary>Whether a box is the light on the outer face beside a door.</summary>
     internal static bool Lights(Box box, RoomShape shape, RoomOpening door) =>
-        box.Kind == BoxKind.Light && box.Outside && box.Room == shape.Room.Id && box.Wall == door.Wall && box.Along > door.From - Length.Feet(6) && box.Along < door.To + Length.Feet(6);
+        box.Kind == BoxKind.Light
+        && box.Outside
+        && box.Room == shape.Room.Id
+        && box.Wall == door.Wall
+        && box.Along > door.From - Length.Feet(6)
+        && box.Along < door.To + Length.Feet(6);
 
     // Outdoors the light hangs on the hinge side, across the door from the receptacle; where the wall is too short, over the door.
     private static Box BesideDoor(RoomShape shape, RoomOpening door)
     {
-        var light = new Box { Kind = BoxKind.Light, Room = shape.Room.Id, Wall = door.Wall, Height = Length.Inches(66), Fixture = LightStyle.Wall };
+        var light = new Box
+        {
+            Kind = BoxKind.Light,
+            Room = shape.Room.Id,
+            Wall = door.Wall,
+            Height = Length.Inches(66),
+            Fixture = LightStyle.Wall,
+        };
         var (before, after) = (door.From - Length.Inches(12), door.To + Length.Inches(12));
         foreach (var along in door.Hinge == End.Start ? new[] { before, after } : [after, before])
         {
-            if (along >= Length.Inches(4) && along <= shape.Walls[door.Wall].Length - Length.Inches(4) && !ReceptacleRules.InOpening(shape, door.Wall, along, 2)) return light with { Along = along };
+            if (
+                along >= Length.Inches(4)
+                && along <= shape.Walls[door.Wall].Length - Length.Inches(4)
+                && !ReceptacleRules.InOpening(shape, door.Wall, along, 2)
+            )
+                return light with { Along = along };
         }
 
-        return light with { Along = door.From + (door.Opening.Width / 2), Height = Length.Min(Length.Inches(90), shape.Room.CeilingHeight - Length.Inches(4)) };
+        return light with
+        {
+            Along = door.From + (door.Opening.Width / 2),
+            Height = Length.Min(Length.Inches(90), shape.Room.CeilingHeight - Length.Inches(4)),
+        };
     }
 }

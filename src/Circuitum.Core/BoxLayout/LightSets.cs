@@ -35,14 +35,22 @@ public static class LightSets
     public static LightRole RoleOf(HouseShape house, Box light)
     {
         var room = house[light.Room];
-        if (light.Kind == BoxKind.Appliance || light.Fixture == LightStyle.Fan) return LightRole.Fan;
-        if (house.Job.KindAt(light).OpenAir()) return LightRole.Outdoor;
-        if (light.Fixture == LightStyle.Vanity) return LightRole.Vanity;
-        if (light.Wall is not null || light.Fixture is not (LightStyle.Pendant or LightStyle.Recessed)) return LightRole.Main;
+        if (light.Kind == BoxKind.Appliance || light.Fixture == LightStyle.Fan)
+            return LightRole.Fan;
+        if (house.Job.KindAt(light).OpenAir())
+            return LightRole.Outdoor;
+        if (light.Fixture == LightStyle.Vanity)
+            return LightRole.Vanity;
+        if (light.Wall is not null || light.Fixture is not (LightStyle.Pendant or LightStyle.Recessed))
+            return LightRole.Main;
         var at = Places.Of(house, light);
         if (light.Fixture == LightStyle.Pendant)
-            return house.Job.Counters.Any(c => c.Room == light.Room && IslandRules.IsIsland(c) && Places.InchesTo(room, c.Spot, at) < 12) ? LightRole.Island : LightRole.Pendant;
-        return house.Job.Counters.Any(c => c.Room == light.Room && !IslandRules.IsIsland(c) && Places.InchesTo(room, c.Spot, at) < 8) ? LightRole.Counter : LightRole.Main;
+            return house.Job.Counters.Any(c => c.Room == light.Room && IslandRules.IsIsland(c) && Places.InchesTo(room, c.Spot, at) < 12)
+                ? LightRole.Island
+                : LightRole.Pendant;
+        return house.Job.Counters.Any(c => c.Room == light.Room && !IslandRules.IsIsland(c) && Places.InchesTo(room, c.Spot, at) < 8)
+            ? LightRole.Counter
+            : LightRole.Main;
     }
 
     /// <summary>The lights of a room by role, the one that a person who enters wants first at the head.</summary>
@@ -52,7 +60,8 @@ public static class LightSets
     /// <summary>What a switch is marked with: what it controls, in words.</summary>
     public static string NameOf(HouseShape house, IReadOnlyDictionary<string, Box> boxes, string room, SwitchGang gang)
     {
-        if (gang.Lights.Select(boxes.GetValueOrDefault).FirstOrDefault(b => b is not null) is not { } light) return "nothing yet";
+        if (gang.Lights.Select(boxes.GetValueOrDefault).FirstOrDefault(b => b is not null) is not { } light)
+            return "nothing yet";
         var several = gang.Lights.Length > 1 ? "s" : "";
         var what = RoleOf(house, light) switch
         {

@@ -16,33 +16,67 @@ internal static class OutdoorRules
 
     internal static void Add(Draft draft)
     {
-        foreach (var shape in draft.Rooms.Where(r => r.Room.Kind is RoomKind.Porch or RoomKind.Deck)) AtDoor(draft, shape);
+        foreach (var shape in draft.Rooms.Where(r => r.Room.Kind is RoomKind.Porch or RoomKind.Deck))
+            AtDoor(draft, shape);
         foreach (var front in new[] { true, false })
         {
-            if (Served(draft.House, draft.Edition, draft.All, front)) continue;
+            if (Served(draft.House, draft.Edition, draft.All, front))
+                continue;
             if (OuterWall(draft, front) is { } place && draft.Rooms.Any(r => r.Room.Id == place.Room))
-                draft.Add(new Box { Kind = BoxKind.Receptacle, Room = place.Room, Wall = place.Wall, Along = place.Along, Height = OverFloor, Outside = true });
+                draft.Add(
+                    new Box
+                    {
+                        Kind = BoxKind.Receptacle,
+                        Room = place.Room,
+                        Wall = place.Wall,
+                        Along = place.Along,
+                        Height = OverFloor,
+                        Outside = true,
+                    }
+                );
         }
     }
 
     // Beside the door by which a person comes out; on the wall of the house, which the porch's own outline touches there.
     private static void AtDoor(Draft draft, RoomShape shape)
     {
-        if (draft.All.Any(b => b.Kind == BoxKind.Receptacle && b.Room == shape.Room.Id) || shape.Openings.FirstOrDefault(o => o.IsDoorway) is not { } door) return;
+        if (
+            draft.All.Any(b => b.Kind == BoxKind.Receptacle && b.Room == shape.Room.Id)
+            || shape.Openings.FirstOrDefault(o => o.IsDoorway) is not { } door
+        )
+            return;
         var length = shape.Walls[door.Wall].Length;
         var along = door.Hinge == End.Start ? door.To + Length.Inches(14) : door.From - Length.Inches(14);
-        if (along < Length.Inches(4) || along > length - Length.Inches(4)) along = door.Hinge == End.Start ? door.From - Length.Inches(14) : door.To + Length.Inches(14);
+        if (along < Length.Inches(4) || along > length - Length.Inches(4))
+            along = door.Hinge == End.Start ? door.From - Length.Inches(14) : door.To + Length.Inches(14);
         along = Length.Min(Length.Max(along, Length.Zero), length);
-        draft.Add(new Box { Kind = BoxKind.Receptacle, Room = shape.Room.Id, Wall = door.Wall, Along = along, Height = OverFloor });
+        draft.Add(
+            new Box
+            {
+                Kind = BoxKind.Receptacle,
+                Room = shape.Room.Id,
+                Wall = door.Wall,
+                Along = along,
+                Height = OverFloor,
+            }
+        );
     }
 
-    /// <summary>Whether a receptacle outdoors, at most 6-1/2 ft over grade, stands at the front, or else at the back, of the house.</summary>
+    /// <summary>
+    /// Whether a receptacle outdoors, at most 6-1/2 ft over grade, stands at the front, or else at the back, of the house.
+    /// </summary>
     internal static bool Served(HouseShape house, CodeEdition edition, IEnumerable<Box> boxes, bool front)
     {
-        if (Middle(house) is not { } middle) return true;
+        if (Middle(house) is not { } middle)
+            return true;
         var most = Length.Inches(edition.Number("outdoorHeightMostIn"));
-        return boxes.Any(b => b.Kind == BoxKind.Receptacle && RoomUse.OfDwelling(house, b.Room) && edition.Traits(house.Job.KindAt(b)).Outdoors
-            && house.Job.StoreyById(house[b.Room].Room.Storey)!.Floor + b.Height <= most && Looks(house, middle, b, front));
+        return boxes.Any(b =>
+            b.Kind == BoxKind.Receptacle
+            && RoomUse.OfDwelling(house, b.Room)
+            && edition.Traits(house.Job.KindAt(b)).Outdoors
+            && house.Job.StoreyById(house[b.Room].Room.Storey)!.Floor + b.Height <= most
+            && Looks(house, middle, b, front)
+        );
     }
 
     // What is on a wall that looks to the front is at the front wherever that wall stands; a side wall or a porch goes by its place.
@@ -55,48 +89,69 @@ internal static class OutdoorRules
     private const double Squarely = 0.7;
 
     // How far a wall's outer face looks to the front: 1 squarely, -1 to the back, 0 sideways.
-    private static double Outwards(HouseShape house, RoomShape room, int wall) => -(house.Job.Frame.Front switch
-    {
-        Side.South => room.InY(room.Walls[wall]),
-        Side.North => -room.InY(room.Walls[wall]),
-        Side.East => room.InX(room.Walls[wall]),
-        _ => -room.InX(room.Walls[wall]),
-    });
+    private static double Outwards(HouseShape house, RoomShape room, int wall) =>
+        -(
+            house.Job.Frame.Front switch
+            {
+                Side.South => room.InY(room.Walls[wall]),
+                Side.North => -room.InY(room.Walls[wall]),
+                Side.East => room.InX(room.Walls[wall]),
+                _ => -room.InX(room.Walls[wall]),
+            }
+        );
 
     private static Point? Middle(HouseShape house)
     {
         var ground = Ground(house);
-        var inside = house.Rooms.Where(r => r.Room.Storey == ground?.Id && !r.Room.Kind.OpenAir() && RoomUse.OfDwelling(house, r.Room.Id)).ToList();
-        return inside.Count == 0 ? null : new((inside.Min(r => r.MinX) + inside.Max(r => r.MaxX)) / 2, (inside.Min(r => r.MinY) + inside.Max(r => r.MaxY)) / 2);
+        var inside = house
+            .Rooms.Where(r => r.Room.Storey == ground?.Id && !r.Room.Kind.OpenAir() && RoomUse.OfDwelling(house, r.Room.Id))
+            .ToList();
+        return inside.Count == 0
+            ? null
+            : new((inside.Min(r => r.MinX) + inside.Max(r => r.MaxX)) / 2, (inside.Min(r => r.MinY) + inside.Max(r => r.MaxY)) / 2);
     }
 
-    private static bool InFront(HouseShape house, Point middle, Point p) => house.Job.Frame.Front switch
-    {
-        Side.South => p.Y > middle.Y,
-        Side.North => p.Y < middle.Y,
-        Side.East => p.X > middle.X,
-        _ => p.X < middle.X,
-    };
+    private static bool InFront(HouseShape house, Point middle, Point p) =>
+        house.Job.Frame.Front switch
+        {
+            Side.South => p.Y > middle.Y,
+            Side.North => p.Y < middle.Y,
+            Side.East => p.X > middle.X,
+            _ => p.X < middle.X,
+        };
 
     /// <summary>The storey that lies at grade: the one whose floor is nearest to the first floor's.</summary>
-    internal static Storey? Ground(HouseShape house) => house.Rooms.Where(r => !r.Room.Kind.OpenAir()).Select(r => house.Job.StoreyById(r.Room.Storey)!).MinBy(s => s.Floor.Abs());
+    internal static Storey? Ground(HouseShape house) =>
+        house.Rooms.Where(r => !r.Room.Kind.OpenAir()).Select(r => house.Job.StoreyById(r.Room.Storey)!).MinBy(s => s.Floor.Abs());
 
     // The longest clear stretch of an outer face that looks the right way, living rooms before garages.
     private static (string Room, int Wall, Length Along)? OuterWall(Draft draft, bool front)
     {
         var house = draft.House;
-        if (Ground(house) is not { } ground) return null;
+        if (Ground(house) is not { } ground)
+            return null;
         (string, int, Length)? best = null;
         var most = 0.0;
-        foreach (var room in house.Rooms.Where(r => r.Room.Storey == ground.Id && !r.Room.Kind.Doorless() && RoomUse.OfDwelling(house, r.Room.Id)))
+        foreach (
+            var room in house.Rooms.Where(r =>
+                r.Room.Storey == ground.Id && !r.Room.Kind.Doorless() && RoomUse.OfDwelling(house, r.Room.Id)
+            )
+        )
         {
             foreach (var wall in room.Walls)
             {
                 var outwards = Outwards(house, room, wall.Index);
-                if (wall.Length < Length.Inches(24) || (front ? outwards : -outwards) < Squarely || house.Facing(room, wall.Index).Length > 0) continue;
-                if (Clear(room, wall) is not { } at) continue;
+                if (
+                    wall.Length < Length.Inches(24)
+                    || (front ? outwards : -outwards) < Squarely
+                    || house.Facing(room, wall.Index).Length > 0
+                )
+                    continue;
+                if (Clear(room, wall) is not { } at)
+                    continue;
                 var worth = at.Width * (room.Room.Kind == RoomKind.Garage ? 0.5 : 1);
-                if (worth <= most) continue;
+                if (worth <= most)
+                    continue;
                 (best, most) = ((room.Room.Id, wall.Index, at.Middle.RoundTo(Length.Inches(1))), worth);
             }
         }
@@ -108,10 +163,13 @@ internal static class OutdoorRules
     {
         var at = Length.Zero;
         (Length, double)? best = null;
-        foreach (var (from, to) in room.Openings.Where(o => o.Wall == wall.Index).Select(o => (o.From, o.To)).Append((wall.Length, wall.Length)))
+        foreach (
+            var (from, to) in room.Openings.Where(o => o.Wall == wall.Index).Select(o => (o.From, o.To)).Append((wall.Length, wall.Length))
+        )
         {
             var width = (from - at).InInches;
-            if (width >= 16 && (best is null || width > best.Value.Item2)) best = ((at + from) / 2, width);
+            if (width >= 16 && (best is null || width > best.Value.Item2))
+                best = ((at + from) / 2, width);
             at = Length.Max(at, to);
         }
 

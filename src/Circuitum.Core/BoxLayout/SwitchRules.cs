@@ -26,11 +26,14 @@ internal static class SwitchRules
         foreach (var shape in draft.Rooms.Where(r => r.Room.Kind != RoomKind.Stairs))
         {
             var lights = LightRules.Of(draft, shape);
-            if (draft.Traits(shape).Outdoors || shape.Room.Kind is RoomKind.Closet or RoomKind.Attic or RoomKind.CrawlSpace) FromBeyond(draft, shape, lights);
-            else Inside(draft, shape, lights);
+            if (draft.Traits(shape).Outdoors || shape.Room.Kind is RoomKind.Closet or RoomKind.Attic or RoomKind.CrawlSpace)
+                FromBeyond(draft, shape, lights);
+            else
+                Inside(draft, shape, lights);
             foreach (var door in LightRules.DoorsOut(shape))
             {
-                if (draft.All.FirstOrDefault(b => LightRules.Lights(b, shape, door)) is { } light && !Switched(draft, [light])) AddGang(draft, shape, door, [light], 1);
+                if (draft.All.FirstOrDefault(b => LightRules.Lights(b, shape, door)) is { } light && !Switched(draft, [light]))
+                    AddGang(draft, shape, door, [light], 1);
             }
 
             Fans(draft, shape);
@@ -54,54 +57,75 @@ internal static class SwitchRules
     private static void Inside(Draft draft, RoomShape shape, List<Box> lights)
     {
         var entries = SwitchReach.Entries(draft.House, shape);
-        if (lights.Count == 0 || entries.Count == 0) return;
+        if (lights.Count == 0 || entries.Count == 0)
+            return;
         var sets = LightSets.Of(draft.House, lights);
         var places = Fewest(draft.Job, shape, entries);
         foreach (var (i, set) in sets.Select((s, i) => (i, s.Lights)))
         {
-            if (Switched(draft, set)) continue;
+            if (Switched(draft, set))
+                continue;
 
             // The main light is reached from every way in, the others from the one that is nearest to them.
             var middle = Places.Of(draft.House, set[set.Count / 2]);
             var at = i == 0 ? places : [places.MinBy(p => shape.On(p.Wall, p.From).InchesTo(middle))!];
-            foreach (var door in at) AddGang(draft, shape, door, set, at.Count);
+            foreach (var door in at)
+                AddGang(draft, shape, door, set, at.Count);
         }
     }
 
     // A porch light and a closet light are switched from the room one comes from.
     private static void FromBeyond(Draft draft, RoomShape shape, List<Box> lights)
     {
-        if (lights.Count == 0 || Switched(draft, lights)) return;
+        if (lights.Count == 0 || Switched(draft, lights))
+            return;
         var door = shape.Openings.Where(o => o.IsDoorway).OrderByDescending(o => o.Opening.Kind == OpeningKind.Hinged).FirstOrDefault();
-        if (door?.Beyond is { } beyond && draft.House[beyond].Openings.FirstOrDefault(o => o.Opening.Id == door.Opening.Id) is { } there) AddGang(draft, draft.House[beyond], there, lights, 1);
-        else if (door is not null) AddGang(draft, shape, door, lights, 1);
-        else AtHatch(draft, shape, lights);
+        if (door?.Beyond is { } beyond && draft.House[beyond].Openings.FirstOrDefault(o => o.Opening.Id == door.Opening.Id) is { } there)
+            AddGang(draft, draft.House[beyond], there, lights, 1);
+        else if (door is not null)
+            AddGang(draft, shape, door, lights, 1);
+        else
+            AtHatch(draft, shape, lights);
     }
 
     // An attic or a crawl space without a door is entered by its hatch: the switch hangs where the hatch is reached, in the
     // room under or over its middle, or in the space itself.
     private static void AtHatch(Draft draft, RoomShape shape, List<Box> lights)
     {
-        var hall = draft.House.Rooms.Where(r => r.Room.Kind is RoomKind.Hallway or RoomKind.Utility or RoomKind.Garage or RoomKind.Closet && !r.Room.Kind.OpenAir())
-            .OrderBy(r => r.Room.Kind == RoomKind.Hallway ? 0 : 1).ThenBy(r => r.Centre.InchesTo(shape.Centre)).FirstOrDefault(r => SwitchReach.Entries(draft.House, r).Count > 0);
-        if (hall is not null) AddGang(draft, hall, SwitchReach.Entries(draft.House, hall)[0], lights, 1);
+        var hall = draft
+            .House.Rooms.Where(r =>
+                r.Room.Kind is RoomKind.Hallway or RoomKind.Utility or RoomKind.Garage or RoomKind.Closet && !r.Room.Kind.OpenAir()
+            )
+            .OrderBy(r => r.Room.Kind == RoomKind.Hallway ? 0 : 1)
+            .ThenBy(r => r.Centre.InchesTo(shape.Centre))
+            .FirstOrDefault(r => SwitchReach.Entries(draft.House, r).Count > 0);
+        if (hall is not null)
+            AddGang(draft, hall, SwitchReach.Entries(draft.House, hall)[0], lights, 1);
     }
 
-    /// <summary>The fewest doorways, taken one after the other by how many ways in they serve, beside which a switch is in reach of all.</summary>
+    /// <summary>
+    /// The fewest doorways, taken one after the other by how many ways in they serve, beside which a switch is in reach of all.
+    /// </summary>
     private static List<RoomOpening> Fewest(Job job, RoomShape shape, List<RoomOpening> entries)
     {
         var reach = job.Preferences.SwitchReach.InInches;
-        var serves = entries.Select(e =>
-        {
-            var (wall, along) = LatchSide(shape, e);
-            return entries.Where(o => o == e || SwitchReach.Walk(shape, o, shape.On(wall, along)) <= reach - Kept).ToHashSet();
-        }).ToList();
+        var serves = entries
+            .Select(e =>
+            {
+                var (wall, along) = LatchSide(shape, e);
+                return entries.Where(o => o == e || SwitchReach.Walk(shape, o, shape.On(wall, along)) <= reach - Kept).ToHashSet();
+            })
+            .ToList();
         var left = entries.ToHashSet();
         var chosen = new List<RoomOpening>();
         while (left.Count > 0)
         {
-            var best = Enumerable.Range(0, entries.Count)
-                .OrderByDescending(i => serves[i].Count(left.Contains)).ThenByDescending(i => entries[i].Opening.Kind == OpeningKind.Hinged).ThenBy(i => entries[i].Opening.Id, StringComparer.Ordinal).First();
+            var best = Enumerable
+                .Range(0, entries.Count)
+                .OrderByDescending(i => serves[i].Count(left.Contains))
+                .ThenByDescending(i => entries[i].Opening.Kind == OpeningKind.Hinged)
+                .ThenBy(i => entries[i].Opening.Id, StringComparer.Ordinal)
+                .First();
             chosen.Add(entries[best]);
             left.ExceptWith(serves[best]);
         }
@@ -118,9 +142,28 @@ internal static class SwitchRules
     private static void AddGang(Draft draft, RoomShape shape, int wall, Length along, List<Box> lights, int locations)
     {
         var gang = new SwitchGang { Lights = [.. lights.Select(l => l.Id)], Locations = locations };
-        var near = draft.All.FirstOrDefault(b => draft.IsOwn(b) && b.Kind == BoxKind.Switch && b.Room == shape.Room.Id && b.Wall == wall && (b.Along - along).Abs() < Length.Inches(16) && b.Gangs.Length < MostGangs);
-        if (near is not null) draft.Replace(near, near with { Gangs = near.Gangs.Add(gang) });
-        else draft.Add(new Box { Kind = BoxKind.Switch, Room = shape.Room.Id, Wall = wall, Along = along, Height = draft.Job.Preferences.SwitchCentre, Gangs = [gang] });
+        var near = draft.All.FirstOrDefault(b =>
+            draft.IsOwn(b)
+            && b.Kind == BoxKind.Switch
+            && b.Room == shape.Room.Id
+            && b.Wall == wall
+            && (b.Along - along).Abs() < Length.Inches(16)
+            && b.Gangs.Length < MostGangs
+        );
+        if (near is not null)
+            draft.Replace(near, near with { Gangs = near.Gangs.Add(gang) });
+        else
+            draft.Add(
+                new Box
+                {
+                    Kind = BoxKind.Switch,
+                    Room = shape.Room.Id,
+                    Wall = wall,
+                    Along = along,
+                    Height = draft.Job.Preferences.SwitchCentre,
+                    Gangs = [gang],
+                }
+            );
     }
 
     /// <summary>The place beside a door away from its hinge, round the corner when the wall is too short there.</summary>
@@ -129,14 +172,20 @@ internal static class SwitchRules
         foreach (var after in door.Hinge == End.Start ? new[] { true, false } : [false, true])
         {
             var along = after ? door.To + Length.Inches(FromJamb) : door.From - Length.Inches(FromJamb);
-            if (along >= Length.Inches(3) && along <= shape.Walls[door.Wall].Length - Length.Inches(3) && !ReceptacleRules.InOpening(shape, door.Wall, along, 2)) return (door.Wall, along);
+            if (
+                along >= Length.Inches(3)
+                && along <= shape.Walls[door.Wall].Length - Length.Inches(3)
+                && !ReceptacleRules.InOpening(shape, door.Wall, along, 2)
+            )
+                return (door.Wall, along);
         }
 
         foreach (var turn in new[] { FromJamb, -FromJamb, FromJamb + 12, -FromJamb - 12, FromJamb + 30, -FromJamb - 30 })
         {
             var jamb = shape.ToPerimeter(door.Wall, turn > 0 ? door.To : door.From) + Length.Inches(turn);
             var (wall, along) = shape.FromPerimeter(jamb);
-            if (!ReceptacleRules.InOpening(shape, wall, along, 2)) return (wall, along);
+            if (!ReceptacleRules.InOpening(shape, wall, along, 2))
+                return (wall, along);
         }
 
         return (door.Wall, Length.Min(door.To, shape.Walls[door.Wall].Length));
@@ -145,9 +194,18 @@ internal static class SwitchRules
     // A bath fan is switched beside the light, at the door.
     private static void Fans(Draft draft, RoomShape shape)
     {
-        foreach (var fan in draft.All.Where(b => b.Kind == BoxKind.Appliance && b.Room == shape.Room.Id && draft.Job.ApplianceById(b.Appliance)!.Type is "bath-fan" or "ceiling-fan").ToList())
+        foreach (
+            var fan in draft
+                .All.Where(b =>
+                    b.Kind == BoxKind.Appliance
+                    && b.Room == shape.Room.Id
+                    && draft.Job.ApplianceById(b.Appliance)!.Type is "bath-fan" or "ceiling-fan"
+                )
+                .ToList()
+        )
         {
-            if (!Switched(draft, [fan]) && SwitchReach.Entries(draft.House, shape).FirstOrDefault() is { } entry) AddGang(draft, shape, entry, [fan], 1);
+            if (!Switched(draft, [fan]) && SwitchReach.Entries(draft.House, shape).FirstOrDefault() is { } entry)
+                AddGang(draft, shape, entry, [fan], 1);
         }
     }
 
@@ -157,25 +215,33 @@ internal static class SwitchRules
         foreach (var flight in StairRules.Flights(draft.House))
         {
             var lights = LightRules.Of(draft, flight.Upper);
-            if (lights.Count == 0 || Switched(draft, lights)) continue;
-            var places = flight.Ends.SelectMany(f => Fewest(draft.Job, f, SwitchReach.Entries(draft.House, f)).Select(d => (Flight: f, Door: d))).ToList();
+            if (lights.Count == 0 || Switched(draft, lights))
+                continue;
+            var places = flight
+                .Ends.SelectMany(f => Fewest(draft.Job, f, SwitchReach.Entries(draft.House, f)).Select(d => (Flight: f, Door: d)))
+                .ToList();
             var far = StairRules.NeedsBoth(draft.Edition, flight) ? StairRules.FarEnd(draft.House, flight) : null;
             var count = places.Count + (far is null ? 0 : 1);
-            foreach (var (end, door) in places) AddGang(draft, end, door, lights, count);
-            if (far is { } there) AddGang(draft, there.Room, there.Wall, there.Along, lights, count);
+            foreach (var (end, door) in places)
+                AddGang(draft, end, door, lights, count);
+            if (far is { } there)
+                AddGang(draft, there.Room, there.Wall, there.Along, lights, count);
         }
     }
 
     /// <summary>A switch box with its gangs from left to right as a hand expects them.</summary>
     internal static Box InOrder(HouseShape house, IReadOnlyDictionary<string, Box> boxes, Box box)
     {
-        if (box.Wall is not { } wall) return box;
+        if (box.Wall is not { } wall)
+            return box;
         var shape = house[box.Room];
         var place = shape.ToPerimeter(wall, box.Along);
-        if (shape.Openings.Where(o => o.IsDoorway).MinBy(o => Round(shape, place, o).Units is var u && u < 0 ? -u : u) is not { } door) return box;
+        if (shape.Openings.Where(o => o.IsDoorway).MinBy(o => Round(shape, place, o).Units is var u && u < 0 ? -u : u) is not { } door)
+            return box;
         var fromDoor = box.Gangs.OrderBy(g => Rank(house, boxes, box, door, g)).ToList();
         var doorAhead = Round(shape, place, door) > Length.Zero;
-        if (doorAhead == shape.RightIsAlong(wall)) fromDoor.Reverse();
+        if (doorAhead == shape.RightIsAlong(wall))
+            fromDoor.Reverse();
         return box with { Gangs = [.. fromDoor] };
     }
 
@@ -186,9 +252,12 @@ internal static class SwitchRules
         foreach (var jamb in new[] { door.From, door.To })
         {
             var way = (shape.ToPerimeter(door.Wall, jamb) - place).Units % shape.Perimeter.Units;
-            if (way > shape.Perimeter.Units / 2) way -= shape.Perimeter.Units;
-            if (way < -shape.Perimeter.Units / 2) way += shape.Perimeter.Units;
-            if (Math.Abs(way) < best.Abs().Units) best = new(way);
+            if (way > shape.Perimeter.Units / 2)
+                way -= shape.Perimeter.Units;
+            if (way < -shape.Perimeter.Units / 2)
+                way += shape.Perimeter.Units;
+            if (Math.Abs(way) < best.Abs().Units)
+                best = new(way);
         }
 
         return best;
@@ -196,20 +265,37 @@ internal static class SwitchRules
 
     private static int Rank(HouseShape house, IReadOnlyDictionary<string, Box> boxes, Box box, RoomOpening door, SwitchGang gang)
     {
-        if (gang.Lights.Select(boxes.GetValueOrDefault).FirstOrDefault(b => b is not null) is not { } light) return 99;
+        if (gang.Lights.Select(boxes.GetValueOrDefault).FirstOrDefault(b => b is not null) is not { } light)
+            return 99;
         var role = LightSets.RoleOf(house, light);
-        if (role == LightRole.Outdoor) return light.Room == door.Beyond || light.Outside ? 0 : 20;
-        return light.Room != box.Room ? 15 : role == LightRole.Fan ? 10 : (int)role;
+        if (role == LightRole.Outdoor)
+            return light.Room == door.Beyond || light.Outside ? 0 : 20;
+        return light.Room != box.Room ? 15
+            : role == LightRole.Fan ? 10
+            : (int)role;
     }
 
     /// <summary>Each gang told how many places control its lights.</summary>
     internal static ImmutableArray<Box> Recounted(IEnumerable<Box> boxes)
     {
         var all = boxes.ToList();
-        var places = all.SelectMany(b => b.Gangs).Where(g => g.Lights.Length > 0).GroupBy(g => g.Lights[0]).ToDictionary(g => g.Key, g => g.Count());
-        return [.. all.Select(b => b.Gangs.All(g => g.Lights.Length == 0 || g.Locations == Math.Min(10, places[g.Lights[0]])) ? b : b with
-        {
-            Gangs = [.. b.Gangs.Select(g => g.Lights.Length == 0 ? g : g with { Locations = Math.Min(10, places[g.Lights[0]]) })],
-        })];
+        var places = all.SelectMany(b => b.Gangs)
+            .Where(g => g.Lights.Length > 0)
+            .GroupBy(g => g.Lights[0])
+            .ToDictionary(g => g.Key, g => g.Count());
+        return
+        [
+            .. all.Select(b =>
+                b.Gangs.All(g => g.Lights.Length == 0 || g.Locations == Math.Min(10, places[g.Lights[0]]))
+                    ? b
+                    : b with
+                    {
+                        Gangs =
+                        [
+                            .. b.Gangs.Select(g => g.Lights.Length == 0 ? g : g with { Locations = Math.Min(10, places[g.Lights[0]]) }),
+                        ],
+                    }
+            ),
+        ];
     }
 }

@@ -11,7 +11,9 @@ namespace Circuitum.Core.BoxLayout;
 internal static class WishRules
 {
     // Half a bed and a hand's breadth of night table, in inches: narrow to wide. Within that the two go beside studs.
-    private const int NearBed = 30, FarBed = 42, UsualBed = 36;
+    private const int NearBed = 30,
+        FarBed = 42,
+        UsualBed = 36;
 
     // What a space heater, a steamer or a vacuum cleaner takes.
     private const double HeavyVa = 1500;
@@ -25,7 +27,8 @@ internal static class WishRules
                 var (wall, along, _) = shape.Nearest(wish.At);
                 var kind = wish.Kind == WishKind.Future ? BoxKind.Provision : BoxKind.Receptacle;
                 var beside = BesideBed(draft.Job.Frame.StudSpacing, along);
-                foreach (var at in wish.Kind == WishKind.Bed ? new[] { along - beside, along + beside } : [along]) Put(draft, shape, wall, at, kind, wish.Kind == WishKind.Heavy ? HeavyVa : null);
+                foreach (var at in wish.Kind == WishKind.Bed ? new[] { along - beside, along + beside } : [along])
+                    Put(draft, shape, wall, at, kind, wish.Kind == WishKind.Heavy ? HeavyVa : null);
             }
         }
     }
@@ -33,7 +36,13 @@ internal static class WishRules
     // The same distance on both sides, the one that brings both nearest to a stud.
     private static Length BesideBed(Length stud, Length middle)
     {
-        return Length.Inches(Enumerable.Range(NearBed, FarBed - NearBed + 1).OrderBy(d => FromStud(d) + FromStud(-d) + (Math.Abs(d - UsualBed) * 0.2)).ThenBy(d => d).First());
+        return Length.Inches(
+            Enumerable
+                .Range(NearBed, FarBed - NearBed + 1)
+                .OrderBy(d => FromStud(d) + FromStud(-d) + (Math.Abs(d - UsualBed) * 0.2))
+                .ThenBy(d => d)
+                .First()
+        );
 
         double FromStud(int inches)
         {
@@ -45,7 +54,8 @@ internal static class WishRules
     private static void Put(Draft draft, RoomShape shape, int wall, Length wanted, BoxKind kind, double? va)
     {
         var (least, most) = (Length.Inches(4), shape.Walls[wall].Length - Length.Inches(4));
-        if (most < least) return;
+        if (most < least)
+            return;
         var height = draft.Job.Preferences.ReceptacleBottom + Length.Inches(2);
 
         // In a doorway there is no wall: the nearest place beside it serves.
@@ -54,9 +64,23 @@ internal static class WishRules
             foreach (var side in new[] { 1, -1 })
             {
                 var along = Length.Min(most, Length.Max(least, wanted + Length.Inches(away * side))).RoundTo(Length.Inches(1));
-                if (ReceptacleRules.InOpening(shape, wall, along, 2, windowsToo: false)) continue;
-                var there = draft.All.Any(b => b.Room == shape.Room.Id && b.Wall == wall && b.Kind == kind && (b.Along - along).Abs() < Length.Inches(18));
-                if (!there) draft.Add(new Box { Kind = kind, Room = shape.Room.Id, Wall = wall, Along = along, Height = height, VoltAmperes = va });
+                if (ReceptacleRules.InOpening(shape, wall, along, 2, windowsToo: false))
+                    continue;
+                var there = draft.All.Any(b =>
+                    b.Room == shape.Room.Id && b.Wall == wall && b.Kind == kind && (b.Along - along).Abs() < Length.Inches(18)
+                );
+                if (!there)
+                    draft.Add(
+                        new Box
+                        {
+                            Kind = kind,
+                            Room = shape.Room.Id,
+                            Wall = wall,
+                            Along = along,
+                            Height = height,
+                            VoltAmperes = va,
+                        }
+                    );
                 return;
             }
         }

@@ -15,9 +15,30 @@ internal sealed class ApplianceBoxes : ICheck
         foreach (var appliance in a.Job.Appliances)
         {
             if (a.Job.Decisions.Boxes.FirstOrDefault(b => b.Appliance == appliance.Id) is not { } box)
-                yield return CheckList.Make(a, "box.appliance", $"{ApplianceFacts.Of(appliance).Name} has no outlet.", $"appliance:{appliance.Id}") with { Fix = BoxFixes.Propose(a.House[appliance.Room]) };
-            else if (box.Room == appliance.Room && Places.InchesTo(a.House[box.Room], appliance.Spot, Places.Of(a.House, box)) is var inches && inches > most)
-                yield return CheckList.Make(a, "box.appliance", $"The outlet for {ApplianceFacts.Of(appliance).Name} is {inches / 12:0.0} ft away; the limit is {a.Edition.Say("applianceReceptacleReachIn")}.", $"box:{box.Id}") with { Fix = BoxFixes.MoveTo("Move it to the appliance", box.Id, Places.Of(a.House[appliance.Room], appliance.Spot)) };
+                yield return CheckList.Make(
+                    a,
+                    "box.appliance",
+                    $"{ApplianceFacts.Of(appliance).Name} has no outlet.",
+                    $"appliance:{appliance.Id}"
+                ) with
+                {
+                    Fix = BoxFixes.Propose(a.House[appliance.Room]),
+                };
+            else if (
+                box.Room == appliance.Room
+                && Places.InchesTo(a.House[box.Room], appliance.Spot, Places.Of(a.House, box)) is var inches
+                && inches > most
+            )
+                yield return CheckList.Make(
+                    a,
+                    "box.appliance",
+                    $"The outlet for {ApplianceFacts.Of(appliance).Name} is {inches / 12:0.0} ft away; the limit is "
+                        + $"{a.Edition.Say("applianceReceptacleReachIn")}.",
+                    $"box:{box.Id}"
+                ) with
+                {
+                    Fix = BoxFixes.MoveTo("Move it to the appliance", box.Id, Places.Of(a.House[appliance.Room], appliance.Spot)),
+                };
         }
     }
 }
@@ -30,29 +51,62 @@ internal sealed class BoxPlaces : ICheck
         foreach (var box in a.Job.Decisions.Boxes)
         {
             var room = a.House[box.Room];
-            if (box.Wall is { } wall && room.Openings.FirstOrDefault(o => o.Wall == wall && box.Along > o.From && box.Along < o.To && InTheWay(o.Opening, box)) is { } o)
+            if (
+                box.Wall is { } wall
+                && room.Openings.FirstOrDefault(o => o.Wall == wall && box.Along > o.From && box.Along < o.To && InTheWay(o.Opening, box))
+                    is { } o
+            )
             {
                 var aside = box.Along - o.From < o.To - box.Along ? o.From - Length.Inches(6) : o.To + Length.Inches(6);
-                if (aside < Length.Zero || aside > room.Walls[wall].Length) aside = aside < Length.Zero ? o.To + Length.Inches(6) : o.From - Length.Inches(6);
-                yield return CheckList.Make(a, "box.door", $"{room.Room.Name}: {box.Id} stands in {(o.Opening.Kind == OpeningKind.Window ? "a window" : "a doorway")}.", $"box:{box.Id}") with
+                if (aside < Length.Zero || aside > room.Walls[wall].Length)
+                    aside = aside < Length.Zero ? o.To + Length.Inches(6) : o.From - Length.Inches(6);
+                yield return CheckList.Make(
+                    a,
+                    "box.door",
+                    $"{room.Room.Name}: {box.Id} stands in {(o.Opening.Kind == OpeningKind.Window ? "a window" : "a doorway")}.",
+                    $"box:{box.Id}"
+                ) with
                 {
-                    Fix = aside >= Length.Zero && aside <= room.Walls[wall].Length ? new("Move it beside", "move-box", [("box", box.Id), ("wall", $"{wall}"), ("along", LengthText.Print(aside))]) : null,
+                    Fix =
+                        aside >= Length.Zero && aside <= room.Walls[wall].Length
+                            ? new("Move it beside", "move-box", [("box", box.Id), ("wall", $"{wall}"), ("along", LengthText.Print(aside))])
+                            : null,
                 };
             }
 
             if (box.Held is { } held)
-                yield return CheckList.Make(a, "box.held", $"{room.Room.Name}: {box.Id} waits for {held.WaitsFor}{(held.Ask.Length > 0 ? $"; ask {held.Ask}" : "")}. Leave {LengthText.Show(held.Slack)} of slack.", $"box:{box.Id}");
-            if (a.Specs.GetValueOrDefault(box.Id) is not { } spec) continue;
+                yield return CheckList.Make(
+                    a,
+                    "box.held",
+                    $"{room.Room.Name}: {box.Id} waits for {held.WaitsFor}{(held.Ask.Length > 0 ? $"; ask {held.Ask}" : "")}. "
+                        + $"Leave {LengthText.Show(held.Slack)} of slack.",
+                    $"box:{box.Id}"
+                );
+            if (a.Specs.GetValueOrDefault(box.Id) is not { } spec)
+                continue;
             if (spec.Fill is { } fill && spec.Entry is { } entry && fill.Inches3 > entry.Volume + 1e-9)
-                yield return CheckList.Make(a, "box.volume", $"{room.Room.Name}: {box.Id} needs {fill.Inches3:0.00} in3; a {entry.Name} holds {entry.Volume:0.0}.", $"box:{box.Id}") with { Fix = box.Size is not null ? BoxFixes.Set("Take the smallest that serves", box.Id, "size", "") : null };
-            if (spec.RatingFault is { } fault) yield return CheckList.Make(a, "box.rating", $"{room.Room.Name}: {box.Id} {fault}.", $"box:{box.Id}") with { Fix = BoxFixes.Set("Take the rating that fits", box.Id, "rating", "") };
+                yield return CheckList.Make(
+                    a,
+                    "box.volume",
+                    $"{room.Room.Name}: {box.Id} needs {fill.Inches3:0.00} in3; a {entry.Name} holds {entry.Volume:0.0}.",
+                    $"box:{box.Id}"
+                ) with
+                {
+                    Fix = box.Size is not null ? BoxFixes.Set("Take the smallest that serves", box.Id, "size", "") : null,
+                };
+            if (spec.RatingFault is { } fault)
+                yield return CheckList.Make(a, "box.rating", $"{room.Room.Name}: {box.Id} {fault}.", $"box:{box.Id}") with
+                {
+                    Fix = BoxFixes.Set("Take the rating that fits", box.Id, "rating", ""),
+                };
         }
     }
 
     // Over a window or a door there is wall again.
     private static bool InTheWay(Opening opening, Box box)
     {
-        if (opening.Kind != OpeningKind.Window) return box.Height < Length.Inches(82);
+        if (opening.Kind != OpeningKind.Window)
+            return box.Height < Length.Inches(82);
         var sill = opening.Sill ?? Length.Feet(3);
         return box.Height > sill && box.Height < Length.Inches(82);
     }

@@ -11,16 +11,38 @@ internal sealed class DataCableChecks : ICheck
 {
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
-        if (!a.Job.Walls.Any(w => w.DataCable)) yield break;
-        var through = a.Circuits.SelectMany(c => c.Run.Cables.Select(h => (Circuit: c.Number, Route: a.RouteOf(h))))
-            .SelectMany(x => WallCables.Drilled(a, x.Route).Where(d => WallBody.Of(a.House, d.Room, d.Wall).Fact?.DataCable == true).Select(d => (x.Circuit, d.Room, d.Wall)))
-            .GroupBy(x => WallBody.Of(a.House, x.Room, x.Wall).Fact!).OrderBy(g => g.Key.Room, StringComparer.Ordinal).ThenBy(g => g.Key.Wall);
+        if (!a.Job.Walls.Any(w => w.DataCable))
+            yield break;
+        var through = a
+            .Circuits.SelectMany(c => c.Run.Cables.Select(h => (Circuit: c.Number, Route: a.RouteOf(h))))
+            .SelectMany(x =>
+                WallCables
+                    .Drilled(a, x.Route)
+                    .Where(d => WallBody.Of(a.House, d.Room, d.Wall).Fact?.DataCable == true)
+                    .Select(d => (x.Circuit, d.Room, d.Wall))
+            )
+            .GroupBy(x => WallBody.Of(a.House, x.Room, x.Wall).Fact!)
+            .OrderBy(g => g.Key.Room, StringComparer.Ordinal)
+            .ThenBy(g => g.Key.Wall);
         foreach (var wall in through)
         {
             var circuits = wall.Select(x => x.Circuit).Distinct().Order().ToList();
             var (shape, number) = (a.House[wall.Key.Room], wall.Key.Wall);
-            yield return CheckList.Make(a, "wire.data", $"Data cable runs in the {LabelWriter.Facing(shape, number)} wall of {shape.Room.Name}, and cable of circuit {string.Join(", ", circuits)} through its studs.", [$"wall:{wall.Key.Room}:{number}", .. circuits.Select(c => $"circuit:{c}")])
-                with { Fix = new("Keep power out of it", "close-wall", ("room", wall.Key.Room), ("wall", number.ToString(CultureInfo.InvariantCulture))) };
+            yield return CheckList.Make(
+                a,
+                "wire.data",
+                $"Data cable runs in the {LabelWriter.Facing(shape, number)} wall of {shape.Room.Name}, and cable of circuit "
+                    + $"{string.Join(", ", circuits)} through its studs.",
+                [$"wall:{wall.Key.Room}:{number}", .. circuits.Select(c => $"circuit:{c}")]
+            ) with
+            {
+                Fix = new(
+                    "Keep power out of it",
+                    "close-wall",
+                    ("room", wall.Key.Room),
+                    ("wall", number.ToString(CultureInfo.InvariantCulture))
+                ),
+            };
         }
     }
 }

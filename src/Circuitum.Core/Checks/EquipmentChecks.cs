@@ -14,7 +14,8 @@ internal sealed class EquipmentChecks : ICheck
     {
         foreach (var appliance in a.Job.Appliances)
         {
-            foreach (var found in Of(a, appliance)) yield return found;
+            foreach (var found in Of(a, appliance))
+                yield return found;
         }
 
         var near = a.Job.Decisions.Boxes.Select(b => b.Room).Distinct().ToDictionary(room => room, room => Near(a, room));
@@ -25,17 +26,46 @@ internal sealed class EquipmentChecks : ICheck
                 var there = BoxBody.Settle(a.House, box, near[box.Room], 36);
                 yield return CheckList.Make(a, "box.body", $"{a.House[box.Room].Room.Name}: {box.Id} {why}.", $"box:{box.Id}") with
                 {
-                    Fix = there.Along == box.Along ? null : new("Move it to where it can stand", "move-box", [("box", box.Id), ("wall", $"{box.Wall}"), ("along", LengthText.Print(there.Along))]),
+                    Fix =
+                        there.Along == box.Along
+                            ? null
+                            : new(
+                                "Move it to where it can stand",
+                                "move-box",
+                                [("box", box.Id), ("wall", $"{box.Wall}"), ("along", LengthText.Print(there.Along))]
+                            ),
                 };
             }
 
-            if (box is { Kind: BoxKind.Light, Fixture: LightStyle.Pendant, Outside: false } && a.House[box.Room].Room.Kind == RoomKind.Closet)
-                yield return CheckList.Make(a, "box.pendant", $"{a.House[box.Room].Room.Name}: {box.Id} is a pendant; none may hang in a clothes closet.", $"box:{box.Id}") with { Fix = BoxFixes.Set("Make it a recessed one", box.Id, "fixture", nameof(LightStyle.Recessed)) };
-            if (box.Gangs.Length > 0 && a.CircuitOf(box.Id) is { } c && !BoxCables.In(c, box.Id).Any(e => e.Conductors > 2 || c.Load.Volts == 120))
-                yield return CheckList.Make(a, "switch.neutral", $"{a.House[box.Room].Room.Name}: no neutral comes to {box.Id}.", $"box:{box.Id}", $"circuit:{c.Number}");
+            if (
+                box is { Kind: BoxKind.Light, Fixture: LightStyle.Pendant, Outside: false }
+                && a.House[box.Room].Room.Kind == RoomKind.Closet
+            )
+                yield return CheckList.Make(
+                    a,
+                    "box.pendant",
+                    $"{a.House[box.Room].Room.Name}: {box.Id} is a pendant; none may hang in a clothes closet.",
+                    $"box:{box.Id}"
+                ) with
+                {
+                    Fix = BoxFixes.Set("Make it a recessed one", box.Id, "fixture", nameof(LightStyle.Recessed)),
+                };
+            if (
+                box.Gangs.Length > 0
+                && a.CircuitOf(box.Id) is { } c
+                && !BoxCables.In(c, box.Id).Any(e => e.Conductors > 2 || c.Load.Volts == 120)
+            )
+                yield return CheckList.Make(
+                    a,
+                    "switch.neutral",
+                    $"{a.House[box.Room].Room.Name}: no neutral comes to {box.Id}.",
+                    $"box:{box.Id}",
+                    $"circuit:{c.Number}"
+                );
         }
 
-        foreach (var found in Frame(a)) yield return found;
+        foreach (var found in Frame(a))
+            yield return found;
     }
 
     // The boxes of a room and of the rooms around it, which alone can be in its way.
@@ -43,7 +73,12 @@ internal sealed class EquipmentChecks : ICheck
     {
         var room = a.House[id];
         const double Wall = HouseShape.ThickestWallInches;
-        bool Beside(RoomShape o) => o.Room.Storey == room.Room.Storey && (o.MinX - room.MaxX).InInches <= Wall && (room.MinX - o.MaxX).InInches <= Wall && (o.MinY - room.MaxY).InInches <= Wall && (room.MinY - o.MaxY).InInches <= Wall;
+        bool Beside(RoomShape o) =>
+            o.Room.Storey == room.Room.Storey
+            && (o.MinX - room.MaxX).InInches <= Wall
+            && (room.MinX - o.MaxX).InInches <= Wall
+            && (o.MinY - room.MaxY).InInches <= Wall
+            && (room.MinY - o.MaxY).InInches <= Wall;
         var beside = a.House.Rooms.Where(Beside).Select(r => r.Room.Id).ToHashSet();
         return [.. a.Job.Decisions.Boxes.Where(b => beside.Contains(b.Room))];
     }
@@ -55,30 +90,79 @@ internal sealed class EquipmentChecks : ICheck
         var cutoff = a.Job.Decisions.Boxes.FirstOrDefault(b => b.Serves == appliance.Id);
         var rule = facts.Cutoff == Cutoff.Control ? "box.control" : "box.disconnect";
         if (EquipmentRules.Missing(a.House, a.Job.Decisions.Boxes, appliance))
-            yield return CheckList.Make(a, rule, facts.Cutoff == Cutoff.Control ? $"{facts.Name} has no switch of its own." : $"{facts.Name} has no {(facts.Cutoff == Cutoff.Service ? "service switch" : "disconnect")} within sight.", $"appliance:{appliance.Id}") with { Fix = BoxFixes.Propose(room) };
-        else if (cutoff is not null && facts.Cutoff is Cutoff.Sight or Cutoff.Service && !EquipmentRules.InSight(a.House, cutoff, appliance))
+            yield return CheckList.Make(
+                a,
+                rule,
+                facts.Cutoff == Cutoff.Control
+                    ? $"{facts.Name} has no switch of its own."
+                    : $"{facts.Name} has no {(facts.Cutoff == Cutoff.Service ? "service switch" : "disconnect")} within sight.",
+                $"appliance:{appliance.Id}"
+            ) with
+            {
+                Fix = BoxFixes.Propose(room),
+            };
+        else if (
+            cutoff is not null
+            && facts.Cutoff is Cutoff.Sight or Cutoff.Service
+            && !EquipmentRules.InSight(a.House, cutoff, appliance)
+        )
             yield return CheckList.Make(a, rule, $"{cutoff.Id} is not within sight of {facts.Name}.", $"box:{cutoff.Id}");
 
         // Behind an appliance that is built in nobody gets at the plug.
-        if (facts is { Hardwired: false, Type.OutletBeside: true } && a.Job.Decisions.Boxes.FirstOrDefault(b => b.Appliance == appliance.Id) is { Wall: { } wall } outlet && appliance.Spot.Wall == wall
-            && outlet.Along > appliance.Spot.From && outlet.Along < appliance.Spot.From + appliance.Spot.Width)
-            yield return CheckList.Make(a, "box.beside", $"{room.Room.Name}: the receptacle of {facts.Name} is behind it; it belongs in the space beside it.", $"box:{outlet.Id}") with
+        if (
+            facts is { Hardwired: false, Type.OutletBeside: true }
+            && a.Job.Decisions.Boxes.FirstOrDefault(b => b.Appliance == appliance.Id) is { Wall: { } wall } outlet
+            && appliance.Spot.Wall == wall
+            && outlet.Along > appliance.Spot.From
+            && outlet.Along < appliance.Spot.From + appliance.Spot.Width
+        )
+            yield return CheckList.Make(
+                a,
+                "box.beside",
+                $"{room.Room.Name}: the receptacle of {facts.Name} is behind it; it belongs in the space beside it.",
+                $"box:{outlet.Id}"
+            ) with
             {
-                Fix = new("Move it beside", "move-box", [("box", outlet.Id), ("wall", $"{wall}"), ("along", LengthText.Print(ApplianceOutlets.BesideOf(a.Job, room, appliance)))]),
+                Fix = new(
+                    "Move it beside",
+                    "move-box",
+                    [
+                        ("box", outlet.Id),
+                        ("wall", $"{wall}"),
+                        ("along", LengthText.Print(ApplianceOutlets.BesideOf(a.Job, room, appliance))),
+                    ]
+                ),
             };
     }
 
     // Holes that no plate makes good, and staples farther than the boxes allow (300.4, 314.17(C), 334.30).
     private static IEnumerable<Finding> Frame(JobAnalysis a)
     {
-        if (a.Circuits.Length == 0) yield break;
+        if (a.Circuits.Length == 0)
+            yield break;
         foreach (var line in DrillList.Of(a).Lines.Where(l => l.TooLarge))
-            yield return CheckList.Make(a, "wire.hole", $"{line.Where}: a hole of {line.Bit} is larger than the member allows, and one cable needs it. Lead it another way, or fur the wall out.");
+            yield return CheckList.Make(
+                a,
+                "wire.hole",
+                $"{line.Where}: a hole of {line.Bit} is larger than the member allows, and one cable needs it. Lead it another "
+                    + "way, or fur the wall out."
+            );
         var p = a.Job.Preferences;
         var plain = a.Specs.Values.Any(s => s.Entry is { Clamps: false, Metal: false });
         var most = Length.Inches(a.Edition.Number(plain ? "stapleFromPlainBoxIn" : "stapleFromBoxIn"));
-        if (p.StapleFromBox > most) yield return CheckList.Make(a, "wire.staple", $"The job staples {LengthText.Show(p.StapleFromBox)} from a box; {LengthText.Show(most)} is the most{(plain ? " at boxes without clamps" : "")}.");
+        if (p.StapleFromBox > most)
+            yield return CheckList.Make(
+                a,
+                "wire.staple",
+                $"The job staples {LengthText.Show(p.StapleFromBox)} from a box; {LengthText.Show(most)} is the most"
+                    + $"{(plain ? " at boxes without clamps" : "")}."
+            );
         var every = Length.Inches(a.Edition.Number("stapleEveryIn"));
-        if (p.StapleEvery > every) yield return CheckList.Make(a, "wire.staple", $"The job staples every {LengthText.Show(p.StapleEvery)}; {LengthText.Show(every)} is the most.");
+        if (p.StapleEvery > every)
+            yield return CheckList.Make(
+                a,
+                "wire.staple",
+                $"The job staples every {LengthText.Show(p.StapleEvery)}; {LengthText.Show(every)} is the most."
+            );
     }
 }

@@ -20,15 +20,30 @@ internal sealed class LocalRules : ICheck
                 foreach (var room in a.Job.Rooms.Where(r => r.Kind == demand.Room))
                 {
                     var there = a.Job.Decisions.Boxes.Count(b => b.Room == room.Id && b.Kind == kind && !b.Outside);
-                    if (there < demand.Least) yield return CheckList.Make(a, rule, $"{room.Name} has {there} of the {demand.Least} that the local rule asks for ({a.Edition.Rule(rule).Title}).", $"room:{room.Id}");
+                    if (there < demand.Least)
+                        yield return CheckList.Make(
+                            a,
+                            rule,
+                            $"{room.Name} has {there} of the {demand.Least} that the local rule asks for ({a.Edition.Rule(rule).Title}).",
+                            $"room:{room.Id}"
+                        );
                 }
 
                 break;
             case LocalDemandKind.OwnCircuit:
                 foreach (var appliance in a.Job.Appliances.Where(x => x.Type == demand.Appliance))
                 {
-                    if (a.Job.Decisions.Boxes.FirstOrDefault(b => b.Appliance == appliance.Id) is { } box && a.CircuitOf(box.Id) is { Boxes.Length: > 1 } c)
-                        yield return CheckList.Make(a, rule, $"{ApplianceFacts.Of(appliance).Name} shares circuit {c.Number}; by local rule it has its own.", $"circuit:{c.Number}", $"box:{box.Id}");
+                    if (
+                        a.Job.Decisions.Boxes.FirstOrDefault(b => b.Appliance == appliance.Id) is { } box
+                        && a.CircuitOf(box.Id) is { Boxes.Length: > 1 } c
+                    )
+                        yield return CheckList.Make(
+                            a,
+                            rule,
+                            $"{ApplianceFacts.Of(appliance).Name} shares circuit {c.Number}; by local rule it has its own.",
+                            $"circuit:{c.Number}",
+                            $"box:{box.Id}"
+                        );
                 }
 
                 break;

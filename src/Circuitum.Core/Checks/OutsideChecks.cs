@@ -13,24 +13,76 @@ internal sealed class OutsideChecks : ICheck
         foreach (var o in a.Outside)
         {
             var (run, subjects) = ($"The run of circuit {o.Circuit} to {o.Hop.To}", new[] { $"circuit:{o.Circuit}", $"box:{o.Hop.To}" });
-            foreach (var found in Of(a, run, o.Hop.To, o.Method, o.Length, o.Buried, o.Depth, o.DepthWanted, o.Bends, subjects)) yield return found;
+            foreach (var found in Of(a, run, o.Hop.To, o.Method, o.Length, o.Buried, o.Depth, o.DepthWanted, o.Bends, subjects))
+                yield return found;
         }
 
         foreach (var at in a.Panels.Where(p => p.Feeder is not null))
         {
             var run = at.Feeder!.Run;
-            foreach (var found in Of(a, $"The feeder of {at.Panel.Name}", at.Panel.Id, run.Outside, run.OutsideLength, run.Buried, run.Depth, run.DepthWanted, run.Bends, [$"panel:{at.Panel.Id}"])) yield return found;
+            foreach (
+                var found in Of(
+                    a,
+                    $"The feeder of {at.Panel.Name}",
+                    at.Panel.Id,
+                    run.Outside,
+                    run.OutsideLength,
+                    run.Buried,
+                    run.Depth,
+                    run.DepthWanted,
+                    run.Bends,
+                    [$"panel:{at.Panel.Id}"]
+                )
+            )
+                yield return found;
         }
     }
 
     // A branch circuit's run and a feeder are held to the same.
-    private static IEnumerable<Finding> Of(JobAnalysis a, string run, string to, OutsideMethod? method, Length outside, bool buried, Length depth, Length wanted, ConduitBends? bends, string[] subjects)
+    private static IEnumerable<Finding> Of(
+        JobAnalysis a,
+        string run,
+        string to,
+        OutsideMethod? method,
+        Length outside,
+        bool buried,
+        Length depth,
+        Length wanted,
+        ConduitBends? bends,
+        string[] subjects
+    )
     {
         if (method == OutsideMethod.IndoorCable)
-            yield return CheckList.Make(a, "wire.outside", $"{run} is indoor cable for {outside.InFeet:0} ft outside the house{(buried ? ", in the ground" : "")}: its jacket is for dry places.", subjects) with { Fix = new("Run it in PVC conduit", "outside-run", ("to", to), ("method", nameof(OutsideMethod.PvcConduit)), ("keep", "yes")) };
+            yield return CheckList.Make(
+                a,
+                "wire.outside",
+                $"{run} is indoor cable for {outside.InFeet:0} ft outside the house{(buried ? ", in the ground" : "")}: its "
+                    + "jacket is for dry places.",
+                subjects
+            ) with
+            {
+                Fix = new(
+                    "Run it in PVC conduit",
+                    "outside-run",
+                    ("to", to),
+                    ("method", nameof(OutsideMethod.PvcConduit)),
+                    ("keep", "yes")
+                ),
+            };
         if (buried && depth < wanted)
-            yield return CheckList.Make(a, "wire.depth", $"{run} lies {LengthText.Show(depth)} deep; {LengthText.Show(wanted)} is the least.", subjects);
+            yield return CheckList.Make(
+                a,
+                "wire.depth",
+                $"{run} lies {LengthText.Show(depth)} deep; {LengthText.Show(wanted)} is the least.",
+                subjects
+            );
         if (bends is { Pass: false })
-            yield return CheckList.Make(a, "wire.bends", $"{run} bends {bends.Stretches.Max()} degrees between pull points; {ConduitBends.Most} is the most. {bends.PullPointsWanted} more pull point{(bends.PullPointsWanted == 1 ? "" : "s")} will do.", subjects);
+            yield return CheckList.Make(
+                a,
+                "wire.bends",
+                $"{run} bends {bends.Stretches.Max()} degrees between pull points; {ConduitBends.Most} is the most. "
+                    + $"{bends.PullPointsWanted} more pull point{(bends.PullPointsWanted == 1 ? "" : "s")} will do.",
+                subjects
+            );
     }
 }

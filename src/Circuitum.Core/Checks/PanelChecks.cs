@@ -11,20 +11,33 @@ internal sealed class PanelChecks : ICheck
     {
         if (a.Panels.Length == 0)
         {
-            if (a.Circuits.Length > 0) yield return CheckList.Make(a, "panel.spaces", "The job has no panel. Put one on a wall.");
+            if (a.Circuits.Length > 0)
+                yield return CheckList.Make(a, "panel.spaces", "The job has no panel. Put one on a wall.");
             yield break;
         }
 
         foreach (var at in a.Panels)
         {
-            foreach (var found in Of(a, at)) yield return found;
+            foreach (var found in Of(a, at))
+                yield return found;
         }
 
         foreach (var same in a.Circuits.GroupBy(c => c.Label, StringComparer.OrdinalIgnoreCase).Where(g => g.Count() > 1))
-            yield return CheckList.Make(a, "panel.label", $"Circuits {string.Join(" and ", same.Select(c => c.Number))} have the same label, \"{same.Key}\".", [.. same.Select(c => $"circuit:{c.Number}")]);
+            yield return CheckList.Make(
+                a,
+                "panel.label",
+                $"Circuits {string.Join(" and ", same.Select(c => c.Number))} have the same label, \"{same.Key}\".",
+                [.. same.Select(c => $"circuit:{c.Number}")]
+            );
         foreach (var c in a.Circuits)
         {
-            if (LabelWriter.Unclear(c.Label) is { } why) yield return CheckList.Make(a, "panel.clear", $"The label of circuit {c.Number}, \"{c.Label}\", {why}.", $"circuit:{c.Number}");
+            if (LabelWriter.Unclear(c.Label) is { } why)
+                yield return CheckList.Make(
+                    a,
+                    "panel.clear",
+                    $"The label of circuit {c.Number}, \"{c.Label}\", {why}.",
+                    $"circuit:{c.Number}"
+                );
         }
     }
 
@@ -35,32 +48,113 @@ internal sealed class PanelChecks : ICheck
         // With one panel everybody knows which is meant.
         var name = a.Panels.Length == 1 ? "the panel" : panel.Name;
         var placed = at.Schedule.Select(r => r.Circuit?.Number).OfType<int>().ToHashSet();
-        var without = a.Circuits.Where(c => c.Boxes.Length > 0 && c.Panel == panel.Id && !placed.Contains(c.Number)).Select(c => c.Number).ToList();
-        if (without.Count > 0) yield return CheckList.Make(a, "panel.spaces", $"Without a space in {name}: circuit {string.Join(", ", without)}.", subject);
+        var without = a
+            .Circuits.Where(c => c.Boxes.Length > 0 && c.Panel == panel.Id && !placed.Contains(c.Number))
+            .Select(c => c.Number)
+            .ToList();
+        if (without.Count > 0)
+            yield return CheckList.Make(a, "panel.spaces", $"Without a space in {name}: circuit {string.Join(", ", without)}.", subject);
         foreach (var fed in a.Panels.Where(p => p.Feeder?.From == panel.Id && at.Schedule.All(r => r.Feeder != p.Feeder)))
-            yield return CheckList.Make(a, "panel.spaces", $"Without a space in {name}: the feeder of {fed.Panel.Name}.", subject, $"panel:{fed.Panel.Id}");
+            yield return CheckList.Make(
+                a,
+                "panel.spaces",
+                $"Without a space in {name}: the feeder of {fed.Panel.Name}.",
+                subject,
+                $"panel:{fed.Panel.Id}"
+            );
         foreach (var row in at.Schedule.Where(r => r.Half != TandemHalf.Whole && r.Circuit is not null))
         {
             var whole = FreeSpace.In(at, a.Job.Decisions.Spaces, PanelDeriver.Need(a.Job, row.Circuit!) with { Protective = true });
-            FindingFix? fix = whole is null ? null : new($"Move it to space {whole.Value.Space}", "move-breaker", ("circuit", $"{row.Circuit!.Number}"), ("space", $"{whole.Value.Space}"));
-            if (!panel.TakesTandem(row.Space)) yield return CheckList.Make(a, "panel.tandem", $"Circuit {row.Circuit!.Number} is in half of space {row.Space}, which does not take a tandem by {name}'s listing.", $"circuit:{row.Circuit.Number}", subject) with { Fix = fix };
-            else if (!PanelDeriver.Need(a.Job, row.Circuit!).FitsHalf) yield return CheckList.Make(a, "panel.tandem", $"Circuit {row.Circuit!.Number} is in half of space {row.Space}; with {(row.Circuit.Pair is null ? "protection at its breaker" : "a shared neutral")} it needs a whole one.", $"circuit:{row.Circuit.Number}", subject) with { Fix = fix };
+            FindingFix? fix = whole is null
+                ? null
+                : new(
+                    $"Move it to space {whole.Value.Space}",
+                    "move-breaker",
+                    ("circuit", $"{row.Circuit!.Number}"),
+                    ("space", $"{whole.Value.Space}")
+                );
+            if (!panel.TakesTandem(row.Space))
+                yield return CheckList.Make(
+                    a,
+                    "panel.tandem",
+                    $"Circuit {row.Circuit!.Number} is in half of space {row.Space}, which does not take a tandem by {name}'s listing.",
+                    $"circuit:{row.Circuit.Number}",
+                    subject
+                ) with
+                {
+                    Fix = fix,
+                };
+            else if (!PanelDeriver.Need(a.Job, row.Circuit!).FitsHalf)
+                yield return CheckList.Make(
+                    a,
+                    "panel.tandem",
+                    $"Circuit {row.Circuit!.Number} is in half of space {row.Space}; with "
+                        + $"{(row.Circuit.Pair is null ? "protection at its breaker" : "a shared neutral")} it needs a whole one.",
+                    $"circuit:{row.Circuit.Number}",
+                    subject
+                ) with
+                {
+                    Fix = fix,
+                };
         }
 
         foreach (var row in at.Schedule.Where(r => r.Circuit is not null && !r.SecondPole && !panel.Takes(r.Family)))
-            yield return CheckList.Make(a, "panel.mixed", $"The breaker of circuit {row.Circuit!.Number} is of {row.Family}; {name} takes {(panel.BreakerFamily.Length > 0 ? string.Join(", ", panel.AlsoTakes.Prepend(panel.BreakerFamily)) : "a family that is not named yet")}.", $"circuit:{row.Circuit.Number}", subject) with { Fix = new("Take one of the panel's family", "breaker-family", ("circuit", $"{row.Circuit.Number}"), ("family", "")) };
+            yield return CheckList.Make(
+                a,
+                "panel.mixed",
+                $"The breaker of circuit {row.Circuit!.Number} is of {row.Family}; {name} takes "
+                    + (
+                        panel.BreakerFamily.Length > 0
+                            ? string.Join(", ", panel.AlsoTakes.Prepend(panel.BreakerFamily))
+                            : "a family that is not named yet"
+                    )
+                    + ".",
+                $"circuit:{row.Circuit.Number}",
+                subject
+            ) with
+            {
+                Fix = new("Take one of the panel's family", "breaker-family", ("circuit", $"{row.Circuit.Number}"), ("family", "")),
+            };
         var spare = panel.Spaces - at.SpacesUsed;
-        var (enough, wanted) = a.Job.Preferences.SpareSpaces is { } count ? (spare >= count, $"{count}") : (spare * 100 >= panel.Spaces * a.Job.Preferences.SparePercent, $"{a.Job.Preferences.SparePercent} percent");
-        if (a.Circuits.Length > 0 && !enough) yield return CheckList.Make(a, "panel.spare", $"{spare} of {panel.Spaces} spaces{(a.Panels.Length == 1 ? "" : $" of {panel.Name}")} are free; the job wants {wanted}: a panel of {Enough(a.Job.Preferences, at.SpacesUsed)} spaces or more.", subject);
+        var (enough, wanted) = a.Job.Preferences.SpareSpaces is { } count
+            ? (spare >= count, $"{count}")
+            : (spare * 100 >= panel.Spaces * a.Job.Preferences.SparePercent, $"{a.Job.Preferences.SparePercent} percent");
+        if (a.Circuits.Length > 0 && !enough)
+            yield return CheckList.Make(
+                a,
+                "panel.spare",
+                $"{spare} of {panel.Spaces} spaces{(a.Panels.Length == 1 ? "" : $" of {panel.Name}")} are free; the job wants "
+                    + $"{wanted}: a panel of {Enough(a.Job.Preferences, at.SpacesUsed)} spaces or more.",
+                subject
+            );
         var byExpected = a.Job.Preferences.LegBalance == LegBalanceBy.Expected;
         var (legA, legB) = byExpected ? (at.Expected(true), at.Expected(false)) : (at.LegA, at.LegB);
         var gap = Math.Abs(legA.Value - legB.Value);
         if (gap * 100 > Math.Max(legA.Value, legB.Value) * a.Edition.Number("legGapPercent"))
-            yield return CheckList.Make(a, "panel.legs", $"{(a.Panels.Length == 1 ? "" : $"{panel.Name}: ")}Leg A carries {legA}{(byExpected ? " as expected" : "")}, leg B {legB}: {gap:#,0} VA apart.", subject);
+            yield return CheckList.Make(
+                a,
+                "panel.legs",
+                $"{(a.Panels.Length == 1 ? "" : $"{panel.Name}: ")}Leg A carries {legA}{(byExpected ? " as expected" : "")}, "
+                    + $"leg B {legB}: {gap:#,0} VA apart.",
+                subject
+            );
         var room = a.House[panel.Room].Room;
-        if (room.Kind is RoomKind.Bathroom or RoomKind.Closet or RoomKind.Stairs) yield return CheckList.Make(a, "panel.place", $"{char.ToUpperInvariant(name[0])}{name[1..]} hangs in {room.Name}.", subject);
-        if (panel.Top > Length.Inches(a.Edition.Number("highestHandleIn")) + Length.Inches(4)) yield return CheckList.Make(a, "panel.handle", $"With its top at {LengthText.Show(panel.Top)} the highest handle is out of reach.", subject);
-        if (panel.BreakerFamily.Length == 0) yield return CheckList.Make(a, "panel.family", $"{(a.Panels.Length == 1 ? "The panel" : panel.Name)}'s breaker family is not named.", subject);
+        if (room.Kind is RoomKind.Bathroom or RoomKind.Closet or RoomKind.Stairs)
+            yield return CheckList.Make(a, "panel.place", $"{char.ToUpperInvariant(name[0])}{name[1..]} hangs in {room.Name}.", subject);
+        if (panel.Top > Length.Inches(a.Edition.Number("highestHandleIn")) + Length.Inches(4))
+            yield return CheckList.Make(
+                a,
+                "panel.handle",
+                $"With its top at {LengthText.Show(panel.Top)} the highest handle is out of reach.",
+                subject
+            );
+        if (panel.BreakerFamily.Length == 0)
+            yield return CheckList.Make(
+                a,
+                "panel.family",
+                $"{(a.Panels.Length == 1 ? "The panel" : panel.Name)}'s breaker family is not named.",
+                subject
+            );
     }
 
     // Panels have as many spaces on the left as on the right.
@@ -76,9 +170,22 @@ internal sealed class ServiceChecks : ICheck
 {
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
-        if (a.Panel is not { } panel) yield break;
-        if (panel.MainBreaker < a.Edition.Number("serviceLeastA")) yield return CheckList.Make(a, "service.size", $"The main breaker of {panel.MainBreaker} A is under {a.Edition.Say("serviceLeastA")} A.", $"panel:{panel.Id}");
-        if (!(a.Service.Current <= new Amperes(panel.MainBreaker))) yield return CheckList.Make(a, "service.size", $"The service load of {a.Service.Current.Value:0.0} A is over the {panel.MainBreaker} A main breaker.", $"panel:{panel.Id}");
+        if (a.Panel is not { } panel)
+            yield break;
+        if (panel.MainBreaker < a.Edition.Number("serviceLeastA"))
+            yield return CheckList.Make(
+                a,
+                "service.size",
+                $"The main breaker of {panel.MainBreaker} A is under {a.Edition.Say("serviceLeastA")} A.",
+                $"panel:{panel.Id}"
+            );
+        if (!(a.Service.Current <= new Amperes(panel.MainBreaker)))
+            yield return CheckList.Make(
+                a,
+                "service.size",
+                $"The service load of {a.Service.Current.Value:0.0} A is over the {panel.MainBreaker} A main breaker.",
+                $"panel:{panel.Id}"
+            );
     }
 }
 
@@ -90,15 +197,64 @@ internal sealed class FeederChecks : ICheck
         foreach (var at in a.Panels.Where(p => p.Feeder is not null))
         {
             var (panel, feeder, subject) = (at.Panel, at.Feeder!, $"panel:{at.Panel.Id}");
-            if (!(feeder.Load.Current <= new Amperes(feeder.Breaker))) yield return CheckList.Make(a, "feeder.size", $"The load of {panel.Name}, {feeder.Load.Current.Value:0.0} A, is over its feeder's breaker of {feeder.Breaker} A.", subject);
-            if (feeder.Wire is null) yield return CheckList.Make(a, "feeder.size", $"No {(panel.FeederMethod == FeederMethod.Cable ? "cable" : "wire")} for the feeder of {panel.Name} carries {feeder.Breaker} A. {(panel.FeederMethod == FeederMethod.Cable ? "Run it in conduit, or of aluminum." : "Use a smaller breaker.")}", subject);
-            if (feeder.Breaker > panel.MainBreaker) yield return CheckList.Make(a, "feeder.size", $"{panel.Name} is made for {panel.MainBreaker} A; its feeder has a breaker of {feeder.Breaker} A.", subject);
-            if (a.PanelById(feeder.From) is { } parent && feeder.Breaker > parent.Rating) yield return CheckList.Make(a, "feeder.size", $"The feeder of {panel.Name} has a breaker of {feeder.Breaker} A, {parent.Panel.Name} itself only {parent.Rating} A.", subject);
+            if (!(feeder.Load.Current <= new Amperes(feeder.Breaker)))
+                yield return CheckList.Make(
+                    a,
+                    "feeder.size",
+                    $"The load of {panel.Name}, {feeder.Load.Current.Value:0.0} A, is over its feeder's breaker of {feeder.Breaker} A.",
+                    subject
+                );
+            if (feeder.Wire is null)
+                yield return CheckList.Make(
+                    a,
+                    "feeder.size",
+                    $"No {(panel.FeederMethod == FeederMethod.Cable ? "cable" : "wire")} for the feeder of {panel.Name} carries "
+                        + $"{feeder.Breaker} A. "
+                        + $"{(panel.FeederMethod == FeederMethod.Cable ? "Run it in conduit, or of aluminum." : "Use a smaller breaker.")}",
+                    subject
+                );
+            if (feeder.Breaker > panel.MainBreaker)
+                yield return CheckList.Make(
+                    a,
+                    "feeder.size",
+                    $"{panel.Name} is made for {panel.MainBreaker} A; its feeder has a breaker of {feeder.Breaker} A.",
+                    subject
+                );
+            if (a.PanelById(feeder.From) is { } parent && feeder.Breaker > parent.Rating)
+                yield return CheckList.Make(
+                    a,
+                    "feeder.size",
+                    $"The feeder of {panel.Name} has a breaker of {feeder.Breaker} A, {parent.Panel.Name} itself only {parent.Rating} A.",
+                    subject
+                );
             var worst = a.Circuits.Where(c => c.Panel == panel.Id).OrderByDescending(c => c.DropPercent).FirstOrDefault();
-            if (worst is not null && worst.DropPercent + feeder.DropPercent > a.Edition.Number("dropPercentInAll")) yield return CheckList.Make(a, "wire.drop", $"The feeder of {panel.Name} drops {feeder.DropPercent:0.0} percent and circuit {worst.Number} {worst.DropPercent:0.0}: more than {a.Edition.Say("dropPercentInAll")} together.", subject, $"circuit:{worst.Number}");
+            if (worst is not null && worst.DropPercent + feeder.DropPercent > a.Edition.Number("dropPercentInAll"))
+                yield return CheckList.Make(
+                    a,
+                    "wire.drop",
+                    $"The feeder of {panel.Name} drops {feeder.DropPercent:0.0} percent and circuit {worst.Number} "
+                        + $"{worst.DropPercent:0.0}: more than {a.Edition.Say("dropPercentInAll")} together.",
+                    subject,
+                    $"circuit:{worst.Number}"
+                );
             var (handles, most) = (at.Schedule.Count(r => !r.Free && !r.SecondPole), (int)a.Edition.Number("disconnectsMost"));
-            if (feeder.ToBuilding && panel.MainLugs && handles > most) yield return CheckList.Make(a, "feeder.disconnect", $"{panel.Name} has {handles} breakers and no main; {(most == 1 ? "one" : $"{most} at most")} may switch the building off.", subject);
-            if (feeder.ToBuilding) yield return CheckList.Make(a, "feeder.building", $"{panel.Name} is in a building of its own: {(panel.MainLugs ? "a main breaker or another disconnect there" : "its main breaker is the disconnect")}, a grounding electrode, and neutral and ground apart.", subject);
+            if (feeder.ToBuilding && panel.MainLugs && handles > most)
+                yield return CheckList.Make(
+                    a,
+                    "feeder.disconnect",
+                    $"{panel.Name} has {handles} breakers and no main; {(most == 1 ? "one" : $"{most} at most")} may switch the "
+                        + "building off.",
+                    subject
+                );
+            if (feeder.ToBuilding)
+                yield return CheckList.Make(
+                    a,
+                    "feeder.building",
+                    $"{panel.Name} is in a building of its own: "
+                        + $"{(panel.MainLugs ? "a main breaker or another disconnect there" : "its main breaker is the disconnect")}, "
+                        + "a grounding electrode, and neutral and ground apart.",
+                    subject
+                );
         }
     }
 }

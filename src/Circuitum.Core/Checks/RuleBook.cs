@@ -18,17 +18,32 @@ public static class RuleBook
     /// <summary>The areas in the order of the work: the beginning of a rule's id, and its heading.</summary>
     public static ImmutableArray<(string Prefix, string Name)> Areas { get; } =
     [
-        ("plan.", "The plan"), ("box.", "Boxes"), ("circuit.", "Circuits"), ("wire.", "Wire and breaker"), ("protect.", "Protection"), ("panel.", "Panel"),
-        ("feeder.", "Feeders"), ("service.", "Service"), ("appliance.", "Appliances"), ("switch.", "Switches"), ("local.", "Added by the authority"),
+        ("plan.", "The plan"),
+        ("box.", "Boxes"),
+        ("circuit.", "Circuits"),
+        ("wire.", "Wire and breaker"),
+        ("protect.", "Protection"),
+        ("panel.", "Panel"),
+        ("feeder.", "Feeders"),
+        ("service.", "Service"),
+        ("appliance.", "Appliances"),
+        ("switch.", "Switches"),
+        ("local.", "Added by the authority"),
     ];
 
     /// <summary>The rules of an edition by area, each with its sections in others.</summary>
     /// <param name="edition">Whose rules, words and numbers.</param>
     /// <param name="columns">The editions whose sections are told.</param>
-    public static IEnumerable<IGrouping<string, RuleLine>> Of(CodeEdition edition, IReadOnlyList<CodeEdition> columns) => edition.Rules.Keys
-        .OrderBy(Area).ThenBy(id => id, StringComparer.Ordinal)
-        .Select(id => edition.Rule(id) is var r ? new RuleLine(id, r.Title, r.Text, [.. columns.Select(c => Cite(c, id))], r.Severity, State(id)) : null!)
-        .GroupBy(l => Areas[Area(l.Id)].Name);
+    public static IEnumerable<IGrouping<string, RuleLine>> Of(CodeEdition edition, IReadOnlyList<CodeEdition> columns) =>
+        edition
+            .Rules.Keys.OrderBy(Area)
+            .ThenBy(id => id, StringComparer.Ordinal)
+            .Select(id =>
+                edition.Rule(id) is var r
+                    ? new RuleLine(id, r.Title, r.Text, [.. columns.Select(c => Cite(c, id))], r.Severity, State(id))
+                    : null!
+            )
+            .GroupBy(l => Areas[Area(l.Id)].Name);
 
     /// <summary>What the product does with a rule.</summary>
     public static string State(string rule) =>
@@ -39,5 +54,9 @@ public static class RuleBook
     private static int Area(string rule) => Areas.IndexOf(Areas.First(a => rule.StartsWith(a.Prefix, StringComparison.Ordinal)));
 
     private static string Cite(CodeEdition edition, string rule) =>
-        !edition.Rules.TryGetValue(rule, out var r) ? "" : r.Applies ? r.Cite : r.Amended is { } layer ? $"off: {layer}" : r.Cite == Rule.NoCite ? "none" : "not in force";
+        !edition.Rules.TryGetValue(rule, out var r) ? ""
+        : r.Applies ? r.Cite
+        : r.Amended is { } layer ? $"off: {layer}"
+        : r.Cite == Rule.NoCite ? "none"
+        : "not in force";
 }

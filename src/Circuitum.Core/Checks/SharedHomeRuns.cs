@@ -11,18 +11,45 @@ internal sealed class PulledRuns : ICheck
     {
         foreach (var run in a.Job.Decisions.Pulled)
         {
-            if (a.CircuitByNumber(run.Circuit) is not { } c) continue;
+            if (a.CircuitByNumber(run.Circuit) is not { } c)
+                continue;
             string[] subjects = [$"circuit:{c.Number}", $"box:{run.To}"];
-            if (c.Pulled is not null && c.Pulled != run) yield return CheckList.Make(a, "circuit.pulled", $"A second home run of circuit {c.Number} is pulled, to {run.To}: one feeds it, the other stays for something else or comes out.", subjects);
-            else if (c.Pulled is null) yield return CheckList.Make(a, "circuit.pulled", $"The home run of circuit {c.Number} is pulled to {run.To}, which is not on it any more.", subjects);
-            else if (c.Cable != run.Cable) yield return CheckList.Make(a, "circuit.pulled", $"The home run of circuit {c.Number} is pulled as {run.Cable}; it needs {c.Cable} now.", subjects);
+            if (c.Pulled is not null && c.Pulled != run)
+                yield return CheckList.Make(
+                    a,
+                    "circuit.pulled",
+                    $"A second home run of circuit {c.Number} is pulled, to {run.To}: one feeds it, the other stays for "
+                        + "something else or comes out.",
+                    subjects
+                );
+            else if (c.Pulled is null)
+                yield return CheckList.Make(
+                    a,
+                    "circuit.pulled",
+                    $"The home run of circuit {c.Number} is pulled to {run.To}, which is not on it any more.",
+                    subjects
+                );
+            else if (c.Cable != run.Cable)
+                yield return CheckList.Make(
+                    a,
+                    "circuit.pulled",
+                    $"The home run of circuit {c.Number} is pulled as {run.Cable}; it needs {c.Cable} now.",
+                    subjects
+                );
             else if (run.Measured is { } took && c.Run.First == run.To && Odd(took, c.Run.Hops[0].Cut))
-                yield return CheckList.Make(a, "circuit.measured", $"The home run of circuit {c.Number} took {took.InFeet:0} ft off the reel where the plan has {c.Run.Hops[0].Cut.InFeet:0}: another way, another box, or a misread reel?", subjects);
+                yield return CheckList.Make(
+                    a,
+                    "circuit.measured",
+                    $"The home run of circuit {c.Number} took {took.InFeet:0} ft off the reel where the plan has "
+                        + $"{c.Run.Hops[0].Cut.InFeet:0}: another way, another box, or a misread reel?",
+                    subjects
+                );
         }
     }
 
     // A fifth, and more than a hand misjudges.
-    private static bool Odd(Measure.Length took, Measure.Length planned) => (took - planned).Abs() > Measure.Length.Max(Measure.Length.Feet(6), planned / 5);
+    private static bool Odd(Measure.Length took, Measure.Length planned) =>
+        (took - planned).Abs() > Measure.Length.Max(Measure.Length.Feet(6), planned / 5);
 }
 
 /// <summary>Home runs that two circuits share, and those that could.</summary>
@@ -38,18 +65,63 @@ internal sealed class SharedHomeRuns : ICheck
             var (pair, second) = (first.Pair!, a.CircuitByNumber(first.Pair!.Second)!);
             string[] subjects = [$"circuit:{first.Number}", $"circuit:{second.Number}"];
             if (HomeRunPairing.WhyNot(first, second, pair.Kind) is { } why)
-                yield return CheckList.Make(a, "circuit.sharedNeutral", $"Circuits {first.Number} and {second.Number} share a home run, and may not. {why}", subjects) with { Fix = new("Give each its cable", "unpair-circuits", ("circuit", $"{first.Number}")) };
-            if (pair.Kind != PairKind.SharedNeutral) continue;
+                yield return CheckList.Make(
+                    a,
+                    "circuit.sharedNeutral",
+                    $"Circuits {first.Number} and {second.Number} share a home run, and may not. {why}",
+                    subjects
+                ) with
+                {
+                    Fix = new("Give each its cable", "unpair-circuits", ("circuit", $"{first.Number}")),
+                };
+            if (pair.Kind != PairKind.SharedNeutral)
+                continue;
             var (one, other) = (Space(a, first), Space(a, second));
             if (one is { } s && other is { } t && !SpacePlan.CanTie(s, t))
-                yield return CheckList.Make(a, "circuit.sharedNeutral", $"Circuits {first.Number} and {second.Number} share a neutral but sit in spaces {s} and {t}, not one under the other: they cannot open together.", subjects) with { Fix = new("Put them together", "move-breaker", ("circuit", $"{first.Number}"), ("space", $"{Math.Min(s, t)}")) };
+                yield return CheckList.Make(
+                    a,
+                    "circuit.sharedNeutral",
+                    $"Circuits {first.Number} and {second.Number} share a neutral but sit in spaces {s} and {t}, not one under "
+                        + "the other: they cannot open together.",
+                    subjects
+                ) with
+                {
+                    Fix = new("Put them together", "move-breaker", ("circuit", $"{first.Number}"), ("space", $"{Math.Min(s, t)}")),
+                };
             foreach (var d in first.Protection.Devices.Concat(second.Protection.Devices).Where(d => d.Box is null).Take(1))
-                yield return CheckList.Make(a, "circuit.sharedNeutral", $"Circuits {first.Number} and {second.Number} share a neutral and need {d.Mark} in the breaker: one-pole protective breakers trip at once on a shared neutral. Use a two-pole {d.Mark} breaker, or a neutral for each.", subjects) with { Fix = new("Give each its cable", "unpair-circuits", ("circuit", $"{first.Number}")) };
+                yield return CheckList.Make(
+                    a,
+                    "circuit.sharedNeutral",
+                    $"Circuits {first.Number} and {second.Number} share a neutral and need {d.Mark} in the breaker: one-pole "
+                        + $"protective breakers trip at once on a shared neutral. Use a two-pole {d.Mark} breaker, or a neutral for "
+                        + "each.",
+                    subjects
+                ) with
+                {
+                    Fix = new("Give each its cable", "unpair-circuits", ("circuit", $"{first.Number}")),
+                };
         }
 
-        if (a.Job.Preferences.TwoCircuitHomeRuns != TwoCircuitHomeRuns.Never) yield break;
+        if (a.Job.Preferences.TwoCircuitHomeRuns != TwoCircuitHomeRuns.Never)
+            yield break;
         foreach (var offer in HomeRunPairing.Offers(a, PairKind.TwoNeutrals).Take(MostOffers))
-            yield return CheckList.Make(a, "circuit.pair", $"Circuits {offer.First} and {offer.Second} could share a home run with two neutrals: {offer.Saving.InFeet:0} ft less to pull.", $"circuit:{offer.First}", $"circuit:{offer.Second}") with { Fix = new("Share it", "pair-circuits", ("circuit", $"{offer.First}"), ("with", $"{offer.Second}"), ("kind", nameof(PairKind.TwoNeutrals))) };
+            yield return CheckList.Make(
+                a,
+                "circuit.pair",
+                $"Circuits {offer.First} and {offer.Second} could share a home run with two neutrals: {offer.Saving.InFeet:0} "
+                    + "ft less to pull.",
+                $"circuit:{offer.First}",
+                $"circuit:{offer.Second}"
+            ) with
+            {
+                Fix = new(
+                    "Share it",
+                    "pair-circuits",
+                    ("circuit", $"{offer.First}"),
+                    ("with", $"{offer.Second}"),
+                    ("kind", nameof(PairKind.TwoNeutrals))
+                ),
+            };
     }
 
     private static int? Space(JobAnalysis a, CircuitAnalysis c) => a.RowOf(c)?.Space;

@@ -5,7 +5,9 @@ using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Checks;
 
-/// <summary>How the cables of a circuit hang together: as a tree, lights with their switches, alarms with each other, and inside where they can.</summary>
+/// <summary>
+/// How the cables of a circuit hang together: as a tree, lights with their switches, alarms with each other, and inside where they can.
+/// </summary>
 internal sealed class WiringChecks : ICheck
 {
     // A hand's breadth along an outer wall is no way outside.
@@ -17,18 +19,35 @@ internal sealed class WiringChecks : ICheck
         {
             var laid = c.Run.Hops.Where(h => h.From is not null).Select(h => Pair(h.From!, h.To)).ToHashSet();
             foreach (var ring in c.Run.Beside.Where(h => !laid.Contains(Pair(h.From!, h.To))))
-                yield return CheckList.Make(a, "circuit.parallel", $"The cable from {ring.From} to {ring.To} closes a ring in circuit {c.Number}: current would come back by two ways.", $"circuit:{c.Number}", $"box:{ring.From}", $"box:{ring.To}");
+                yield return CheckList.Make(
+                    a,
+                    "circuit.parallel",
+                    $"The cable from {ring.From} to {ring.To} closes a ring in circuit {c.Number}: current would come back by two ways.",
+                    $"circuit:{c.Number}",
+                    $"box:{ring.From}",
+                    $"box:{ring.To}"
+                );
         }
 
         foreach (var box in a.Job.Decisions.Boxes.Where(b => b.Gangs.Length > 0))
         {
-            if (a.CircuitOf(box.Id) is not { } own) continue;
+            if (a.CircuitOf(box.Id) is not { } own)
+                continue;
             foreach (var light in box.Gangs.SelectMany(g => g.Lights).Distinct())
             {
                 if (a.CircuitOf(light) is { } other && other.Number != own.Number)
                 {
-                    yield return CheckList.Make(a, "circuit.switched", $"{light} is on circuit {other.Number}, its switch {box.Id} on circuit {own.Number}: the switched wire and its neutral would part ways.", $"box:{light}", $"box:{box.Id}")
-                        with { Fix = new("Put the light on the switch's circuit", "assign-box", ("box", light), ("circuit", $"{own.Number}")) };
+                    yield return CheckList.Make(
+                        a,
+                        "circuit.switched",
+                        $"{light} is on circuit {other.Number}, its switch {box.Id} on circuit {own.Number}: the switched wire "
+                            + "and its neutral would part ways.",
+                        $"box:{light}",
+                        $"box:{box.Id}"
+                    ) with
+                    {
+                        Fix = new("Put the light on the switch's circuit", "assign-box", ("box", light), ("circuit", $"{own.Number}")),
+                    };
                 }
             }
         }
@@ -36,8 +55,14 @@ internal sealed class WiringChecks : ICheck
         var alarms = a.Job.Decisions.Boxes.Where(b => b.Kind == BoxKind.SmokeAlarm && a.CircuitOf(b.Id) is not null).ToList();
         var numbers = alarms.Select(b => a.CircuitOf(b.Id)!.Number).Distinct().Order().ToList();
         if (a.Job.Preferences.AlarmJoin == AlarmJoin.Wired && numbers.Count > 1)
-            yield return CheckList.Make(a, "box.alarmJoined", $"The alarms are on circuits {string.Join(" and ", numbers)}: joined by wire they hang on one.", [.. alarms.Select(b => $"box:{b.Id}")]);
-        foreach (var found in WaysOutside(a)) yield return found;
+            yield return CheckList.Make(
+                a,
+                "box.alarmJoined",
+                $"The alarms are on circuits {string.Join(" and ", numbers)}: joined by wire they hang on one.",
+                [.. alarms.Select(b => $"box:{b.Id}")]
+            );
+        foreach (var found in WaysOutside(a))
+            yield return found;
     }
 
     private static IEnumerable<Finding> WaysOutside(JobAnalysis a)
@@ -47,8 +72,17 @@ internal sealed class WiringChecks : ICheck
             var to = a.Boxes[o.Hop.To];
             var from = o.Hop.From is { } id ? a.Boxes[id].Room : a.PanelById(a.CircuitByNumber(o.Circuit)?.Panel)?.Panel.Room;
             var inside = !to.Outside && !a.House[to.Room].Room.Kind.OpenAir() && (o.Hop.From is not { } f || !a.Boxes[f].Outside);
-            if (!inside || from is null || a.House[from].Room.Kind.OpenAir() || !a.House.BuildingOf(to.Room).Contains(from)) continue;
-            yield return CheckList.Make(a, "wire.noWay", $"Circuit {o.Circuit}: no way inside leads from {o.Hop.From ?? "the panel"} to {o.Hop.To}; it is planned {o.Length.InFeet:0} ft outside. A ceiling or attic over the rooms between, or a space under their floor, would open one.", $"circuit:{o.Circuit}", $"box:{o.Hop.To}");
+            if (!inside || from is null || a.House[from].Room.Kind.OpenAir() || !a.House.BuildingOf(to.Room).Contains(from))
+                continue;
+            yield return CheckList.Make(
+                a,
+                "wire.noWay",
+                $"Circuit {o.Circuit}: no way inside leads from {o.Hop.From ?? "the panel"} to {o.Hop.To}; it is planned "
+                    + $"{o.Length.InFeet:0} ft outside. A ceiling or attic over the rooms between, or a space under their floor, "
+                    + "would open one.",
+                $"circuit:{o.Circuit}",
+                $"box:{o.Hop.To}"
+            );
         }
     }
 

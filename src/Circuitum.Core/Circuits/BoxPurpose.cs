@@ -15,18 +15,31 @@ public static class BoxPurpose
         if (job.ApplianceById(box.Appliance) is { } appliance)
         {
             var facts = ApplianceFacts.Of(appliance);
-            if (facts.Type.Lighting) return CircuitPurpose.Lighting;
-            if (facts.Own(job.Preferences) || facts.Volts == 240 || edition.Demands.Values.Any(d => d.Kind == LocalDemandKind.OwnCircuit && d.Appliance == facts.Type.Id)) return CircuitPurpose.Appliance;
-            if (facts.Type.Laundry && !facts.Hardwired) return CircuitPurpose.Laundry;
-            if (facts.Type.Garage && kind == RoomKind.Garage) return job.Preferences.Division.DoorOperator == DoorOperator.Alone ? CircuitPurpose.Appliance : CircuitPurpose.Garage;
-            if (facts.Type.Id is "refrigerator" or "gas-range" && edition.Traits(kind).SmallAppliance) return CircuitPurpose.SmallAppliance;
-            if (facts.Type is { Fastened: false, Hvac: false, Motor: false } && !facts.Hardwired && kind == RoomKind.Garage) return CircuitPurpose.Garage;
+            if (facts.Type.Lighting)
+                return CircuitPurpose.Lighting;
+            if (
+                facts.Own(job.Preferences)
+                || facts.Volts == 240
+                || edition.Demands.Values.Any(d => d.Kind == LocalDemandKind.OwnCircuit && d.Appliance == facts.Type.Id)
+            )
+                return CircuitPurpose.Appliance;
+            if (facts.Type.Laundry && !facts.Hardwired)
+                return CircuitPurpose.Laundry;
+            if (facts.Type.Garage && kind == RoomKind.Garage)
+                return job.Preferences.Division.DoorOperator == DoorOperator.Alone ? CircuitPurpose.Appliance : CircuitPurpose.Garage;
+            if (facts.Type.Id is "refrigerator" or "gas-range" && edition.Traits(kind).SmallAppliance)
+                return CircuitPurpose.SmallAppliance;
+            if (facts.Type is { Fastened: false, Hvac: false, Motor: false } && !facts.Hardwired && kind == RoomKind.Garage)
+                return CircuitPurpose.Garage;
             return facts.Hardwired && facts.Load.Value <= 360 ? CircuitPurpose.Lighting : CircuitPurpose.Appliance;
         }
 
-        if (box.Kind == BoxKind.Disconnect) return CircuitPurpose.Appliance;
-        if (box.Kind is not (BoxKind.Receptacle or BoxKind.Provision)) return CircuitPurpose.Lighting;
-        if (edition.Traits(kind).SmallAppliance || OverCounterWhereOneCooks(job, box)) return CircuitPurpose.SmallAppliance;
+        if (box.Kind == BoxKind.Disconnect)
+            return CircuitPurpose.Appliance;
+        if (box.Kind is not (BoxKind.Receptacle or BoxKind.Provision))
+            return CircuitPurpose.Lighting;
+        if (edition.Traits(kind).SmallAppliance || OverCounterWhereOneCooks(job, box))
+            return CircuitPurpose.SmallAppliance;
         return kind switch
         {
             RoomKind.Bathroom => CircuitPurpose.Bathroom,
@@ -38,8 +51,13 @@ public static class BoxPurpose
     }
 
     // In a studio the counter is a kitchen's, whatever the room is called.
-    private static bool OverCounterWhereOneCooks(Job job, Box box) => box is { Kind: BoxKind.Receptacle, Outside: false, Wall: not null } && box.Height >= Length.Inches(36)
-        && BoxLayout.RoomUse.Cooks(job, job.RoomById(box.Room)!) && job.Counters.Any(c => c.Room == box.Room && c.Spot.Wall == box.Wall && box.Along >= c.Spot.From && box.Along <= c.Spot.From + c.Spot.Width);
+    private static bool OverCounterWhereOneCooks(Job job, Box box) =>
+        box is { Kind: BoxKind.Receptacle, Outside: false, Wall: not null }
+        && box.Height >= Length.Inches(36)
+        && BoxLayout.RoomUse.Cooks(job, job.RoomById(box.Room)!)
+        && job.Counters.Any(c =>
+            c.Room == box.Room && c.Spot.Wall == box.Wall && box.Along >= c.Spot.From && box.Along <= c.Spot.From + c.Spot.Width
+        );
 
     /// <summary>Whether a box may be put on a circuit of a purpose; a sentence with the rule when it may not.</summary>
     /// <param name="job">The job.</param>
@@ -50,46 +68,68 @@ public static class BoxPurpose
     public static string? WhyNot(Job job, CodeEdition edition, Box box, CircuitPurpose purpose, IReadOnlyList<Box> with)
     {
         var own = Of(job, edition, box);
-        if (own == purpose || Excepted(job, edition, box, own, purpose, with)) return null;
+        if (own == purpose || Excepted(job, edition, box, own, purpose, with))
+            return null;
         var general = own is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed;
-        if (purpose is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed && general) return null;
-        if (own == CircuitPurpose.Outdoor && purpose is (CircuitPurpose.Garage or CircuitPurpose.Receptacles or CircuitPurpose.Mixed)) return null;
+        if (purpose is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed && general)
+            return null;
+        if (own == CircuitPurpose.Outdoor && purpose is (CircuitPurpose.Garage or CircuitPurpose.Receptacles or CircuitPurpose.Mixed))
+            return null;
         var rule = RuleOf(purpose) ?? RuleOf(own);
         return rule is null ? null : $"{edition.Rule(rule).Text.TrimEnd('.')} ({edition.Cite(rule)}).";
     }
 
     /// <summary>The rule that speaks of circuits of a purpose, or none.</summary>
-    internal static string? RuleOf(CircuitPurpose purpose) => purpose switch
-    {
-        CircuitPurpose.SmallAppliance => "circuit.smallAppliance",
-        CircuitPurpose.Laundry => "circuit.laundry",
-        CircuitPurpose.Bathroom => "circuit.bathroom",
-        CircuitPurpose.Garage => "circuit.garage",
-        _ => null,
-    };
+    internal static string? RuleOf(CircuitPurpose purpose) =>
+        purpose switch
+        {
+            CircuitPurpose.SmallAppliance => "circuit.smallAppliance",
+            CircuitPurpose.Laundry => "circuit.laundry",
+            CircuitPurpose.Bathroom => "circuit.bathroom",
+            CircuitPurpose.Garage => "circuit.garage",
+            _ => null,
+        };
 
     private static bool Excepted(Job job, CodeEdition edition, Box box, CircuitPurpose own, CircuitPurpose purpose, IReadOnlyList<Box> with)
     {
         var appliance = job.ApplianceById(box.Appliance) is { } a ? ApplianceFacts.Of(a) : null;
 
         // A circuit that serves one bathroom may carry all equipment of it, within the limits of 210.23 (210.11(C)(3), exception).
-        if (purpose == CircuitPurpose.Bathroom && job.KindAt(box) == RoomKind.Bathroom && with.All(b => b.Room == box.Room)) return true;
+        if (purpose == CircuitPurpose.Bathroom && job.KindAt(box) == RoomKind.Bathroom && with.All(b => b.Room == box.Room))
+            return true;
 
         // What is plugged in in the garage may share its receptacles' circuit or have its own; the rule asks for one circuit for
         // the receptacles of the bays (210.11(C)(4)).
-        if (appliance is { Hardwired: false, Volts: 120 } && job.KindAt(box) == RoomKind.Garage && (purpose == CircuitPurpose.Garage || own == CircuitPurpose.Garage)) return true;
-        if (own == CircuitPurpose.Garage && purpose is CircuitPurpose.Appliance or CircuitPurpose.Receptacles or CircuitPurpose.Mixed) return BaysServed(job, box);
+        if (
+            appliance is { Hardwired: false, Volts: 120 }
+            && job.KindAt(box) == RoomKind.Garage
+            && (purpose == CircuitPurpose.Garage || own == CircuitPurpose.Garage)
+        )
+            return true;
+        if (own == CircuitPurpose.Garage && purpose is CircuitPurpose.Appliance or CircuitPurpose.Receptacles or CircuitPurpose.Mixed)
+            return BaysServed(job, box);
 
         // A refrigerator may be on the kitchen's circuits although the job wants it alone (210.52(B)(1)).
-        return purpose == CircuitPurpose.SmallAppliance && appliance is { Type.Id: "refrigerator" or "gas-range" } && edition.Traits(job.KindAt(box)).SmallAppliance;
+        return purpose == CircuitPurpose.SmallAppliance
+            && appliance is { Type.Id: "refrigerator" or "gas-range" }
+            && edition.Traits(job.KindAt(box)).SmallAppliance;
     }
 
     // One receptacle on a garage circuit for each vehicle bay is what the rule wants; more may hang elsewhere.
     private static bool BaysServed(Job job, Box box)
     {
-        var served = job.Decisions.Circuits.Where(c => c.Purpose == CircuitPurpose.Garage).SelectMany(c => c.Boxes).Select(b => b.Box).ToHashSet();
-        var there = job.Decisions.Boxes.Count(b => b.Kind == BoxKind.Receptacle && b.Room == box.Room && !b.Outside && b.Id != box.Id && served.Contains(b.Id));
-        var bays = Math.Max(1, job.Openings.Where(o => o.Room == box.Room && o.Kind == OpeningKind.GarageDoor).Sum(o => BoxLayout.ReceptacleRules.BaysOf(o)));
+        var served = job
+            .Decisions.Circuits.Where(c => c.Purpose == CircuitPurpose.Garage)
+            .SelectMany(c => c.Boxes)
+            .Select(b => b.Box)
+            .ToHashSet();
+        var there = job.Decisions.Boxes.Count(b =>
+            b.Kind == BoxKind.Receptacle && b.Room == box.Room && !b.Outside && b.Id != box.Id && served.Contains(b.Id)
+        );
+        var bays = Math.Max(
+            1,
+            job.Openings.Where(o => o.Room == box.Room && o.Kind == OpeningKind.GarageDoor).Sum(o => BoxLayout.ReceptacleRules.BaysOf(o))
+        );
         return there >= bays;
     }
 }

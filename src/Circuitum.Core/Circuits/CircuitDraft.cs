@@ -26,27 +26,40 @@ internal sealed class CircuitDraft
 
     internal Job Job => House.Job;
 
-    internal ImmutableArray<Circuit> Result() => [.. circuits
-        .Where(c => c.Boxes.Count > 0 || c.Circuit.By == Maker.Person)
-        .Select(c => c.Circuit with { Boxes = [.. c.Boxes] }).OrderBy(c => c.Number)];
+    internal ImmutableArray<Circuit> Result() =>
+        [
+            .. circuits
+                .Where(c => c.Boxes.Count > 0 || c.Circuit.By == Maker.Person)
+                .Select(c => c.Circuit with { Boxes = [.. c.Boxes] })
+                .OrderBy(c => c.Number),
+        ];
 
-    internal List<Box> Loose(CircuitPurpose purpose) => [.. Job.Decisions.Boxes.Where(b => b.Serves is null && !assigned.Contains(b.Id) && BoxPurpose.Of(Job, Edition, b) == purpose)];
+    internal List<Box> Loose(CircuitPurpose purpose) =>
+        [.. Job.Decisions.Boxes.Where(b => b.Serves is null && !assigned.Contains(b.Id) && BoxPurpose.Of(Job, Edition, b) == purpose)];
 
     /// <summary>The circuits of a purpose that serve a building.</summary>
     /// <param name="purpose">The purpose.</param>
     /// <param name="building">The building by the key of <see cref="BuildingOf"/>; empty is the one of the service.</param>
     internal List<int> Existing(CircuitPurpose purpose, string building = "") =>
-        [.. circuits.Where(c => c.Circuit.Purpose == purpose && (c.Boxes.Count == 0 ? "" : BuildingOf(RoomOf(c.Boxes[0].Box))) == building).Select(c => c.Circuit.Number)];
+        [
+            .. circuits
+                .Where(c => c.Circuit.Purpose == purpose && (c.Boxes.Count == 0 ? "" : BuildingOf(RoomOf(c.Boxes[0].Box))) == building)
+                .Select(c => c.Circuit.Number),
+        ];
 
     /// <summary>The circuits of a purpose in a building that may take more: a person locked none of them.</summary>
     internal List<int> Free(CircuitPurpose purpose, string building = "") => [.. Existing(purpose, building).Where(n => !Locked(n))];
 
-    /// <summary>A key of the building in which a room stands: empty for the one of the service, and for what stands in the open alone.</summary>
+    /// <summary>
+    /// A key of the building in which a room stands: empty for the one of the service, and for what stands in the open alone.
+    /// </summary>
     internal string BuildingOf(string room)
     {
-        if (buildings.TryGetValue(room, out var known)) return known;
+        if (buildings.TryGetValue(room, out var known))
+            return known;
         var rooms = House.BuildingOf(room);
-        var main = Job.Panels.FirstOrDefault()?.Room ?? Job.Rooms.OrderByDescending(r => House.BuildingOf(r.Id).Count).ThenBy(r => r.Id, StringComparer.Ordinal).First().Id;
+        var main = Job.Panels.FirstOrDefault()?.Room
+            ?? Job.Rooms.OrderByDescending(r => House.BuildingOf(r.Id).Count).ThenBy(r => r.Id, StringComparer.Ordinal).First().Id;
         var apart = !rooms.Contains(main) && rooms.Any(r => !House[r].Room.Kind.OpenAir());
         return buildings[room] = apart ? rooms.Min(StringComparer.Ordinal)! : "";
     }
@@ -55,26 +68,44 @@ internal sealed class CircuitDraft
 
     private readonly Dictionary<string, string> buildings = [];
 
-    internal List<Box> On(int number) => [.. circuits.First(c => c.Circuit.Number == number).Boxes.Select(m => Job.Decisions.Boxes.First(b => b.Id == m.Box))];
+    internal List<Box> On(int number) =>
+        [.. circuits.First(c => c.Circuit.Number == number).Boxes.Select(m => Job.Decisions.Boxes.First(b => b.Id == m.Box))];
 
     /// <summary>Spaces that the circuits with boxes take which fit a description, in the building of the service.</summary>
-    internal int PolesOf(Func<Circuit, bool> fits) => circuits.Where(c => c.Boxes.Count > 0 && fits(c.Circuit) && BuildingOf(RoomOf(c.Boxes[0].Box)).Length == 0)
-        .Sum(c => On(c.Circuit.Number).Any(b => b.Appliance is { } id && ApplianceFacts.Of(Job.ApplianceById(id)!).Volts == 240) ? 2 : 1);
+    internal int PolesOf(Func<Circuit, bool> fits) =>
+        circuits
+            .Where(c => c.Boxes.Count > 0 && fits(c.Circuit) && BuildingOf(RoomOf(c.Boxes[0].Box)).Length == 0)
+            .Sum(c =>
+                On(c.Circuit.Number).Any(b => b.Appliance is { } id && ApplianceFacts.Of(Job.ApplianceById(id)!).Volts == 240) ? 2 : 1
+            );
 
     internal int New(CircuitPurpose purpose, IEnumerable<Box> boxes)
     {
         var taken = circuits.Select(c => c.Circuit.Number).ToHashSet();
         var number = 1;
-        while (taken.Contains(number)) number++;
-        circuits.Add((new Circuit { Number = number, Purpose = purpose, By = Maker.Planner }, []));
-        foreach (var box in boxes) Put(number, box);
+        while (taken.Contains(number))
+            number++;
+        circuits.Add(
+            (
+                new Circuit
+                {
+                    Number = number,
+                    Purpose = purpose,
+                    By = Maker.Planner,
+                },
+                []
+            )
+        );
+        foreach (var box in boxes)
+            Put(number, box);
         return number;
     }
 
     /// <summary>The circuit that a box is on, who put it there and whether that circuit is locked; none when it is loose.</summary>
     internal (int Number, Maker By, bool Locked)? Member(string box)
     {
-        if (!assigned.Contains(box)) return null;
+        if (!assigned.Contains(box))
+            return null;
         var (circuit, boxes) = circuits.First(c => c.Boxes.Any(b => b.Box == box));
         return (circuit.Number, boxes.First(b => b.Box == box).By, circuit.Locked);
     }
@@ -86,7 +117,8 @@ internal sealed class CircuitDraft
     {
         if (Member(box.Id) is { } member)
         {
-            if (member.Number == number || member.By == Maker.Person || member.Locked) return;
+            if (member.Number == number || member.By == Maker.Person || member.Locked)
+                return;
             circuits.First(c => c.Circuit.Number == member.Number).Boxes.RemoveAll(b => b.Box == box.Id);
             assigned.Remove(box.Id);
         }
@@ -96,7 +128,8 @@ internal sealed class CircuitDraft
 
     internal void Put(int number, Box box)
     {
-        if (!assigned.Add(box.Id)) return;
+        if (!assigned.Add(box.Id))
+            return;
         circuits.First(c => c.Circuit.Number == number).Boxes.Add(new CircuitBox { Box = box.Id, By = Maker.Planner });
     }
 
@@ -105,28 +138,47 @@ internal sealed class CircuitDraft
     {
         foreach (var box in boxes)
         {
-            var room = Free(purpose, BuildingOf(box.Room)).Where(n => On(n) is var there && there.Count < most && Fits(20, [.. there, box])).ToList();
-            if (room.Count > 0) Put(room[0], box);
-            else New(purpose, [box]);
+            var room = Free(purpose, BuildingOf(box.Room))
+                .Where(n => On(n) is var there && there.Count < most && Fits(20, [.. there, box]))
+                .ToList();
+            if (room.Count > 0)
+                Put(room[0], box);
+            else
+                New(purpose, [box]);
         }
     }
 
     internal void Appliances()
     {
-        var loose = Loose(CircuitPurpose.Appliance).Select(b => (Box: b, Facts: ApplianceFacts.Of(Job.ApplianceById(b.Appliance)!)))
-            .OrderByDescending(a => a.Facts.Volts).ThenByDescending(a => a.Facts.Load).ThenBy(a => a.Box.Id, StringComparer.Ordinal).ToList();
+        var loose = Loose(CircuitPurpose.Appliance)
+            .Select(b => (Box: b, Facts: ApplianceFacts.Of(Job.ApplianceById(b.Appliance)!)))
+            .OrderByDescending(a => a.Facts.Volts)
+            .ThenByDescending(a => a.Facts.Load)
+            .ThenBy(a => a.Box.Id, StringComparer.Ordinal)
+            .ToList();
         foreach (var (box, facts) in loose)
         {
-            var partner = facts.Type.Id == "disposer" && Job.Preferences.DishwasherSharesWithDisposer
-                ? circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Appliance && c.Boxes.Count == 1).Select(c => c.Circuit.Number)
-                    .FirstOrDefault(n => On(n)[0] is { Appliance: { } id } other && other.Room == box.Room && Job.ApplianceById(id)!.Type == "dishwasher" && Fits(20, [other, box]))
-                : 0;
-            if (partner > 0) Put(partner, box);
-            else New(CircuitPurpose.Appliance, [box]);
+            var partner =
+                facts.Type.Id == "disposer" && Job.Preferences.DishwasherSharesWithDisposer
+                    ? circuits
+                        .Where(c => c.Circuit.Purpose == CircuitPurpose.Appliance && c.Boxes.Count == 1)
+                        .Select(c => c.Circuit.Number)
+                        .FirstOrDefault(n =>
+                            On(n)[0] is { Appliance: { } id } other
+                            && other.Room == box.Room
+                            && Job.ApplianceById(id)!.Type == "dishwasher"
+                            && Fits(20, [other, box])
+                        )
+                    : 0;
+            if (partner > 0)
+                Put(partner, box);
+            else
+                New(CircuitPurpose.Appliance, [box]);
         }
     }
 
-    internal bool Fits(int breaker, IReadOnlyList<Box> boxes) => !LoadLimits.Check(Edition, breaker, 120, [.. boxes.Select(b => BoxLoad.Of(Job, b))]).Any();
+    internal bool Fits(int breaker, IReadOnlyList<Box> boxes) =>
+        !LoadLimits.Check(Edition, breaker, 120, [.. boxes.Select(b => BoxLoad.Of(Job, b))]).Any();
 
     // No small-appliance circuit serves two kitchens (210.52(B)(3)): each kitchen has its own, and the dining rooms and
     // pantries around it.
@@ -144,18 +196,28 @@ internal sealed class CircuitDraft
     private void SmallAppliance(List<Box> loose, List<int> there)
     {
         var byDining = Job.Preferences.Division.Island == IslandWith.Dining;
-        var counter = loose.Where(b => b.Kind == BoxKind.Receptacle && b.Height >= Measure.Length.Inches(36) && !(byDining && b.Wall is null)).OrderBy(b => b.Room, StringComparer.Ordinal).ThenBy(b => b.Wall).ThenBy(b => b.Along).ToList();
+        var counter = loose
+            .Where(b => b.Kind == BoxKind.Receptacle && b.Height >= Measure.Length.Inches(36) && !(byDining && b.Wall is null))
+            .OrderBy(b => b.Room, StringComparer.Ordinal)
+            .ThenBy(b => b.Wall)
+            .ThenBy(b => b.Along)
+            .ToList();
         var rest = loose.Except(counter).ToList();
 
         // An island is a counter wherever its receptacle hangs.
-        if (!byDining) counter.AddRange(rest.Where(b => b is { Kind: BoxKind.Receptacle, Wall: null }).OrderBy(b => b.Id, StringComparer.Ordinal));
+        if (!byDining)
+            counter.AddRange(rest.Where(b => b is { Kind: BoxKind.Receptacle, Wall: null }).OrderBy(b => b.Id, StringComparer.Ordinal));
         rest.RemoveAll(counter.Contains);
-        while (there.Count < 2) there.Add(New(CircuitPurpose.SmallAppliance, []));
+        while (there.Count < 2)
+            there.Add(New(CircuitPurpose.SmallAppliance, []));
         var fresh = there.All(n => On(n).Count == 0);
         var half = (counter.Count + 1) / 2;
-        for (var i = 0; i < counter.Count; i++) Put(fresh ? there[i < half ? 0 : 1] : there.MinBy(n => Counters(n)), counter[i]);
-        if (fresh && rest.Count >= 5) there.Add(New(CircuitPurpose.SmallAppliance, []));
-        foreach (var box in rest) Put(fresh && there.Count > 2 ? there[2] : there.MinBy(n => On(n).Count), box);
+        for (var i = 0; i < counter.Count; i++)
+            Put(fresh ? there[i < half ? 0 : 1] : there.MinBy(n => Counters(n)), counter[i]);
+        if (fresh && rest.Count >= 5)
+            there.Add(New(CircuitPurpose.SmallAppliance, []));
+        foreach (var box in rest)
+            Put(fresh && there.Count > 2 ? there[2] : there.MinBy(n => On(n).Count), box);
     }
 
     // One more counter receptacle goes where the fewest are, so that the counter always hangs on two circuits.
@@ -164,9 +226,16 @@ internal sealed class CircuitDraft
     // A room's kitchen is itself, or the nearest one, on its own storey if there is one.
     private string KitchenOf(string room, List<Room> kitchens)
     {
-        if (kitchens.Count == 0) return "";
+        if (kitchens.Count == 0)
+            return "";
         var here = House[room];
-        return kitchens.OrderBy(k => k.Id == room ? 0 : 1).ThenBy(k => k.Storey == here.Room.Storey ? 0 : 1).ThenBy(k => House[k.Id].Centre.InchesTo(here.Centre)).ThenBy(k => k.Id, StringComparer.Ordinal).First().Id;
+        return kitchens
+            .OrderBy(k => k.Id == room ? 0 : 1)
+            .ThenBy(k => k.Storey == here.Room.Storey ? 0 : 1)
+            .ThenBy(k => House[k.Id].Centre.InchesTo(here.Centre))
+            .ThenBy(k => k.Id, StringComparer.Ordinal)
+            .First()
+            .Id;
     }
 
     // Hair dryers: a full bath by itself, a half bath with another of its storey; by preference two of any sort together.
@@ -183,8 +252,10 @@ internal sealed class CircuitDraft
             }
 
             var join = Free(CircuitPurpose.Bathroom, BuildingOf(room.Key)).FirstOrDefault(Joins);
-            if (join == 0) join = New(CircuitPurpose.Bathroom, []);
-            foreach (var box in room) Put(join, box);
+            if (join == 0)
+                join = New(CircuitPurpose.Bathroom, []);
+            foreach (var box in room)
+                Put(join, box);
         }
     }
 

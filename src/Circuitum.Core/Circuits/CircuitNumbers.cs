@@ -14,25 +14,40 @@ internal static class CircuitNumbers
     internal static Job Settle(Job job, IReadOnlySet<int> kept)
     {
         var circuits = job.Decisions.Circuits;
-        if (job.Panels.Length == 0 || circuits.All(c => kept.Contains(c.Number))) return job;
+        if (job.Panels.Length == 0 || circuits.All(c => kept.Contains(c.Number)))
+            return job;
         var map = circuits.Where(c => kept.Contains(c.Number)).ToDictionary(c => c.Number, c => c.Number);
         var taken = kept.ToHashSet();
-        var places = job.Decisions.Spaces.Where(s => s.Feeds is null).GroupBy(s => s.Circuit)
+        var places = job
+            .Decisions.Spaces.Where(s => s.Feeds is null)
+            .GroupBy(s => s.Circuit)
             .ToDictionary(g => g.Key, g => g.MinBy(s => s.Space)!);
-        var fresh = circuits.Where(c => !kept.Contains(c.Number))
+        var fresh = circuits
+            .Where(c => !kept.Contains(c.Number))
             .Select(c => (c.Number, Place: places.GetValueOrDefault(c.Number)))
-            .Select(c => (c.Number, At: c.Place is null ? int.MaxValue : PanelAt(job, c.Place) + c.Place.Space, Half: c.Place?.Half ?? TandemHalf.Whole))
-            .OrderBy(c => c.At).ThenBy(c => c.Half).ThenBy(c => c.Number).ToList();
+            .Select(c =>
+                (
+                    c.Number,
+                    At: c.Place is null ? int.MaxValue : PanelAt(job, c.Place) + c.Place.Space,
+                    Half: c.Place?.Half ?? TandemHalf.Whole
+                )
+            )
+            .OrderBy(c => c.At)
+            .ThenBy(c => c.Half)
+            .ThenBy(c => c.Number)
+            .ToList();
         if (job.Preferences.CircuitNumbers == NumberBy.Space)
         {
-            foreach (var c in fresh.Where(c => c.At < int.MaxValue && taken.Add(c.At))) map[c.Number] = c.At;
+            foreach (var c in fresh.Where(c => c.At < int.MaxValue && taken.Add(c.At)))
+                map[c.Number] = c.At;
         }
 
         // What has no space of its own takes a number that is nobody's space, so that no tag misleads.
         var next = job.Preferences.CircuitNumbers == NumberBy.Space ? job.Panels[0].Spaces + 1 : 1;
         foreach (var c in fresh.Where(c => !map.ContainsKey(c.Number)))
         {
-            while (!taken.Add(next)) next++;
+            while (!taken.Add(next))
+                next++;
             map[c.Number] = next;
         }
 
@@ -42,14 +57,15 @@ internal static class CircuitNumbers
     private static int PanelAt(Job job, SpaceDecision place) =>
         PerPanel * Math.Max(0, job.Panels.ToList().FindIndex(p => p.Id == place.Panel));
 
-    private static Job Map(Job job, Dictionary<int, int> map) => job with
-    {
-        Decisions = job.Decisions with
+    private static Job Map(Job job, Dictionary<int, int> map) =>
+        job with
         {
-            Circuits = [.. job.Decisions.Circuits.Select(c => c with { Number = map[c.Number] }).OrderBy(c => c.Number)],
-            Spaces = [.. job.Decisions.Spaces.Select(s => s.Feeds is null ? s with { Circuit = map[s.Circuit] } : s)],
-            Pulled = [.. job.Decisions.Pulled.Select(p => p with { Circuit = map[p.Circuit] })],
-            Pairs = [.. job.Decisions.Pairs.Select(p => p with { First = map[p.First], Second = map[p.Second] })],
-        },
-    };
+            Decisions = job.Decisions with
+            {
+                Circuits = [.. job.Decisions.Circuits.Select(c => c with { Number = map[c.Number] }).OrderBy(c => c.Number)],
+                Spaces = [.. job.Decisions.Spaces.Select(s => s.Feeds is null ? s with { Circuit = map[s.Circuit] } : s)],
+                Pulled = [.. job.Decisions.Pulled.Select(p => p with { Circuit = map[p.Circuit] })],
+                Pairs = [.. job.Decisions.Pairs.Select(p => p with { First = map[p.First], Second = map[p.Second] })],
+            },
+        };
 }

@@ -34,18 +34,29 @@ public static class CircuitPlanning
 
         // A circuit that lost its last box is gone, and its breaker with it.
         var left = circuits.Select(c => c.Number).ToHashSet();
-        return job with { Decisions = (job.Decisions with { Circuits = circuits, Spaces = [.. job.Decisions.Spaces.Where(s => left.Contains(s.Circuit))] }).WithoutLostPairs() };
+        return job with
+        {
+            Decisions = (
+                job.Decisions with
+                {
+                    Circuits = circuits,
+                    Spaces = [.. job.Decisions.Spaces.Where(s => left.Contains(s.Circuit))],
+                }
+            ).WithoutLostPairs(),
+        };
     }
 
     /// <summary>Takes back the planner's own assignments and plans afresh; a person's circuits, assignments and locks stay.</summary>
-    public static Job Afresh(Job job, ICircuitPlanner? planner = null) => Fill(Kept(job), planner ?? new SearchCircuitPlanner(PlanEffort.Full));
+    public static Job Afresh(Job job, ICircuitPlanner? planner = null) =>
+        Fill(Kept(job), planner ?? new SearchCircuitPlanner(PlanEffort.Full));
 
     /// <summary>A job with a person's circuits, assignments and locks alone.</summary>
     internal static Job Kept(Job job)
     {
-        var kept = job.Decisions.Circuits
-            .Select(c => c.Locked ? c : c with { Boxes = [.. c.Boxes.Where(b => b.By == Maker.Person)] })
-            .Where(c => c.Boxes.Length > 0 || c.By == Maker.Person).ToImmutableArray();
+        var kept = job
+            .Decisions.Circuits.Select(c => c.Locked ? c : c with { Boxes = [.. c.Boxes.Where(b => b.By == Maker.Person)] })
+            .Where(c => c.Boxes.Length > 0 || c.By == Maker.Person)
+            .ToImmutableArray();
         var numbers = kept.Select(c => c.Number).ToHashSet();
         return job with
         {
@@ -59,12 +70,13 @@ public static class CircuitPlanning
     }
 
     /// <summary>The breaker rating that the preferences give a general circuit.</summary>
-    public static int GeneralRating(Preferences preferences, CircuitPurpose purpose) => (preferences.GeneralWire, purpose) switch
-    {
-        (GeneralWire.FourteenThroughout, CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed) => 15,
-        (GeneralWire.TwelveForReceptacles, CircuitPurpose.Lighting) => 15,
-        _ => 20,
-    };
+    public static int GeneralRating(Preferences preferences, CircuitPurpose purpose) =>
+        (preferences.GeneralWire, purpose) switch
+        {
+            (GeneralWire.FourteenThroughout, CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed) => 15,
+            (GeneralWire.TwelveForReceptacles, CircuitPurpose.Lighting) => 15,
+            _ => 20,
+        };
 }
 
 /// <summary>
@@ -93,7 +105,8 @@ public sealed class SearchCircuitPlanner(PlanEffort effort, PlanWatch? watch = n
         foreach (var groups in GeneralGroups.Of(work, runs).ToList())
         {
             var problem = groups.Problem;
-            if (problem.Count == 0) continue;
+            if (problem.Count == 0)
+                continue;
             groups.Take(Divide(problem, groups.Title));
         }
 
@@ -108,11 +121,14 @@ public sealed class SearchCircuitPlanner(PlanEffort effort, PlanWatch? watch = n
     {
         var standing = Enumerable.Range(0, problem.Count).Any(t => problem.Standing[t] >= 0 && problem.Fixed[t] < 0);
         var exact = standing ? null : ZonePartition.Solve(problem, watch, title);
-        if (exact is not null && watch is not { Stopped: true }) return exact.Plan();
+        if (exact is not null && watch is not { Stopped: true })
+            return exact.Plan();
         var search = new GroupSearch(problem);
         var plan = search.First();
-        if (exact is not null) return exact.Plan() is var best && best.Priced() <= plan.Priced() ? best : plan;
-        if (effort != PlanEffort.Full) return plan;
+        if (exact is not null)
+            return exact.Plan() is var best && best.Priced() <= plan.Priced() ? best : plan;
+        if (effort != PlanEffort.Full)
+            return plan;
         watch?.Say($"{title}: outlets are tried on other circuits.");
         return search.Improve(plan, standing ? RoundsWhenStanding : GroupSearch.Rounds(problem.Count), watch?.Token ?? default);
     }

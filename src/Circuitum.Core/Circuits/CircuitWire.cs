@@ -33,7 +33,8 @@ internal sealed class CircuitWire
         Between = [.. things.Select(_ => new int[things.Length])];
         for (var i = 0; i < things.Length; i++)
         {
-            for (var j = i + 1; j < things.Length; j++) Between[i][j] = Between[j][i] = Cents(Nearest(things[i], things[j]) + (p.BoxMakeUp * 2));
+            for (var j = i + 1; j < things.Length; j++)
+                Between[i][j] = Between[j][i] = Cents(Nearest(things[i], things[j]) + (p.BoxMakeUp * 2));
         }
     }
 
@@ -47,10 +48,12 @@ internal sealed class CircuitWire
     internal int Routed(int[] of)
     {
         var key = string.Join(' ', of.Order());
-        if (known.TryGetValue(key, out var cents)) return cents;
+        if (known.TryGetValue(key, out var cents))
+            return cents;
         List<Box> all = [.. of.SelectMany(t => things[t])];
         List<string> boxes = [.. all.Select(b => b.Id)];
-        if (panels.Count < 2) return known[key] = Cents(runs.Plan(boxes).Cut);
+        if (panels.Count < 2)
+            return known[key] = Cents(runs.Plan(boxes).Cut);
         var va = all.Sum(b => BoxLoad.Of(job, b).Load.Value);
         var panel = feeding.Cheapest(panels, boxes, va)!;
         var run = runs.Plan(boxes, panel: panel.Id);
@@ -70,9 +73,12 @@ internal sealed class CircuitWire
     private Length Nearest(ImmutableArray<Box> one, ImmutableArray<Box> other)
     {
         var best = new Length(long.MaxValue);
-        foreach (var (a, b, least) in one.SelectMany(a => other.Select(b => (a.Id, b.Id, Least: runs.AtLeast(a.Id, b.Id)))).OrderBy(x => x.Least))
+        foreach (
+            var (a, b, least) in one.SelectMany(a => other.Select(b => (a.Id, b.Id, Least: runs.AtLeast(a.Id, b.Id)))).OrderBy(x => x.Least)
+        )
         {
-            if (least >= best) break;
+            if (least >= best)
+                break;
             best = Length.Min(best, runs.Between(a, b));
         }
 

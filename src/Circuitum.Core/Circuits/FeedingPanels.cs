@@ -19,7 +19,8 @@ internal sealed class FeedingPanels(HouseShape house, Runs runs)
     internal List<Panel> In(string? room)
     {
         var panels = house.Job.Panels;
-        if (panels.Length < 2) return [.. panels];
+        if (panels.Length < 2)
+            return [.. panels];
         var own = panels.Where(p => house.BuildingOf(room ?? panels[0].Room).Contains(p.Room)).ToList();
         return own.Count > 0 ? own : [.. panels.Where(p => house.BuildingOf(panels[0].Room).Contains(p.Room))];
     }
@@ -29,7 +30,11 @@ internal sealed class FeedingPanels(HouseShape house, Runs runs)
     /// <param name="boxes">The circuit's boxes.</param>
     /// <param name="va">Its load in volt-amperes.</param>
     internal Panel? Cheapest(IReadOnlyList<Panel> among, IReadOnlyList<string> boxes, double va) =>
-        among.Count < 2 || boxes.Count == 0 ? among.Count > 0 ? among[0] : null : among.MinBy(p => Feet(p, boxes, va));
+        among.Count < 2 || boxes.Count == 0
+            ? among.Count > 0
+                ? among[0]
+                : null
+            : among.MinBy(p => Feet(p, boxes, va));
 
     /// <summary>What it costs to feed a circuit from a panel, as feet of its cable.</summary>
     /// <param name="panel">The panel.</param>
@@ -38,14 +43,17 @@ internal sealed class FeedingPanels(HouseShape house, Runs runs)
     internal double Feet(Panel panel, IReadOnlyList<string> boxes, double va)
     {
         var w = house.Job.Preferences.Weights;
-        return boxes.Min(b => runs.FromPanel(b, panel.Id)).InFeet + (FeederFeet(panel) * va / FeederVolts * w.FeederAmpFoot / Math.Max(1, w.CableFoot));
+        return boxes.Min(b => runs.FromPanel(b, panel.Id)).InFeet
+            + (FeederFeet(panel) * va / FeederVolts * w.FeederAmpFoot / Math.Max(1, w.CableFoot));
     }
 
     // All feeders between a panel and the service.
     private double FeederFeet(Panel panel)
     {
-        if (panel.FedFrom is not { } from || house.Job.Panels.FirstOrDefault(p => p.Id == from) is not { } source) return 0;
-        if (feederFeet.TryGetValue(panel.Id, out var known)) return known;
+        if (panel.FedFrom is not { } from || house.Job.Panels.FirstOrDefault(p => p.Id == from) is not { } source)
+            return 0;
+        if (feederFeet.TryGetValue(panel.Id, out var known))
+            return known;
 
         // A ring of feeders is refused when the job is checked; until then it ends here.
         feederFeet[panel.Id] = 0;

@@ -18,7 +18,14 @@ internal sealed class GeneralGroups
     private readonly ImmutableArray<int> numbers;
     private readonly Func<IEnumerable<RoomPin>, ZoneRules> zones;
 
-    private GeneralGroups(CircuitDraft work, CircuitPurpose purpose, ImmutableArray<ImmutableArray<Box>> things, ImmutableArray<int> numbers, Func<IEnumerable<RoomPin>, ZoneRules> zones, GroupProblem problem)
+    private GeneralGroups(
+        CircuitDraft work,
+        CircuitPurpose purpose,
+        ImmutableArray<ImmutableArray<Box>> things,
+        ImmutableArray<int> numbers,
+        Func<IEnumerable<RoomPin>, ZoneRules> zones,
+        GroupProblem problem
+    )
     {
         this.zones = zones;
         this.work = work;
@@ -31,7 +38,13 @@ internal sealed class GeneralGroups
     internal CircuitPurpose Purpose { get; }
 
     /// <summary>What is divided, in words.</summary>
-    internal string Title => Purpose switch { CircuitPurpose.Lighting => "Lights", CircuitPurpose.Mixed => "Lights and receptacles", _ => "Receptacles" };
+    internal string Title =>
+        Purpose switch
+        {
+            CircuitPurpose.Lighting => "Lights",
+            CircuitPurpose.Mixed => "Lights and receptacles",
+            _ => "Receptacles",
+        };
 
     internal GroupProblem Problem { get; }
 
@@ -47,7 +60,8 @@ internal sealed class GeneralGroups
     /// <summary>The general groups of a job: lights and receptacles apart, or together where the job mixes them.</summary>
     internal static IEnumerable<GeneralGroups> Of(CircuitDraft work, Runs runs)
     {
-        if (work.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Mixed) yield return Make(work, runs, CircuitPurpose.Mixed, [CircuitPurpose.Lighting, CircuitPurpose.Receptacles]);
+        if (work.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Mixed)
+            yield return Make(work, runs, CircuitPurpose.Mixed, [CircuitPurpose.Lighting, CircuitPurpose.Receptacles]);
         else
         {
             yield return Make(work, runs, CircuitPurpose.Lighting, [CircuitPurpose.Lighting]);
@@ -62,11 +76,17 @@ internal sealed class GeneralGroups
 
         // What sits on a circuit of another purpose was put there by somebody and stays out of this; what is of another purpose and
         // sits on one of these, such as a receptacle outside, counts with them.
-        var boxes = work.Job.Decisions.Boxes
-            .Where(b => b.Serves is null && b.Kind != BoxKind.SmokeAlarm && work.BuildingOf(b.Room).Length == 0)
-            .Where(b => work.Member(b.Id) is { } m ? index.ContainsKey(m.Number) : own.Contains(BoxPurpose.Of(work.Job, work.Edition, b))).ToList();
+        var boxes = work
+            .Job.Decisions.Boxes.Where(b => b.Serves is null && b.Kind != BoxKind.SmokeAlarm && work.BuildingOf(b.Room).Length == 0)
+            .Where(b => work.Member(b.Id) is { } m ? index.ContainsKey(m.Number) : own.Contains(BoxPurpose.Of(work.Job, work.Edition, b)))
+            .ToList();
         var lighting = purpose == CircuitPurpose.Lighting;
-        ImmutableArray<ImmutableArray<Box>> things = [.. purpose == CircuitPurpose.Receptacles ? Clusters(boxes) : ByRoom(work.Job, Clusters(boxes), purpose, b => work.Member(b.Id) is { } m && (m.By == Maker.Person || m.Locked))];
+        ImmutableArray<ImmutableArray<Box>> things =
+        [
+            .. purpose == CircuitPurpose.Receptacles
+                ? Clusters(boxes)
+                : ByRoom(work.Job, Clusters(boxes), purpose, b => work.Member(b.Id) is { } m && (m.By == Maker.Person || m.Locked)),
+        ];
         var job = work.Job;
         var p = job.Preferences;
         var rating = CircuitPlanning.GeneralRating(p, purpose);
@@ -78,47 +98,92 @@ internal sealed class GeneralGroups
         var counts = boxes.Where(b => b.Kind == BoxKind.Receptacle).GroupBy(b => b.Room).ToDictionary(g => g.Key, g => g.Count());
         var lit = RoomSet.Of(boxes.Where(b => b.Kind == BoxKind.Light).Select(b => rooms[b.Room]));
         var wire = new CircuitWire(job, runs, things, weights, new FeedingPanels(work.House, runs));
-        return new(work, purpose, things, numbers, pins => HouseZones.For(purpose, work.House, lit, counts, pins), new GroupProblem
-        {
-            Between = wire.Between,
-            Home = wire.Home,
-            Routed = wire.Routed,
-            Load = [.. things.Select(t => (int)t.Sum(b => BoxLoad.Of(job, b).Load.Value))],
-            Size = [.. things.Select(t => Math.Max(lighting ? 1 : 0, t.Count(b => lighting ? b.Kind == BoxKind.Light : b.Kind == BoxKind.Receptacle)))],
-            Room = [.. things.Select(t => !Outdoors(job, t[0]) && Counts(work.House[t[0].Room].Room, things) ? rooms[t[0].Room] : -1 - rooms[t[0].Room])],
-            Places = [.. things.Select(t => RoomSet.Of(t.Where(b => lighting || !Outdoors(job, b)).Select(b => rooms[b.Room])))],
-            Around = [.. things.Select(t => work.House[t[0].Room] is var shape && t[0].Wall is { } wall ? (int)shape.ToPerimeter(wall, t[0].Along).InInches : 0)],
-            Zones = HouseZones.For(purpose, work.House, lit, counts, job.Decisions.Pins),
-            Storey = [.. things.Select(t => work.House[t[0].Room].Room is { Kind: not RoomKind.Stairs } room ? storeys[room.Storey] : -1)],
-            Fixed = [.. members.Select(m => m.Where(x => x.By == Maker.Person || x.Locked).Select(x => index[x.Number]).FirstOrDefault(-1))],
-            Standing = [.. members.Select(m => m.Select(x => index[x.Number]).FirstOrDefault(-1))],
-            Existing = numbers.Length,
-            Closed = [.. numbers.Where(work.Locked).Select(n => index[n])],
-            Heavy = things.Any(t => t.Any(Heavy)) ? [.. things.Select(t => t.Any(Heavy))] : [],
-            MostSize = lighting ? MostLights : MostReceptacles(p, work.Edition, rating),
-            MostLoad = (lighting ? (int)(rating * 120 * 0.8) : rating * 120) - Alarms(work, purpose),
-            Weights = weights,
-        });
+        return new(
+            work,
+            purpose,
+            things,
+            numbers,
+            pins => HouseZones.For(purpose, work.House, lit, counts, pins),
+            new GroupProblem
+            {
+                Between = wire.Between,
+                Home = wire.Home,
+                Routed = wire.Routed,
+                Load = [.. things.Select(t => (int)t.Sum(b => BoxLoad.Of(job, b).Load.Value))],
+                Size =
+                [
+                    .. things.Select(t =>
+                        Math.Max(lighting ? 1 : 0, t.Count(b => lighting ? b.Kind == BoxKind.Light : b.Kind == BoxKind.Receptacle))
+                    ),
+                ],
+                Room =
+                [
+                    .. things.Select(t =>
+                        !Outdoors(job, t[0]) && Counts(work.House[t[0].Room].Room, things) ? rooms[t[0].Room] : -1 - rooms[t[0].Room]
+                    ),
+                ],
+                Places = [.. things.Select(t => RoomSet.Of(t.Where(b => lighting || !Outdoors(job, b)).Select(b => rooms[b.Room])))],
+                Around =
+                [
+                    .. things.Select(t =>
+                        work.House[t[0].Room] is var shape && t[0].Wall is { } wall ? (int)shape.ToPerimeter(wall, t[0].Along).InInches : 0
+                    ),
+                ],
+                Zones = HouseZones.For(purpose, work.House, lit, counts, job.Decisions.Pins),
+                Storey =
+                [
+                    .. things.Select(t => work.House[t[0].Room].Room is { Kind: not RoomKind.Stairs } room ? storeys[room.Storey] : -1),
+                ],
+                Fixed =
+                [
+                    .. members.Select(m => m.Where(x => x.By == Maker.Person || x.Locked).Select(x => index[x.Number]).FirstOrDefault(-1)),
+                ],
+                Standing = [.. members.Select(m => m.Select(x => index[x.Number]).FirstOrDefault(-1))],
+                Existing = numbers.Length,
+                Closed = [.. numbers.Where(work.Locked).Select(n => index[n])],
+                Heavy = things.Any(t => t.Any(Heavy)) ? [.. things.Select(t => t.Any(Heavy))] : [],
+                MostSize = lighting ? MostLights : MostReceptacles(p, work.Edition, rating),
+                MostLoad = (lighting ? (int)(rating * 120 * 0.8) : rating * 120) - Alarms(work, purpose),
+                Weights = weights,
+            }
+        );
     }
 
     // What lights a room stays whole: its lights, switches and fans, with its closets, its own bath and the porch that is switched
     // from it, as long as one circuit holds them. What a person put somewhere is left there by itself.
-    private static IEnumerable<ImmutableArray<Box>> ByRoom(Job job, IEnumerable<ImmutableArray<Box>> clusters, CircuitPurpose purpose, Func<Box, bool> held)
+    private static IEnumerable<ImmutableArray<Box>> ByRoom(
+        Job job,
+        IEnumerable<ImmutableArray<Box>> clusters,
+        CircuitPurpose purpose,
+        Func<Box, bool> held
+    )
     {
         var all = clusters.ToList();
-        var free = all.Where(c => !c.Any(held) && (purpose != CircuitPurpose.Mixed || c.All(b => b.Kind is not (BoxKind.Receptacle or BoxKind.Provision)))).ToList();
+        var free = all.Where(c =>
+                !c.Any(held) && (purpose != CircuitPurpose.Mixed || c.All(b => b.Kind is not (BoxKind.Receptacle or BoxKind.Provision)))
+            )
+            .ToList();
         var root = Enumerable.Range(0, free.Count).ToArray();
         foreach (var room in free.SelectMany((c, i) => c.Select(b => (b.Room, i))).GroupBy(x => x.Room, x => x.i))
         {
-            foreach (var i in room) root[Find(i)] = Find(room.First());
+            foreach (var i in room)
+                root[Find(i)] = Find(room.First());
         }
 
         foreach (var (room, host) in HouseZones.Hosts(job))
         {
             var (part, whole) = (free.FindIndex(c => c.Any(b => b.Room == room)), free.FindIndex(c => c.Any(b => b.Room == host)));
-            if (part < 0 || whole < 0 || Find(part) == Find(whole) || job.Decisions.Pins.Any(p => p.Kind == PinKind.Apart && p.Names(room) && p.Names(host))) continue;
-            var lights = free.Where((_, i) => Find(i) == Find(part) || Find(i) == Find(whole)).Sum(c => c.Count(b => b.Kind == BoxKind.Light));
-            if (lights <= MostLights) root[Find(part)] = Find(whole);
+            if (
+                part < 0
+                || whole < 0
+                || Find(part) == Find(whole)
+                || job.Decisions.Pins.Any(p => p.Kind == PinKind.Apart && p.Names(room) && p.Names(host))
+            )
+                continue;
+            var lights = free.Where((_, i) => Find(i) == Find(part) || Find(i) == Find(whole))
+                .Sum(c => c.Count(b => b.Kind == BoxKind.Light));
+            if (lights <= MostLights)
+                root[Find(part)] = Find(whole);
         }
 
         var rooms = free.Select((c, i) => (c, Root: Find(i))).GroupBy(x => x.Root, x => x.c).Select(g => g.SelectMany(c => c));
@@ -126,7 +191,8 @@ internal sealed class GeneralGroups
 
         int Find(int i)
         {
-            while (root[i] != i) i = root[i];
+            while (root[i] != i)
+                i = root[i];
             return i;
         }
     }
@@ -136,14 +202,21 @@ internal sealed class GeneralGroups
     {
         var all = boxes.ToList();
         var lights = all.Where(b => b.Kind == BoxKind.Light).GroupBy(b => b.Room).ToDictionary(g => g.Key, g => g.Count());
-        return [.. all.OrderBy(b => b.Kind == BoxKind.Light ? 0 : 1).ThenByDescending(b => lights.GetValueOrDefault(b.Room)).ThenBy(b => b.Id, StringComparer.Ordinal)];
+        return
+        [
+            .. all.OrderBy(b => b.Kind == BoxKind.Light ? 0 : 1)
+                .ThenByDescending(b => lights.GetValueOrDefault(b.Room))
+                .ThenBy(b => b.Id, StringComparer.Ordinal),
+        ];
     }
 
     private static bool Outdoors(Job job, Box box) => box.Kind == BoxKind.Receptacle && (box.Outside || job.KindAt(box).OpenAir());
 
     // All alarms come onto one of these circuits in the end; whichever it is has to have room for them.
     private static int Alarms(CircuitDraft work, CircuitPurpose purpose) =>
-        purpose == CircuitPurpose.Receptacles ? 0 : (int)Math.Ceiling(work.Job.Decisions.Boxes.Count(b => b.Kind == BoxKind.SmokeAlarm) * BoxLoad.AlarmVa);
+        purpose == CircuitPurpose.Receptacles
+            ? 0
+            : (int)Math.Ceiling(work.Job.Decisions.Boxes.Count(b => b.Kind == BoxKind.SmokeAlarm) * BoxLoad.AlarmVa);
 
     // A closet, a hall or stairs with one or two goes along with a neighbour and is not a room more.
     private static bool Counts(Room room, ImmutableArray<ImmutableArray<Box>> things) =>
@@ -164,7 +237,8 @@ internal sealed class GeneralGroups
         var plan = new GroupPlan(Problem);
         for (var t = 0; t < Problem.Count; t++)
         {
-            if (plan.Of(t) < 0 && Problem.Standing[t] >= 0) plan.Put(t, Problem.Standing[t]);
+            if (plan.Of(t) < 0 && Problem.Standing[t] >= 0)
+                plan.Put(t, Problem.Standing[t]);
         }
 
         return plan;
@@ -173,28 +247,39 @@ internal sealed class GeneralGroups
     /// <summary>Carries a division into the job's circuits; a person's boxes stay where they are.</summary>
     internal void Take(GroupPlan plan)
     {
-        for (var c = 0; c < numbers.Length; c++) Put(plan.Circuits[c], numbers[c]);
+        for (var c = 0; c < numbers.Length; c++)
+            Put(plan.Circuits[c], numbers[c]);
 
         // New circuits are numbered storey by storey, from the west.
-        foreach (var group in plan.Circuits.Skip(numbers.Length).Where(g => g.Count > 0)
-            .OrderBy(g => g.Min(t => Problem.Storey[t])).ThenBy(g => g.Average(t => Places.Of(work.House, things[t][0]).X.InInches)).ThenBy(g => things[g[0]][0].Id, StringComparer.Ordinal).ToList())
+        foreach (
+            var group in plan
+                .Circuits.Skip(numbers.Length)
+                .Where(g => g.Count > 0)
+                .OrderBy(g => g.Min(t => Problem.Storey[t]))
+                .ThenBy(g => g.Average(t => Places.Of(work.House, things[t][0]).X.InInches))
+                .ThenBy(g => things[g[0]][0].Id, StringComparer.Ordinal)
+                .ToList()
+        )
             Put(group, work.New(Purpose, []));
     }
 
     private void Put(List<int> group, int number)
     {
-        foreach (var box in group.Order().SelectMany(t => things[t])) work.Move(box, number);
+        foreach (var box in group.Order().SelectMany(t => things[t]))
+            work.Move(box, number);
     }
 
     /// <summary>Alarms interconnect on one circuit, that of a bedroom's or a hall's lights, where people notice when it is dead.</summary>
     internal static void Alarms(CircuitDraft work)
     {
-        var purpose = work.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Mixed ? CircuitPurpose.Mixed : CircuitPurpose.Lighting;
+        var purpose =
+            work.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Mixed ? CircuitPurpose.Mixed : CircuitPurpose.Lighting;
         foreach (var alarm in work.Loose(CircuitPurpose.Lighting).Where(b => b.Kind == BoxKind.SmokeAlarm))
         {
             var circuits = work.Existing(purpose).Where(n => !work.Locked(n)).ToList();
             var withAlarms = circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.SmokeAlarm));
-            int Lighting(RoomKind kind) => circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.Light && work.House[b.Room].Room.Kind == kind));
+            int Lighting(RoomKind kind) =>
+                circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.Light && work.House[b.Room].Room.Kind == kind));
             if (work.Job.Preferences.Division.Alarms == AlarmsWith.Alone)
             {
                 var own = circuits.FirstOrDefault(n => work.On(n).All(b => b.Kind == BoxKind.SmokeAlarm));
@@ -213,21 +298,24 @@ internal sealed class GeneralGroups
         var root = boxes.ToDictionary(b => b.Id, b => b.Id);
         foreach (var box in boxes)
         {
-            foreach (var light in box.Gangs.SelectMany(g => g.Lights).Where(root.ContainsKey)) root[Find(light)] = Find(box.Id);
+            foreach (var light in box.Gangs.SelectMany(g => g.Lights).Where(root.ContainsKey))
+                root[Find(light)] = Find(box.Id);
         }
 
         // A fan or a light without a switch goes with its room.
         foreach (var group in boxes.Where(b => b.Kind is not (BoxKind.Receptacle or BoxKind.Provision)).GroupBy(b => b.Room))
         {
             var first = group.First().Id;
-            foreach (var box in group.Skip(1).Where(b => b.Kind != BoxKind.Switch)) root[Find(box.Id)] = Find(first);
+            foreach (var box in group.Skip(1).Where(b => b.Kind != BoxKind.Switch))
+                root[Find(box.Id)] = Find(first);
         }
 
         return boxes.GroupBy(b => Find(b.Id)).Select(Sorted).OrderBy(g => g[0].Id, StringComparer.Ordinal);
 
         string Find(string id)
         {
-            while (root[id] != id) id = root[id];
+            while (root[id] != id)
+                id = root[id];
             return id;
         }
     }

@@ -4,9 +4,10 @@ namespace Circuitum.Core.Circuits;
 internal static class GroupBound
 {
     /// <summary>The least number of circuits by count and by load.</summary>
-    internal static int LeastCircuits(GroupProblem p) => p.Count == 0 ? 0 : Math.Max(
-        (p.Size.Sum() + p.MostSize - 1) / p.MostSize,
-        (int)((p.Load.Sum(l => (long)l) + p.MostLoad - 1) / p.MostLoad));
+    internal static int LeastCircuits(GroupProblem p) =>
+        p.Count == 0
+            ? 0
+            : Math.Max((p.Size.Sum() + p.MostSize - 1) / p.MostSize, (int)((p.Load.Sum(l => (long)l) + p.MostLoad - 1) / p.MostLoad));
 
     /// <summary>
     /// A lower bound on the cost, in cents. The cables of all circuits with the panel form one tree that spans everything and
@@ -16,7 +17,8 @@ internal static class GroupBound
     /// </summary>
     internal static long Cost(GroupProblem p)
     {
-        if (p.Count == 0) return 0;
+        if (p.Count == 0)
+            return 0;
         var least = LeastCircuits(p);
         var rooms = p.Room.Where(r => r >= 0).Distinct().Count();
         var plain = Tree(p, 0).Cost;
@@ -38,15 +40,18 @@ internal static class GroupBound
 
     private static long Cable(GroupProblem p, int degree)
     {
-        long low = 0, high = p.Home.Max() + 1L;
+        long low = 0,
+            high = p.Home.Max() + 1L;
         long best = 0;
         for (var step = 0; step < 40 && low <= high; step++)
         {
             var price = (low + high) / 2;
             var (cost, taken) = Tree(p, price);
             best = Math.Max(best, cost + (price * degree));
-            if (taken < degree) low = price + 1;
-            else high = price - 1;
+            if (taken < degree)
+                low = price + 1;
+            else
+                high = price - 1;
         }
 
         return Math.Max(best, Tree(p, 0).Cost);
@@ -59,7 +64,8 @@ internal static class GroupBound
         var near = new long[n];
         var fromPanel = new bool[n];
         var hung = new bool[n];
-        for (var i = 0; i < n; i++) (near[i], fromPanel[i]) = (p.Home[i] - price, true);
+        for (var i = 0; i < n; i++)
+            (near[i], fromPanel[i]) = (p.Home[i] - price, true);
         long cost = 0;
         var runs = 0;
         for (var k = 0; k < n; k++)
@@ -67,16 +73,19 @@ internal static class GroupBound
             var next = -1;
             for (var i = 0; i < n; i++)
             {
-                if (!hung[i] && (next < 0 || near[i] < near[next])) next = i;
+                if (!hung[i] && (next < 0 || near[i] < near[next]))
+                    next = i;
             }
 
             hung[next] = true;
             cost += near[next];
-            if (fromPanel[next]) runs++;
+            if (fromPanel[next])
+                runs++;
             var row = p.Between[next];
             for (var i = 0; i < n; i++)
             {
-                if (!hung[i] && row[i] < near[i]) (near[i], fromPanel[i]) = (row[i], false);
+                if (!hung[i] && row[i] < near[i])
+                    (near[i], fromPanel[i]) = (row[i], false);
             }
         }
 

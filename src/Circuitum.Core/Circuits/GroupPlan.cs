@@ -12,10 +12,12 @@ internal sealed class GroupPlan
     {
         this.problem = problem;
         on = [.. Enumerable.Repeat(-1, problem.Count)];
-        for (var i = 0; i < problem.Existing; i++) Open();
+        for (var i = 0; i < problem.Existing; i++)
+            Open();
         for (var t = 0; t < problem.Count; t++)
         {
-            if (problem.Fixed[t] >= 0) Put(t, problem.Fixed[t]);
+            if (problem.Fixed[t] >= 0)
+                Put(t, problem.Fixed[t]);
         }
     }
 
@@ -43,7 +45,8 @@ internal sealed class GroupPlan
     internal long Cost()
     {
         long sum = Moves;
-        foreach (var c in costs) sum += c;
+        foreach (var c in costs)
+            sum += c;
         return sum;
     }
 
@@ -55,7 +58,8 @@ internal sealed class GroupPlan
         // An empty circuit that is not one of the job's own can be used again.
         for (var i = problem.Existing; i < circuits.Count; i++)
         {
-            if (circuits[i].Count == 0) return i;
+            if (circuits[i].Count == 0)
+                return i;
         }
 
         circuits.Add([]);
@@ -66,12 +70,15 @@ internal sealed class GroupPlan
     /// <summary>What it would cost more to have a thing on a circuit; none when it does not fit.</summary>
     internal int? Extra(int thing, int circuit)
     {
-        if (problem.Closed.Contains(circuit)) return null;
+        if (problem.Closed.Contains(circuit))
+            return null;
         var there = circuits[circuit];
         Span<int> with = stackalloc int[there.Count + 1];
-        for (var i = 0; i < there.Count; i++) with[i] = there[i];
+        for (var i = 0; i < there.Count; i++)
+            with[i] = there[i];
         with[^1] = thing;
-        if (!problem.Fits(with)) return null;
+        if (!problem.Fits(with))
+            return null;
         return problem.Cost(with) - costs[circuit] + MoveCost(thing, circuit);
     }
 
@@ -81,11 +88,16 @@ internal sealed class GroupPlan
     /// </summary>
     internal int? Guess(int thing, int circuit)
     {
-        if (problem.Closed.Contains(circuit)) return null;
+        if (problem.Closed.Contains(circuit))
+            return null;
         var there = System.Runtime.InteropServices.CollectionsMarshal.AsSpan(circuits[circuit]);
-        if (there.Length == 0) return Extra(thing, circuit);
+        if (there.Length == 0)
+            return Extra(thing, circuit);
         var row = problem.Between[thing];
-        int size = problem.Size[thing], load = problem.Load[thing], nearest = int.MaxValue, head = there[0];
+        int size = problem.Size[thing],
+            load = problem.Load[thing],
+            nearest = int.MaxValue,
+            head = there[0];
         Span<int> with = stackalloc int[there.Length + 1];
         for (var i = 0; i < there.Length; i++)
         {
@@ -93,11 +105,14 @@ internal sealed class GroupPlan
             with[i] = t;
             size += problem.Size[t];
             load += problem.Load[t];
-            if (row[t] < nearest) nearest = row[t];
-            if (problem.Home[t] < problem.Home[head]) head = t;
+            if (row[t] < nearest)
+                nearest = row[t];
+            if (problem.Home[t] < problem.Home[head])
+                head = t;
         }
 
-        if (size > problem.MostSize || load > problem.MostLoad) return null;
+        if (size > problem.MostSize || load > problem.MostLoad)
+            return null;
         with[^1] = thing;
         var first = problem.Home[thing] < problem.Home[head] ? problem.Home[thing] - problem.Home[head] + row[head] : int.MaxValue;
         return Math.Min(nearest, first) + problem.Mixed(with) - problem.Mixed(there) + MoveCost(thing, circuit);
@@ -106,10 +121,12 @@ internal sealed class GroupPlan
     /// <summary>What it would cost more to have several things together on a circuit; none when they do not fit.</summary>
     internal int? Extra(int[] block, int circuit)
     {
-        if (problem.Closed.Contains(circuit)) return null;
+        if (problem.Closed.Contains(circuit))
+            return null;
         var there = circuits[circuit];
         Span<int> with = stackalloc int[there.Count + block.Length];
-        for (var i = 0; i < there.Count; i++) with[i] = there[i];
+        for (var i = 0; i < there.Count; i++)
+            with[i] = there[i];
         block.CopyTo(with[there.Count..]);
         return problem.Fits(with) ? problem.Cost(with) - costs[circuit] + block.Sum(t => MoveCost(t, circuit)) : null;
     }
@@ -137,5 +154,6 @@ internal sealed class GroupPlan
         costs[circuit] = problem.Cost(System.Runtime.InteropServices.CollectionsMarshal.AsSpan(circuits[circuit]));
     }
 
-    private int MoveCost(int thing, int circuit) => problem.Standing[thing] >= 0 && problem.Standing[thing] != circuit ? problem.Weights.Moved : 0;
+    private int MoveCost(int thing, int circuit) =>
+        problem.Standing[thing] >= 0 && problem.Standing[thing] != circuit ? problem.Weights.Moved : 0;
 }

@@ -56,7 +56,9 @@ internal sealed record GroupProblem
     /// <summary>Which rooms may be on one circuit; none where zones do not count.</summary>
     public ZoneRules? Zones { get; init; }
 
-    /// <summary>How far round its room each lies, so that a large room is cut into stretches of wall; empty where that does not matter.</summary>
+    /// <summary>
+    /// How far round its room each lies, so that a large room is cut into stretches of wall; empty where that does not matter.
+    /// </summary>
     public int[] Around { get; init; } = [];
 
     /// <summary>What the cable of some things costs as it will be pulled, in cents; none takes the tree of shortest pieces.</summary>
@@ -72,7 +74,8 @@ internal sealed record GroupProblem
     public RoomSet PlacesOf(IEnumerable<int> things)
     {
         var rooms = new RoomSet();
-        foreach (var t in things) rooms.Add(Places[t]);
+        foreach (var t in things)
+            rooms.Add(Places[t]);
         return rooms;
     }
 
@@ -82,14 +85,16 @@ internal sealed record GroupProblem
     /// <summary>About what one circuit costs, its moved outlets apart: its cable as a tree of shortest pieces.</summary>
     public int Cost(ReadOnlySpan<int> things)
     {
-        if (things.Length == 0) return 0;
+        if (things.Length == 0)
+            return 0;
         return Weights.Circuit + Tree(things) + Mixed(things);
     }
 
     /// <summary>Whether a circuit keeps the hard limits.</summary>
     public bool Fits(ReadOnlySpan<int> things)
     {
-        int size = 0, load = 0;
+        int size = 0,
+            load = 0;
         foreach (var t in things)
         {
             size += Size[t];
@@ -102,9 +107,12 @@ internal sealed record GroupProblem
     /// <summary>The part of a circuit's cost that does not hang on its cable: rooms, storeys, spare capacity.</summary>
     public int Mixed(ReadOnlySpan<int> things)
     {
-        if (things.Length == 0) return 0;
-        ulong rooms = 0, storeys = 0;
-        int size = 0, load = 0;
+        if (things.Length == 0)
+            return 0;
+        ulong rooms = 0,
+            storeys = 0;
+        int size = 0,
+            load = 0;
         Span<int> seen = stackalloc int[Math.Min(things.Length, 64)];
         var distinct = 0;
         var places = new RoomSet();
@@ -112,16 +120,23 @@ internal sealed record GroupProblem
         {
             size += Size[t];
             load += Load[t];
-            if (Storey[t] >= 0) storeys |= 1UL << (Storey[t] & 63);
-            if (Zones is not null) places.Add(Places[t]);
-            if (Room[t] < 0) continue;
-            if (Room[t] < 64) rooms |= 1UL << Room[t];
-            else if (distinct < seen.Length && !seen[..distinct].Contains(Room[t])) seen[distinct++] = Room[t];
+            if (Storey[t] >= 0)
+                storeys |= 1UL << (Storey[t] & 63);
+            if (Zones is not null)
+                places.Add(Places[t]);
+            if (Room[t] < 0)
+                continue;
+            if (Room[t] < 64)
+                rooms |= 1UL << Room[t];
+            else if (distinct < seen.Length && !seen[..distinct].Contains(Room[t]))
+                seen[distinct++] = Room[t];
         }
 
         var count = System.Numerics.BitOperations.PopCount(rooms) + distinct;
-        var cost = (Math.Max(0, count - 1) * Weights.Room) + (Math.Max(0, System.Numerics.BitOperations.PopCount(storeys) - 1) * Weights.Storey);
-        if (Zones is not null) cost += Zones.Price(places, Weights);
+        var cost =
+            (Math.Max(0, count - 1) * Weights.Room) + (Math.Max(0, System.Numerics.BitOperations.PopCount(storeys) - 1) * Weights.Storey);
+        if (Zones is not null)
+            cost += Zones.Price(places, Weights);
         var over = Math.Max(size - (MostSize * 4 / 5), 0) + (Math.Max(0, load - (MostLoad * 4 / 5)) / 180);
         return cost + (over * Weights.Margin) + HeavyCost(things, count);
     }
@@ -129,9 +144,11 @@ internal sealed record GroupProblem
     // Heavy users apart, and none of them on a circuit that other rooms hang on.
     private int HeavyCost(ReadOnlySpan<int> things, int rooms)
     {
-        if (Heavy.Length == 0) return 0;
+        if (Heavy.Length == 0)
+            return 0;
         var heavy = 0;
-        foreach (var t in things) heavy += Heavy[t] ? 1 : 0;
+        foreach (var t in things)
+            heavy += Heavy[t] ? 1 : 0;
         return heavy == 0 ? 0 : (heavy - 1 + (rooms > 1 ? 1 : 0)) * Weights.Heavy;
     }
 
@@ -142,22 +159,28 @@ internal sealed record GroupProblem
         var head = 0;
         for (var i = 1; i < n; i++)
         {
-            if (Home[things[i]] < Home[things[head]]) head = i;
+            if (Home[things[i]] < Home[things[head]])
+                head = i;
         }
 
         var cost = Home[things[head]];
-        if (n == 1) return cost;
-        Span<int> near = stackalloc int[n], from = stackalloc int[n], cables = stackalloc int[n];
+        if (n == 1)
+            return cost;
+        Span<int> near = stackalloc int[n],
+            from = stackalloc int[n],
+            cables = stackalloc int[n];
         Span<bool> hung = stackalloc bool[n];
         hung[head] = true;
         cables[head] = 1;
-        for (var i = 0; i < n; i++) (near[i], from[i]) = (Between[things[head]][things[i]], head);
+        for (var i = 0; i < n; i++)
+            (near[i], from[i]) = (Between[things[head]][things[i]], head);
         for (var k = 1; k < n; k++)
         {
             var next = -1;
             for (var i = 0; i < n; i++)
             {
-                if (!hung[i] && (next < 0 || near[i] < near[next])) next = i;
+                if (!hung[i] && (next < 0 || near[i] < near[next]))
+                    next = i;
             }
 
             cost += near[next];
@@ -169,17 +192,20 @@ internal sealed record GroupProblem
             var row = Between[things[next]];
             for (var i = 0; i < n; i++)
             {
-                if (hung[i]) continue;
+                if (hung[i])
+                    continue;
                 if (full && from[i] == feeder)
                 {
                     near[i] = int.MaxValue;
                     for (var j = 0; j < n; j++)
                     {
-                        if (hung[j] && cables[j] < MostCables && Between[things[j]][things[i]] < near[i]) (near[i], from[i]) = (Between[things[j]][things[i]], j);
+                        if (hung[j] && cables[j] < MostCables && Between[things[j]][things[i]] < near[i])
+                            (near[i], from[i]) = (Between[things[j]][things[i]], j);
                     }
                 }
 
-                if (row[things[i]] < near[i]) (near[i], from[i]) = (row[things[i]], next);
+                if (row[things[i]] < near[i])
+                    (near[i], from[i]) = (row[things[i]], next);
             }
         }
 

@@ -19,15 +19,34 @@ internal sealed class GroupSearch
     {
         this.problem = problem;
         this.seed = seed;
-        near = [.. Enumerable.Range(0, problem.Count).Select(t =>
-        {
-            var row = problem.Between[t];
-            return Enumerable.Range(0, problem.Count).Where(o => o != t).OrderBy(o => row[o]).ThenBy(o => o).Take(Nearest).ToArray();
-        })];
+        near =
+        [
+            .. Enumerable
+                .Range(0, problem.Count)
+                .Select(t =>
+                {
+                    var row = problem.Between[t];
+                    return Enumerable
+                        .Range(0, problem.Count)
+                        .Where(o => o != t)
+                        .OrderBy(o => row[o])
+                        .ThenBy(o => o)
+                        .Take(Nearest)
+                        .ToArray();
+                }),
+        ];
     }
 
     /// <summary>Rounds of search that are worth while for a number of things.</summary>
-    internal static int Rounds(int count) => count switch { <= 1 => 0, <= 30 => 3000, <= 150 => 12_000, <= 300 => 24_000, _ => 30_000 };
+    internal static int Rounds(int count) =>
+        count switch
+        {
+            <= 1 => 0,
+            <= 30 => 3000,
+            <= 150 => 12_000,
+            <= 300 => 24_000,
+            _ => 30_000,
+        };
 
     /// <summary>A good plan at once: everything that is loose, the one first that would regret most to wait.</summary>
     internal GroupPlan First()
@@ -35,13 +54,15 @@ internal sealed class GroupSearch
         var plan = new GroupPlan(problem);
         for (var t = 0; t < problem.Count; t++)
         {
-            if (plan.Of(t) < 0 && problem.Standing[t] >= 0 && plan.Extra(t, problem.Standing[t]) is not null) plan.Put(t, problem.Standing[t]);
+            if (plan.Of(t) < 0 && problem.Standing[t] >= 0 && plan.Extra(t, problem.Standing[t]) is not null)
+                plan.Put(t, problem.Standing[t]);
         }
 
         var loose = Enumerable.Range(0, problem.Count).Where(t => plan.Of(t) < 0).ToList();
         var byRoom = plan.Copy();
         Fill(byRoom, [.. loose], regret: true, rooms: true);
-        if (loose.Count > FewEnough) return byRoom;
+        if (loose.Count > FewEnough)
+            return byRoom;
         Fill(plan, loose, regret: true);
         return byRoom.Cost() < plan.Cost() ? byRoom : plan;
     }
@@ -49,10 +70,14 @@ internal sealed class GroupSearch
     /// <summary>A better plan within a number of rounds.</summary>
     internal GroupPlan Improve(GroupPlan start, int rounds, CancellationToken cancel = default)
     {
-        var movable = Enumerable.Range(0, problem.Count).Where(t => problem.Fixed[t] < 0 && !problem.Closed.Contains(start.Of(t))).ToArray();
+        var movable = Enumerable
+            .Range(0, problem.Count)
+            .Where(t => problem.Fixed[t] < 0 && !problem.Closed.Contains(start.Of(t)))
+            .ToArray();
         var best = start;
         var bestCost = start.Cost();
-        if (movable.Length < 2) return best;
+        if (movable.Length < 2)
+            return best;
         var now = start.Copy();
         var nowCost = bestCost;
         var stale = 0;
@@ -65,7 +90,8 @@ internal sealed class GroupSearch
 
             // A plan a little dearer is taken for a while, less and less so.
             var slack = bestCost * (rounds - round) / rounds / 60;
-            if (cost < nowCost || cost <= bestCost + slack) (now, nowCost) = (next, cost);
+            if (cost < nowCost || cost <= bestCost + slack)
+                (now, nowCost) = (next, cost);
             if (cost < bestCost)
             {
                 (best, bestCost) = (next.Copy(), cost);
@@ -88,7 +114,7 @@ internal sealed class GroupSearch
     {
         var plan = start.Copy();
         var cost = plan.Cost();
-        for (var better = true; better;)
+        for (var better = true; better; )
         {
             better = false;
             foreach (var t in movable)
@@ -96,7 +122,8 @@ internal sealed class GroupSearch
                 var home = plan.Of(t);
                 foreach (var to in Candidates(plan, t).Append(-1).ToList())
                 {
-                    if (to == home) continue;
+                    if (to == home)
+                        continue;
                     plan.Take(t);
                     var circuit = to < 0 ? plan.Open() : to;
                     if (plan.Extra(t, circuit) is not null)
@@ -114,7 +141,10 @@ internal sealed class GroupSearch
                     plan.Put(t, home);
                 }
 
-                foreach (var other in near[t].Where(o => problem.Fixed[o] < 0 && plan.Of(o) != plan.Of(t) && !problem.Closed.Contains(plan.Of(o))))
+                foreach (
+                    var other in near[t]
+                        .Where(o => problem.Fixed[o] < 0 && plan.Of(o) != plan.Of(t) && !problem.Closed.Contains(plan.Of(o)))
+                )
                 {
                     var (a, b) = (plan.Of(t), plan.Of(other));
                     plan.Take(t);
@@ -156,33 +186,44 @@ internal sealed class GroupSearch
                 AddCircuit(plan.Of(centre));
                 break;
             case 1:
-                foreach (var t in movable.Where(t => problem.Room[t] == problem.Room[centre])) loose.Add(t);
+                foreach (var t in movable.Where(t => problem.Room[t] == problem.Room[centre]))
+                    loose.Add(t);
                 break;
             case 2:
                 // Two circuits side by side are divided anew.
                 AddCircuit(plan.Of(centre));
                 var other = near[centre].Select(plan.Of).FirstOrDefault(c => c >= 0 && c != plan.Of(centre), -1);
-                if (other >= 0) AddCircuit(other);
+                if (other >= 0)
+                    AddCircuit(other);
                 break;
             case 3:
                 // A room and the rooms beside it.
                 var rooms = near[centre].Select(t => problem.Room[t]).Distinct().Take(3).Append(problem.Room[centre]).ToHashSet();
-                foreach (var t in movable.Where(t => rooms.Contains(problem.Room[t]))) loose.Add(t);
+                foreach (var t in movable.Where(t => rooms.Contains(problem.Room[t])))
+                    loose.Add(t);
                 break;
             default:
                 var most = 2 + (int)(Random() % 9);
                 loose.Add(centre);
-                foreach (var t in near[centre].Where(t => problem.Fixed[t] < 0 && plan.Of(t) >= 0 && !problem.Closed.Contains(plan.Of(t))).Take(most)) loose.Add(t);
+                foreach (
+                    var t in near[centre]
+                        .Where(t => problem.Fixed[t] < 0 && plan.Of(t) >= 0 && !problem.Closed.Contains(plan.Of(t)))
+                        .Take(most)
+                )
+                    loose.Add(t);
                 break;
         }
 
-        if (loose.Count > 40) loose.RemoveRange(40, loose.Count - 40);
-        foreach (var t in loose) plan.Take(t);
+        if (loose.Count > 40)
+            loose.RemoveRange(40, loose.Count - 40);
+        foreach (var t in loose)
+            plan.Take(t);
         return loose;
 
         void AddCircuit(int circuit)
         {
-            foreach (var t in plan.Circuits[circuit].Where(t => problem.Fixed[t] < 0 && !loose.Contains(t)).ToList()) loose.Add(t);
+            foreach (var t in plan.Circuits[circuit].Where(t => problem.Fixed[t] < 0 && !loose.Contains(t)).ToList())
+                loose.Add(t);
         }
     }
 
@@ -191,31 +232,46 @@ internal sealed class GroupSearch
     private void Fill(GroupPlan plan, List<int> loose, bool regret, bool noise = false, bool rooms = false)
     {
         loose.Sort();
-        var waiting = Blocks(loose, rooms).Select(block => new Wish(block, plan.Alone(block) ?? int.MaxValue, Candidates(plan, block).Select(c => (c, Cost(plan, block, c, noise))).ToList())).ToList();
+        var waiting = Blocks(loose, rooms)
+            .Select(block => new Wish(
+                block,
+                plan.Alone(block) ?? int.MaxValue,
+                Candidates(plan, block).Select(c => (c, Cost(plan, block, c, noise))).ToList()
+            ))
+            .ToList();
         while (waiting.Count > 0)
         {
             var next = waiting[0];
             foreach (var w in waiting)
             {
-                if (regret ? w.Regret > next.Regret : w.Cost < next.Cost) next = w;
+                if (regret ? w.Regret > next.Regret : w.Cost < next.Cost)
+                    next = w;
             }
 
             var to = next.Circuit;
-            if (to < 0) to = plan.Open();
-            foreach (var t in next.Things) plan.Put(t, to);
+            if (to < 0)
+                to = plan.Open();
+            foreach (var t in next.Things)
+                plan.Put(t, to);
             waiting.Remove(next);
 
             // Only the circuit that just grew looks different now.
-            foreach (var w in waiting) w.Look(to, Cost(plan, w.Things, to, noise), near[w.Things[0]].Contains(next.Things[0]));
+            foreach (var w in waiting)
+                w.Look(to, Cost(plan, w.Things, to, noise), near[w.Things[0]].Contains(next.Things[0]));
         }
     }
 
-    private IEnumerable<int[]> Blocks(List<int> loose, bool rooms) => !rooms
-        ? loose.Select(t => new[] { t })
-        : loose.GroupBy(t => problem.Room[t]).SelectMany(g => problem.Fits(g.ToArray()) ? [g.ToArray()] : g.Chunk(Math.Max(1, problem.MostSize)).ToArray());
+    private IEnumerable<int[]> Blocks(List<int> loose, bool rooms) =>
+        !rooms
+            ? loose.Select(t => new[] { t })
+            : loose
+                .GroupBy(t => problem.Room[t])
+                .SelectMany(g => problem.Fits(g.ToArray()) ? [g.ToArray()] : g.Chunk(Math.Max(1, problem.MostSize)).ToArray());
 
     private int Cost(GroupPlan plan, int[] block, int circuit, bool noise) =>
-        (block.Length == 1 ? plan.Guess(block[0], circuit) : plan.Extra(block, circuit)) is { } cost ? cost + (noise ? (int)(Random() % 400) : 0) : int.MaxValue;
+        (block.Length == 1 ? plan.Guess(block[0], circuit) : plan.Extra(block, circuit)) is { } cost
+            ? cost + (noise ? (int)(Random() % 400) : 0)
+            : int.MaxValue;
 
     // A loose thing with the circuits that come into question and what each would cost.
     private sealed class Wish
@@ -242,9 +298,12 @@ internal sealed class GroupSearch
         internal void Look(int circuit, int cost, bool isNear)
         {
             var at = choices.FindIndex(c => c.Circuit == circuit);
-            if (at >= 0) choices[at] = (circuit, cost);
-            else if (isNear) choices.Add((circuit, cost));
-            else return;
+            if (at >= 0)
+                choices[at] = (circuit, cost);
+            else if (isNear)
+                choices.Add((circuit, cost));
+            else
+                return;
             Settle();
         }
 
@@ -254,8 +313,10 @@ internal sealed class GroupSearch
             (Circuit, Cost) = (-1, alone);
             foreach (var (circuit, cost) in choices)
             {
-                if (cost < Cost) (Circuit, Cost, second) = (circuit, cost, Cost);
-                else if (cost < second) second = cost;
+                if (cost < Cost)
+                    (Circuit, Cost, second) = (circuit, cost, Cost);
+                else if (cost < second)
+                    second = cost;
             }
 
             Regret = second == int.MaxValue ? 0 : second - Cost;
@@ -268,11 +329,13 @@ internal sealed class GroupSearch
         var found = new List<int>(8);
         foreach (var thing in things)
         {
-            if (problem.Standing[thing] >= 0 && !found.Contains(problem.Standing[thing])) found.Add(problem.Standing[thing]);
+            if (problem.Standing[thing] >= 0 && !found.Contains(problem.Standing[thing]))
+                found.Add(problem.Standing[thing]);
             foreach (var t in near[thing])
             {
                 var c = plan.Of(t);
-                if (c >= 0 && !found.Contains(c)) found.Add(c);
+                if (c >= 0 && !found.Contains(c))
+                    found.Add(c);
             }
         }
 
@@ -280,13 +343,15 @@ internal sealed class GroupSearch
         {
             for (var c = 0; c < plan.Circuits.Count; c++)
             {
-                if (plan.Circuits[c].Count > 0 && !found.Contains(c)) found.Add(c);
+                if (plan.Circuits[c].Count > 0 && !found.Contains(c))
+                    found.Add(c);
             }
         }
 
         for (var c = 0; c < problem.Existing; c++)
         {
-            if (plan.Circuits[c].Count == 0 && !found.Contains(c)) found.Add(c);
+            if (plan.Circuits[c].Count == 0 && !found.Contains(c))
+                found.Add(c);
         }
 
         return found;

@@ -28,7 +28,13 @@ internal static class HouseZones
     /// <param name="lit">The rooms that have lights.</param>
     /// <param name="counts">How many receptacles each room has.</param>
     /// <param name="pins">What a person wants of rooms on these circuits.</param>
-    internal static ZoneRules For(CircuitPurpose purpose, HouseShape house, RoomSet lit, IReadOnlyDictionary<string, int> counts, IEnumerable<RoomPin> pins)
+    internal static ZoneRules For(
+        CircuitPurpose purpose,
+        HouseShape house,
+        RoomSet lit,
+        IReadOnlyDictionary<string, int> counts,
+        IEnumerable<RoomPin> pins
+    )
     {
         // Two rooms of which one has nothing on such circuits cannot be together.
         List<RoomPin> said = [.. pins.Where(p => p.Counts(purpose) && (p.Kind != PinKind.Together || (Has(p.Room) && Has(p.Other!))))];
@@ -39,7 +45,8 @@ internal static class HouseZones
             _ => Mixed(house, lit, counts, said),
         };
 
-        bool Has(string room) => (purpose != CircuitPurpose.Lighting && counts.GetValueOrDefault(room) > 0)
+        bool Has(string room) =>
+            (purpose != CircuitPurpose.Lighting && counts.GetValueOrDefault(room) > 0)
             || (purpose != CircuitPurpose.Receptacles && lit.Meets(RoomSet.Of(Of(house.Job, r => r.Id == room))));
     }
 
@@ -69,18 +76,32 @@ internal static class HouseZones
         {
             var name = job.RoomById(pin.Room)!.Name;
             var one = RoomSet.Of(Of(job, r => r.Id == pin.Room));
-            if (pin.Other is { } other) yield return new(one, RoomSet.Of(Of(job, r => r.Id == other)), $"{name} and {job.RoomById(other)!.Name} are kept apart, as pinned", ZoneReason.Pin);
+            if (pin.Other is { } other)
+                yield return new(
+                    one,
+                    RoomSet.Of(Of(job, r => r.Id == other)),
+                    $"{name} and {job.RoomById(other)!.Name} are kept apart, as pinned",
+                    ZoneReason.Pin
+                );
             else
             {
-                var others = Of(job, r => r.Id != pin.Room && hosts.GetValueOrDefault(r.Id) != pin.Room && !r.Kind.OpenAir()
-                    && r.Kind is not (RoomKind.Closet or RoomKind.Pantry or RoomKind.Hallway));
+                var others = Of(job, r =>
+                    r.Id != pin.Room
+                    && hosts.GetValueOrDefault(r.Id) != pin.Room
+                    && !r.Kind.OpenAir()
+                    && r.Kind is not (RoomKind.Closet or RoomKind.Pantry or RoomKind.Hallway)
+                );
                 yield return new(one, RoomSet.Of(others), $"{name} is kept alone, as pinned", ZoneReason.Pin);
             }
         }
     }
 
-    private static IEnumerable<ZoneJoin> PinJoins(Job job, IEnumerable<RoomPin> pins) => pins.Where(p => p.Kind == PinKind.Together)
-        .Select(p => new ZoneJoin(RoomSet.Of(Of(job, r => p.Names(r.Id))), $"{job.RoomById(p.Room)!.Name} and {job.RoomById(p.Other!)!.Name} are kept together, as pinned"));
+    private static IEnumerable<ZoneJoin> PinJoins(Job job, IEnumerable<RoomPin> pins) =>
+        pins.Where(p => p.Kind == PinKind.Together)
+            .Select(p => new ZoneJoin(
+                RoomSet.Of(Of(job, r => p.Names(r.Id))),
+                $"{job.RoomById(p.Room)!.Name} and {job.RoomById(p.Other!)!.Name} are kept together, as pinned"
+            ));
 
     /// <summary>The rules for receptacles.</summary>
     /// <param name="house">The house.</param>
@@ -102,7 +123,12 @@ internal static class HouseZones
     /// <param name="lit">The rooms that have lights.</param>
     /// <param name="counts">How many receptacles each room has.</param>
     /// <param name="pins">What a person wants of rooms on these circuits.</param>
-    private static ZoneRules Mixed(HouseShape house, RoomSet lit, IReadOnlyDictionary<string, int> counts, IReadOnlyCollection<RoomPin> pins)
+    private static ZoneRules Mixed(
+        HouseShape house,
+        RoomSet lit,
+        IReadOnlyDictionary<string, int> counts,
+        IReadOnlyCollection<RoomPin> pins
+    )
     {
         var job = house.Job;
         var rides = Riders(job, counts);
@@ -118,16 +144,31 @@ internal static class HouseZones
 
     private static IEnumerable<int> Of(Job job, Func<Room, bool> holds) => ZoneRules.Numbers(job, holds);
 
-    private static RoomSet Riders(Job job, IReadOnlyDictionary<string, int> counts) => RoomSet.Of(Of(job, r =>
-        r.Kind is RoomKind.Closet or RoomKind.Hallway or RoomKind.Stairs or RoomKind.Pantry && counts.GetValueOrDefault(r.Id) <= FewReceptacles));
+    private static RoomSet Riders(Job job, IReadOnlyDictionary<string, int> counts) =>
+        RoomSet.Of(
+            Of(job, r =>
+                r.Kind is RoomKind.Closet or RoomKind.Hallway or RoomKind.Stairs or RoomKind.Pantry
+                && counts.GetValueOrDefault(r.Id) <= FewReceptacles
+            )
+        );
 
     private static IEnumerable<ZoneBan> LightBans(Job job)
     {
         var kitchens = RoomSet.Of(Of(job, r => RoomUse.Cooks(job, r)));
         var bedrooms = RoomSet.Of(Of(job, r => r.Kind == RoomKind.Bedroom));
         yield return new(kitchens, bedrooms, "a kitchen and a bedroom should not go dark together", ZoneReason.Dark);
-        yield return new(kitchens, RoomSet.Of(Of(job, r => IsFullBath(job, r))), "a kitchen and a full bath should not go dark together", ZoneReason.Dark);
-        yield return new(RoomSet.Of(Of(job, r => r.Kind == RoomKind.Garage)), bedrooms, "a garage's lights do not go with a bedroom's", ZoneReason.Habit);
+        yield return new(
+            kitchens,
+            RoomSet.Of(Of(job, r => IsFullBath(job, r))),
+            "a kitchen and a full bath should not go dark together",
+            ZoneReason.Dark
+        );
+        yield return new(
+            RoomSet.Of(Of(job, r => r.Kind == RoomKind.Garage)),
+            bedrooms,
+            "a garage's lights do not go with a bedroom's",
+            ZoneReason.Habit
+        );
 
         // Whoever resets the kitchen's breaker wants light to see it by.
         var panels = RoomSet.Of(Of(job, r => job.Panels.Any(p => p.Room == r.Id) && !RoomUse.Cooks(job, r)));
@@ -137,7 +178,12 @@ internal static class HouseZones
     private static IEnumerable<ZoneBan> ReceptacleBans(Job job, IReadOnlyDictionary<string, int> counts)
     {
         var living = RoomSet.Of(Of(job, r => r.Kind is RoomKind.Living or RoomKind.Family or RoomKind.Recreation));
-        yield return new(living, RoomSet.Of(Of(job, r => r.Kind == RoomKind.Bedroom)), "a living room does not share with a bedroom", ZoneReason.Habit);
+        yield return new(
+            living,
+            RoomSet.Of(Of(job, r => r.Kind == RoomKind.Bedroom)),
+            "a living room does not share with a bedroom",
+            ZoneReason.Habit
+        );
         foreach (var office in Of(job, r => r.Kind == RoomKind.Office && counts.GetValueOrDefault(r.Id) >= BusyOffice))
         {
             var room = job.Rooms[office];
@@ -153,28 +199,36 @@ internal static class HouseZones
         var all = Of(job, r => r.Kind == RoomKind.Bedroom).ToList();
         if (job.Preferences.Division.Bedrooms == BedroomsBy.One)
         {
-            foreach (var pair in all.SelectMany(b => all.Where(o => o > b).Select(o => RoomSet.Of([b, o])))) yield return new(pair, "each bedroom has its own circuit", ZoneReason.Habit);
+            foreach (var pair in all.SelectMany(b => all.Where(o => o > b).Select(o => RoomSet.Of([b, o]))))
+                yield return new(pair, "each bedroom has its own circuit", ZoneReason.Habit);
             yield break;
         }
 
         if (job.Preferences.Division.Bedrooms == BedroomsBy.MainAlone && all.Count > 1)
         {
             var main = all.MaxBy(b => (HasOwnBath(job, job.Rooms[b]) ? 1 : 0, house[job.Rooms[b].Id].AreaSqFt));
-            foreach (var other in all.Where(b => b != main)) yield return new(RoomSet.Of([main, other]), "the main bedroom has its own circuit", ZoneReason.Habit);
+            foreach (var other in all.Where(b => b != main))
+                yield return new(RoomSet.Of([main, other]), "the main bedroom has its own circuit", ZoneReason.Habit);
         }
 
-        if (job.Preferences.RoomsPerCircuit <= MostBedrooms) yield break;
+        if (job.Preferences.RoomsPerCircuit <= MostBedrooms)
+            yield break;
         for (var a = 0; a < all.Count; a++)
         {
             for (var b = a + 1; b < all.Count; b++)
             {
                 for (var c = b + 1; c < all.Count; c++)
-                    yield return new(RoomSet.Of([all[a], all[b], all[c]]), $"{MostBedrooms} bedrooms are the most on a circuit", ZoneReason.Habit);
+                    yield return new(
+                        RoomSet.Of([all[a], all[b], all[c]]),
+                        $"{MostBedrooms} bedrooms are the most on a circuit",
+                        ZoneReason.Habit
+                    );
             }
         }
     }
 
-    private static bool HasOwnBath(Job job, Room bedroom) => Hosts(job).Any(h => h.Value == bedroom.Id && IsFullBath(job, job.RoomById(h.Key)!));
+    private static bool HasOwnBath(Job job, Room bedroom) =>
+        Hosts(job).Any(h => h.Value == bedroom.Id && IsFullBath(job, job.RoomById(h.Key)!));
 
     private static IEnumerable<ZoneSplit> Dark(Job job, RoomSet lit, RoomSet rides) => [.. Halls(job, lit), .. Storeys(job, lit, rides)];
 
@@ -197,7 +251,8 @@ internal static class HouseZones
         foreach (var storey in job.Storeys)
         {
             var all = RoomSet.Of(Of(job, r => r.Storey == storey.Id && r.Kind != RoomKind.Stairs)).And(lit).Without(rides);
-            if (all.Count >= StoreyOfRooms) yield return new(all, $"all of {storey.Name} should not go dark together", ZoneReason.Dark);
+            if (all.Count >= StoreyOfRooms)
+                yield return new(all, $"all of {storey.Name} should not go dark together", ZoneReason.Dark);
         }
     }
 
@@ -207,14 +262,16 @@ internal static class HouseZones
         var hosts = new Dictionary<string, string>();
         foreach (var room in job.Rooms.Where(r => r.Kind is RoomKind.Closet or RoomKind.Pantry || RoomUse.IsBathroom(job, r)))
         {
-            if (RoomTouch.Beyond(job, room.Id) is not [var host] || job.RoomById(host) is not { } to) continue;
-            if (room.Kind is RoomKind.Closet or RoomKind.Pantry || to.Kind == RoomKind.Bedroom) hosts[room.Id] = host;
+            if (RoomTouch.Beyond(job, room.Id) is not [var host] || job.RoomById(host) is not { } to)
+                continue;
+            if (room.Kind is RoomKind.Closet or RoomKind.Pantry || to.Kind == RoomKind.Bedroom)
+                hosts[room.Id] = host;
         }
 
         return hosts;
     }
 
     /// <summary>Whether a bathroom is one in which people bathe.</summary>
-    internal static bool IsFullBath(Job job, Room room) => RoomUse.IsBathroom(job, room)
-        && job.Fixtures.Any(f => f.Room == room.Id && f.Kind is FixtureKind.Tub or FixtureKind.Shower);
+    internal static bool IsFullBath(Job job, Room room) =>
+        RoomUse.IsBathroom(job, room) && job.Fixtures.Any(f => f.Room == room.Id && f.Kind is FixtureKind.Tub or FixtureKind.Shower);
 }

@@ -25,8 +25,11 @@ internal static class Outbuildings
             {
                 var purpose = mixed ? CircuitPurpose.Mixed : BoxPurpose.Of(work.Job, work.Edition, things[0]);
                 var number = work.Free(purpose, building.Key).FirstOrDefault(n => HasRoom(work, purpose, [.. work.On(n), .. things]));
-                if (number == 0) work.New(purpose, things);
-                else foreach (var box in things) work.Put(number, box);
+                if (number == 0)
+                    work.New(purpose, things);
+                else
+                    foreach (var box in things)
+                        work.Put(number, box);
             }
         }
     }
@@ -35,7 +38,8 @@ internal static class Outbuildings
     {
         var rating = CircuitPlanning.GeneralRating(work.Job.Preferences, purpose);
         return boxes.Count(b => b.Kind == BoxKind.Receptacle) <= GeneralGroups.MostReceptacles(work.Job.Preferences, work.Edition, rating)
-            && boxes.Count(b => b.Kind == BoxKind.Light) <= MostLights && work.Fits(rating, boxes)
+            && boxes.Count(b => b.Kind == BoxKind.Light) <= MostLights
+            && work.Fits(rating, boxes)
             && boxes.Sum(b => Loads.BoxLoad.Of(work.Job, b).Load.Value) <= rating * 120;
     }
 }

@@ -30,8 +30,11 @@ internal static class OutdoorGroups
         // What hangs on an outdoor circuit already draws its neighbours there.
         var standing = work.Free(CircuitPurpose.Outdoor).SelectMany(work.On).ToList();
         var groups = Groups([.. standing, .. loose], runs);
-        var first = groups.OrderByDescending(g => g.Count(standing.Contains)).ThenByDescending(g => g.Count)
-            .ThenBy(g => g[0].Id, StringComparer.Ordinal).First();
+        var first = groups
+            .OrderByDescending(g => g.Count(standing.Contains))
+            .ThenByDescending(g => g.Count)
+            .ThenBy(g => g[0].Id, StringComparer.Ordinal)
+            .First();
         work.Simple(CircuitPurpose.Outdoor, [.. first.Except(standing)], MostOnOne);
         return [.. groups.Where(g => g != first).Select(g => g.Except(standing).ToList()).Where(g => g.Count > 0)];
     }
@@ -43,12 +46,24 @@ internal static class OutdoorGroups
         foreach (var group in groups)
         {
             bool OneStorey(int number) => work.On(number).Concat(group).Select(b => work.House[b.Room].Room.Storey).Distinct().Count() == 1;
-            Length Way(int number) => work.On(number).Where(b => b.Kind == BoxKind.Receptacle)
-                .SelectMany(b => group.Select(g => runs.Between(b.Id, g.Id))).DefaultIfEmpty(new Length(long.MaxValue)).Min();
-            var near = suitable.SelectMany(p => work.Free(p)).Where(n => HasRoom(work, n, group) && OneStorey(n)).Select(n => (Number: n, Way: Way(n)))
-                .OrderBy(n => n.Way).ThenBy(n => n.Number).FirstOrDefault();
-            if (near.Number > 0 && near.Way <= LongestHop) foreach (var box in group) work.Put(near.Number, box);
-            else work.New(CircuitPurpose.Outdoor, group);
+            Length Way(int number) =>
+                work.On(number)
+                    .Where(b => b.Kind == BoxKind.Receptacle)
+                    .SelectMany(b => group.Select(g => runs.Between(b.Id, g.Id)))
+                    .DefaultIfEmpty(new Length(long.MaxValue))
+                    .Min();
+            var near = suitable
+                .SelectMany(p => work.Free(p))
+                .Where(n => HasRoom(work, n, group) && OneStorey(n))
+                .Select(n => (Number: n, Way: Way(n)))
+                .OrderBy(n => n.Way)
+                .ThenBy(n => n.Number)
+                .FirstOrDefault();
+            if (near.Number > 0 && near.Way <= LongestHop)
+                foreach (var box in group)
+                    work.Put(near.Number, box);
+            else
+                work.New(CircuitPurpose.Outdoor, group);
         }
     }
 
@@ -57,7 +72,8 @@ internal static class OutdoorGroups
         var rating = CircuitPlanning.GeneralRating(work.Job.Preferences, CircuitPurpose.Receptacles);
         List<Box> all = [.. work.On(number), .. group];
         var most = GeneralGroups.MostReceptacles(work.Job.Preferences, work.Edition, rating);
-        return all.Count(b => b.Kind == BoxKind.Receptacle) <= most && work.Fits(rating, all)
+        return all.Count(b => b.Kind == BoxKind.Receptacle) <= most
+            && work.Fits(rating, all)
             && all.Sum(b => Loads.BoxLoad.Of(work.Job, b).Load.Value) <= rating * 120;
     }
 

@@ -28,7 +28,8 @@ internal sealed class PartitionProgram
         basis = new int[rows];
         for (var c = 0; c < columns.Count; c++)
         {
-            if (columns[c].Units.Length == 1) basis[columns[c].Units[0]] = c;
+            if (columns[c].Units.Length == 1)
+                basis[columns[c].Units[0]] = c;
         }
 
         inverse = [.. Enumerable.Range(0, rows).Select(i => Enumerable.Range(0, rows).Select(j => i == j ? 1.0 : 0.0).ToArray())];
@@ -52,7 +53,8 @@ internal sealed class PartitionProgram
             for (var i = 0; i < rows; i++)
             {
                 var cost = (double)columns[basis[i]].Cost;
-                for (var j = 0; j < rows; j++) price[j] += cost * inverse[i][j];
+                for (var j = 0; j < rows; j++)
+                    price[j] += cost * inverse[i][j];
             }
 
             var enter = -1;
@@ -60,16 +62,21 @@ internal sealed class PartitionProgram
             for (var c = 0; c < columns.Count; c++)
             {
                 var reduced = (double)columns[c].Cost;
-                foreach (var u in columns[c].Units) reduced -= price[u];
-                if (reduced < least) (least, enter) = (reduced, c);
+                foreach (var u in columns[c].Units)
+                    reduced -= price[u];
+                if (reduced < least)
+                    (least, enter) = (reduced, c);
             }
 
-            if (enter < 0) return price;
-            if (!Enter(enter)) break;
+            if (enter < 0)
+                return price;
+            if (!Enter(enter))
+                break;
         }
 
         // Stopped early: prices are lowered until no column is worth more than it costs, which keeps the bound one.
-        for (var u = 0; u < rows; u++) price[u] += Math.Min(0, least);
+        for (var u = 0; u < rows; u++)
+            price[u] += Math.Min(0, least);
         return price;
     }
 
@@ -78,25 +85,31 @@ internal sealed class PartitionProgram
         var step = new double[rows];
         for (var i = 0; i < rows; i++)
         {
-            foreach (var u in columns[column].Units) step[i] += inverse[i][u];
+            foreach (var u in columns[column].Units)
+                step[i] += inverse[i][u];
         }
 
         var leave = -1;
         for (var i = 0; i < rows; i++)
         {
-            if (step[i] > Tiny && (leave < 0 || value[i] / step[i] < value[leave] / step[leave] - 1e-12)) leave = i;
+            if (step[i] > Tiny && (leave < 0 || value[i] / step[i] < value[leave] / step[leave] - 1e-12))
+                leave = i;
         }
 
-        if (leave < 0) return false;
+        if (leave < 0)
+            return false;
         var pivot = step[leave];
         var row = inverse[leave];
-        for (var j = 0; j < rows; j++) row[j] /= pivot;
+        for (var j = 0; j < rows; j++)
+            row[j] /= pivot;
         value[leave] /= pivot;
         for (var i = 0; i < rows; i++)
         {
-            if (i == leave || Math.Abs(step[i]) <= Tiny) continue;
+            if (i == leave || Math.Abs(step[i]) <= Tiny)
+                continue;
             var target = inverse[i];
-            for (var j = 0; j < rows; j++) target[j] -= step[i] * row[j];
+            for (var j = 0; j < rows; j++)
+                target[j] -= step[i] * row[j];
             value[i] -= step[i] * value[leave];
         }
 

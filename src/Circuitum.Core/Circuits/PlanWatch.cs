@@ -1,6 +1,8 @@
 namespace Circuitum.Core.Circuits;
 
-/// <summary>Follows a division while it is made, and can end it early: then the best so far is taken. One thread plans, others look.</summary>
+/// <summary>
+/// Follows a division while it is made, and can end it early: then the best so far is taken. One thread plans, others look.
+/// </summary>
 public sealed class PlanWatch : IDisposable
 {
     private readonly CancellationTokenSource stop = new();

@@ -6,12 +6,15 @@ namespace Circuitum.Core.Circuits;
 internal struct RoomSet : IEquatable<RoomSet>
 {
     // Three words hold 192 rooms.
-    private ulong a, b, c;
+    private ulong a,
+        b,
+        c;
 
     internal static RoomSet Of(IEnumerable<int> rooms)
     {
         var set = new RoomSet();
-        foreach (var room in rooms) set.Add(room);
+        foreach (var room in rooms)
+            set.Add(room);
         return set;
     }
 
@@ -25,23 +28,42 @@ internal struct RoomSet : IEquatable<RoomSet>
 
     internal void Add(int room)
     {
-        if (room < 64) a |= 1UL << room;
-        else if (room < 128) b |= 1UL << (room - 64);
-        else c |= 1UL << (room - 128);
+        if (room < 64)
+            a |= 1UL << room;
+        else if (room < 128)
+            b |= 1UL << (room - 64);
+        else
+            c |= 1UL << (room - 128);
     }
 
     internal void Add(RoomSet other) => (a, b, c) = (a | other.a, b | other.b, c | other.c);
 
-    internal readonly RoomSet And(RoomSet other) => new() { a = a & other.a, b = b & other.b, c = c & other.c };
+    internal readonly RoomSet And(RoomSet other) =>
+        new()
+        {
+            a = a & other.a,
+            b = b & other.b,
+            c = c & other.c,
+        };
 
-    internal readonly RoomSet Without(RoomSet other) => new() { a = a & ~other.a, b = b & ~other.b, c = c & ~other.c };
+    internal readonly RoomSet Without(RoomSet other) =>
+        new()
+        {
+            a = a & ~other.a,
+            b = b & ~other.b,
+            c = c & ~other.c,
+        };
 
     internal readonly bool Meets(RoomSet other) => ((a & other.a) | (b & other.b) | (c & other.c)) != 0;
 
     internal readonly bool HasAll(RoomSet other) => (other.a & ~a) == 0 && (other.b & ~b) == 0 && (other.c & ~c) == 0;
 
     /// <summary>The lowest room in it, or -1 when it is empty.</summary>
-    internal readonly int First => a != 0 ? BitOperations.TrailingZeroCount(a) : b != 0 ? 64 + BitOperations.TrailingZeroCount(b) : c != 0 ? 128 + BitOperations.TrailingZeroCount(c) : -1;
+    internal readonly int First =>
+        a != 0 ? BitOperations.TrailingZeroCount(a)
+        : b != 0 ? 64 + BitOperations.TrailingZeroCount(b)
+        : c != 0 ? 128 + BitOperations.TrailingZeroCount(c)
+        : -1;
 
     /// <summary>Its rooms, lowest first.</summary>
     internal readonly IEnumerable<int> Rooms()

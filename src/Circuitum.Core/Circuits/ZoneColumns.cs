@@ -38,7 +38,8 @@ internal sealed class ZoneColumns
     /// <param name="title">What is divided, as the one who looks on is told.</param>
     internal static ZoneColumns? Of(GroupProblem problem, PlanWatch? watch, string title)
     {
-        if (problem.Zones is not { } rules || problem.Count == 0) return null;
+        if (problem.Zones is not { } rules || problem.Count == 0)
+            return null;
         var all = new ZoneColumns(problem, rules);
         return all.List(watch, title) ? all : null;
     }
@@ -58,14 +59,16 @@ internal sealed class ZoneColumns
         while (left.Count > 0)
         {
             var (place, all) = (problem.Places[left[0]], new List<int>());
-            for (var grown = true; grown;)
+            for (var grown = true; grown; )
             {
-                foreach (var join in problem.Zones!.Joins.Where(j => j.All.Meets(place))) place.Add(join.All);
+                foreach (var join in problem.Zones!.Joins.Where(j => j.All.Meets(place)))
+                    place.Add(join.All);
                 var next = left.Where(t => problem.Places[t].Meets(place)).ToList();
                 grown = next.Count > 0;
                 all.AddRange(next);
                 left.RemoveAll(next.Contains);
-                foreach (var t in next) place.Add(problem.Places[t]);
+                foreach (var t in next)
+                    place.Add(problem.Places[t]);
             }
 
             if (all.Count == 0)
@@ -75,10 +78,16 @@ internal sealed class ZoneColumns
                 left.RemoveAt(0);
             }
 
-            if (problem.Fits([.. all])) yield return [.. all.Order()];
+            if (problem.Fits([.. all]))
+                yield return [.. all.Order()];
             else
             {
-                foreach (var stretch in all.GroupBy(t => problem.Room[t]).OrderBy(g => g.Key).SelectMany(g => Stretches(problem, [.. g.OrderBy(t => problem.Around[t]).ThenBy(t => t)]))) yield return stretch;
+                foreach (
+                    var stretch in all.GroupBy(t => problem.Room[t])
+                        .OrderBy(g => g.Key)
+                        .SelectMany(g => Stretches(problem, [.. g.OrderBy(t => problem.Around[t]).ThenBy(t => t)]))
+                )
+                    yield return stretch;
             }
         }
     }
@@ -87,8 +96,13 @@ internal sealed class ZoneColumns
     {
         for (var parts = 1; parts < things.Length; parts++)
         {
-            var cut = things.Select((t, i) => (t, Part: i * parts / things.Length)).GroupBy(x => x.Part, x => x.t).Select(g => g.ToArray()).ToList();
-            if (cut.All(c => problem.Fits(c))) return cut;
+            var cut = things
+                .Select((t, i) => (t, Part: i * parts / things.Length))
+                .GroupBy(x => x.Part, x => x.t)
+                .Select(g => g.ToArray())
+                .ToList();
+            if (cut.All(c => problem.Fits(c)))
+                return cut;
         }
 
         return things.Select(t => new[] { t });
@@ -99,8 +113,13 @@ internal sealed class ZoneColumns
         for (var first = 0; first < Units.Length; first++)
         {
             Put([first]);
-            if (rules.Broken(rooms[first]) > 0) continue;
-            if (!Extend([first], rooms[first], first, [.. beside[first].Where(u => u > first)], [first, .. beside[first]]) || watch is { Stopped: true }) return false;
+            if (rules.Broken(rooms[first]) > 0)
+                continue;
+            if (
+                !Extend([first], rooms[first], first, [.. beside[first].Where(u => u > first)], [first, .. beside[first]])
+                || watch is { Stopped: true }
+            )
+                return false;
             watch?.Say($"{title}: possible circuits measured: {columns.Count:#,0}, from room {first + 1} of {Units.Length}.");
         }
 
@@ -118,11 +137,14 @@ internal sealed class ZoneColumns
             int[] grown = [.. set, next];
             var wide = where;
             wide.Add(rooms[next]);
-            if (grown.Count(u => Problem.Fixed[Units[u][0]] >= 0) > 1 || !Problem.Fits(Things(grown)) || rules.Broken(wide) > 0) continue;
-            if (columns.Count >= Most) return false;
+            if (grown.Count(u => Problem.Fixed[Units[u][0]] >= 0) > 1 || !Problem.Fits(Things(grown)) || rules.Broken(wide) > 0)
+                continue;
+            if (columns.Count >= Most)
+                return false;
             Put(grown);
             var fresh = beside[next].Where(u => u > first && !seen.Contains(u)).ToList();
-            if (!Extend(grown, wide, first, [.. open, .. fresh], [.. seen, .. fresh])) return false;
+            if (!Extend(grown, wide, first, [.. open, .. fresh], [.. seen, .. fresh]))
+                return false;
         }
 
         return true;

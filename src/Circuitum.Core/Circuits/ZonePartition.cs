@@ -12,7 +12,9 @@ internal sealed class ZonePartition
     private const int MostNodes = 100_000;
 
     // Units that are divided anew at a time, how often, and how far each search of them goes.
-    private const int Freed = 14, Rounds = 1500, NodesOfRound = 3000;
+    private const int Freed = 14,
+        Rounds = 1500,
+        NodesOfRound = 3000;
 
     private readonly ZoneColumns columns;
     private readonly double[] price;
@@ -22,7 +24,8 @@ internal sealed class ZonePartition
     private readonly Stack<Column> taken = [];
     private List<Column> best;
     private long bestCost;
-    private int nodes, mostNodes = MostNodes;
+    private int nodes,
+        mostNodes = MostNodes;
     private PlanWatch? watch;
     private string title = "";
 
@@ -33,7 +36,11 @@ internal sealed class ZonePartition
         price = PartitionProgram.Prices(rows, columns.All);
         least = price.Sum();
         served = new bool[rows];
-        var all = columns.All.Select(c => new Column(c.Units, c.Cost, Math.Max(0, c.Cost - c.Units.Sum(u => price[u])))).OrderBy(c => c.Reduced).ThenBy(c => c.Cost).ToList();
+        var all = columns
+            .All.Select(c => new Column(c.Units, c.Cost, Math.Max(0, c.Cost - c.Units.Sum(u => price[u]))))
+            .OrderBy(c => c.Reduced)
+            .ThenBy(c => c.Cost)
+            .ToList();
         byUnit = [.. Enumerable.Range(0, rows).Select(u => all.Where(c => c.Units.Contains(u)).ToArray())];
         best = [.. all.Where(c => c.Units.Length == 1)];
         bestCost = best.Sum(c => c.Cost);
@@ -63,8 +70,10 @@ internal sealed class ZonePartition
         foreach (var things in Circuits)
         {
             var on = things.Select(t => columns.Problem.Fixed[t]).Max();
-            if (on < 0) on = plan.Open();
-            foreach (var t in things.Where(t => plan.Of(t) < 0)) plan.Put(t, on);
+            if (on < 0)
+                on = plan.Open();
+            foreach (var t in things.Where(t => plan.Of(t) < 0))
+                plan.Put(t, on);
         }
 
         return plan;
@@ -76,10 +85,12 @@ internal sealed class ZonePartition
     /// <param name="title">What is divided, as the one who looks on is told.</param>
     internal static ZonePartition? Solve(GroupProblem problem, PlanWatch? watch = null, string title = "Circuits")
     {
-        if (ZoneColumns.Of(problem, watch, title) is not { } columns) return null;
+        if (ZoneColumns.Of(problem, watch, title) is not { } columns)
+            return null;
         var partition = new ZonePartition(columns) { watch = watch, title = title };
         partition.Search(0, partition.least);
-        if (!partition.CutOff) partition.Bound = partition.bestCost;
+        if (!partition.CutOff)
+            partition.Bound = partition.bestCost;
         else
         {
             partition.Improve();
@@ -94,46 +105,62 @@ internal sealed class ZonePartition
     private void Search(long cost, double floor)
     {
         ++nodes;
-        if (CutOff) return;
+        if (CutOff)
+            return;
 
         // The unit with the fewest circuits left to choose from is served first.
         var (unit, fewest) = (-1, int.MaxValue);
         for (var u = 0; u < served.Length; u++)
         {
-            if (served[u]) continue;
+            if (served[u])
+                continue;
             var count = 0;
             foreach (var c in byUnit[u])
             {
-                if (floor + c.Reduced > bestCost - 1 + 1e-3) break;
-                if (IsOpen(c.Units) && ++count >= fewest) break;
+                if (floor + c.Reduced > bestCost - 1 + 1e-3)
+                    break;
+                if (IsOpen(c.Units) && ++count >= fewest)
+                    break;
             }
 
-            if (count >= fewest) continue;
+            if (count >= fewest)
+                continue;
             (unit, fewest) = (u, count);
-            if (count == 0) return;
+            if (count == 0)
+                return;
         }
 
         if (unit < 0)
         {
-            if (cost >= bestCost) return;
+            if (cost >= bestCost)
+                return;
             (bestCost, best) = (cost, [.. taken]);
-            if (taken.Sum(c => c.Units.Length) == served.Length) Tell(cost);
+            if (taken.Sum(c => c.Units.Length) == served.Length)
+                Tell(cost);
             return;
         }
 
         foreach (var c in byUnit[unit])
         {
-            if (floor + c.Reduced > bestCost - 1 + 1e-3) break;
-            if (!IsOpen(c.Units)) continue;
-            foreach (var u in c.Units) served[u] = true;
+            if (floor + c.Reduced > bestCost - 1 + 1e-3)
+                break;
+            if (!IsOpen(c.Units))
+                continue;
+            foreach (var u in c.Units)
+                served[u] = true;
             taken.Push(c);
             Search(cost + c.Cost, floor + c.Reduced);
             taken.Pop();
-            foreach (var u in c.Units) served[u] = false;
+            foreach (var u in c.Units)
+                served[u] = false;
         }
     }
 
-    private void Tell(long cost) => watch?.Say($"{title}: possible circuits: {columns.All.Count:#,0}; best so far {PlanExplain.Money(cost)}, at most {100.0 * (cost - least) / Math.Max(1, least):0.0} percent over the best.");
+    private void Tell(long cost) =>
+        watch?.Say(
+            $"{title}: possible circuits: {columns.All.Count:#,0}; best so far {PlanExplain.Money(cost)}, at most "
+                + $"{100.0 * (cost - least) / Math.Max(1, least):0.0} percent over the best."
+        );
 
     // The circuits around each circuit in turn are divided anew, the others standing, until a whole turn saves nothing.
     private void Improve()
@@ -144,11 +171,13 @@ internal sealed class ZonePartition
             var around = Around(all, all[round % all.Count]);
             var before = around.Sum(c => c.Cost);
             Array.Fill(served, true);
-            foreach (var u in around.SelectMany(c => c.Units)) served[u] = false;
+            foreach (var u in around.SelectMany(c => c.Units))
+                served[u] = false;
             (best, bestCost, nodes, mostNodes) = (around, before, 0, NodesOfRound);
             Search(0, around.SelectMany(c => c.Units).Sum(u => price[u]));
             idle++;
-            if (bestCost >= before) continue;
+            if (bestCost >= before)
+                continue;
             all = [.. all.Except(around), .. best];
             (total, idle) = (total - before + bestCost, 0);
             Tell(total);
@@ -165,7 +194,8 @@ internal sealed class ZonePartition
         {
             foreach (var c in all.Where(c => !around.Contains(c) && around[i].Units.Any(u => columns.Beside(u).Any(c.Units.Contains))))
             {
-                if (size + c.Units.Length > Freed) return around;
+                if (size + c.Units.Length > Freed)
+                    return around;
                 around.Add(c);
                 size += c.Units.Length;
             }
@@ -178,7 +208,8 @@ internal sealed class ZonePartition
     {
         foreach (var u in units)
         {
-            if (served[u]) return false;
+            if (served[u])
+                return false;
         }
 
         return true;

@@ -8,7 +8,10 @@ namespace Circuitum.Core.Circuits;
 /// <summary>Why rooms may not hang on one circuit, the weightiest first; what breaker and cable cost comes after all of them.</summary>
 internal enum ZoneReason
 {
-    Pin, Dark, Zone, Habit,
+    Pin,
+    Dark,
+    Zone,
+    Habit,
 }
 
 /// <summary>Rooms of which some may not hang on one circuit with others.</summary>
@@ -89,15 +92,18 @@ internal sealed class ZoneRules
     internal bool WeighsZones { get; init; }
 
     /// <summary>The numbers of the rooms for which something holds.</summary>
-    internal static IEnumerable<int> Numbers(Job job, Func<Room, bool> holds) => Enumerable.Range(0, job.Rooms.Length).Where(i => holds(job.Rooms[i]));
+    internal static IEnumerable<int> Numbers(Job job, Func<Room, bool> holds) =>
+        Enumerable.Range(0, job.Rooms.Length).Where(i => holds(job.Rooms[i]));
 
     /// <summary>Whether some rooms touch some others, or share one with them.</summary>
     internal bool Touch(RoomSet one, RoomSet other)
     {
-        if (one.Meets(other)) return true;
+        if (one.Meets(other))
+            return true;
         foreach (var room in one.Rooms())
         {
-            if (touches[room].Meets(other)) return true;
+            if (touches[room].Meets(other))
+                return true;
         }
 
         return false;
@@ -106,25 +112,32 @@ internal sealed class ZoneRules
     /// <summary>How many of the rules a circuit of these rooms breaks.</summary>
     internal int Broken(RoomSet rooms)
     {
-        if (rooms.Count < 2) return 0;
+        if (rooms.Count < 2)
+            return 0;
         var broken = Pieces(rooms) - 1 + Math.Max(0, Storeys(rooms) - 1);
         broken += Math.Max(0, rooms.Without(riders).Count - mostRooms);
-        foreach (var ban in Bans) broken += rooms.Meets(ban.One) && rooms.Meets(ban.Other) ? 1 : 0;
-        foreach (var split in Splits) broken += rooms.HasAll(split.All) ? 1 : 0;
+        foreach (var ban in Bans)
+            broken += rooms.Meets(ban.One) && rooms.Meets(ban.Other) ? 1 : 0;
+        foreach (var split in Splits)
+            broken += rooms.HasAll(split.All) ? 1 : 0;
         return broken;
     }
 
-    /// <summary>What rooms on one circuit cost, in cents: rules broken, floor area beyond what one light circuit serves, uses mixed.</summary>
+    /// <summary>
+    /// What rooms on one circuit cost, in cents: rules broken, floor area beyond what one light circuit serves, uses mixed.
+    /// </summary>
     internal int Price(RoomSet rooms, PlanWeights weights)
     {
         var price = (Broken(rooms) + Parted(rooms).Count()) * weights.Zone;
-        if (!WeighsZones) return price;
+        if (!WeighsZones)
+            return price;
         double feet = 0;
         var parts = 0;
         foreach (var room in rooms.Rooms())
         {
             feet += area[room];
-            if (part[room] > 0) parts |= 1 << part[room];
+            if (part[room] > 0)
+                parts |= 1 << part[room];
         }
 
         var over = (int)Math.Max(0, feet - weights.ZoneSqFt);
@@ -135,19 +148,22 @@ internal sealed class ZoneRules
     internal IEnumerable<string> WhyNot(RoomSet rooms) => Reasons(rooms).OrderBy(r => r.Reason).Select(r => r.Why);
 
     /// <summary>The same in one line, with the rank of each reason; empty when they may.</summary>
-    internal string Ranked(RoomSet rooms) => string.Join("; ", Reasons(rooms).OrderBy(r => r.Reason).Select(r => $"{r.Why} ({RankOf(r.Reason)})"));
+    internal string Ranked(RoomSet rooms) =>
+        string.Join("; ", Reasons(rooms).OrderBy(r => r.Reason).Select(r => $"{r.Why} ({RankOf(r.Reason)})"));
 
-    private static string RankOf(ZoneReason reason) => reason switch
-    {
-        ZoneReason.Pin => "pinned, before all others",
-        ZoneReason.Dark => "reason 1 of 4, never dark together",
-        ZoneReason.Zone => "reason 2 of 4, one zone that touches",
-        _ => "reason 3 of 4, habit",
-    };
+    private static string RankOf(ZoneReason reason) =>
+        reason switch
+        {
+            ZoneReason.Pin => "pinned, before all others",
+            ZoneReason.Dark => "reason 1 of 4, never dark together",
+            ZoneReason.Zone => "reason 2 of 4, one zone that touches",
+            _ => "reason 3 of 4, habit",
+        };
 
     private IEnumerable<(ZoneReason Reason, string Why)> Reasons(RoomSet rooms)
     {
-        if (Pieces(rooms) is var pieces && pieces > 1) yield return (ZoneReason.Zone, $"its rooms lie in {pieces} places that do not touch");
+        if (Pieces(rooms) is var pieces && pieces > 1)
+            yield return (ZoneReason.Zone, $"its rooms lie in {pieces} places that do not touch");
         if (Storeys(rooms) > 1)
         {
             var names = rooms.Without(stairs).Rooms().Select(r => storeyNames[storey[r]]).Distinct();
@@ -155,10 +171,14 @@ internal sealed class ZoneRules
         }
 
         var count = rooms.Without(riders).Count;
-        if (count > mostRooms) yield return (ZoneReason.Zone, $"it would take in {count} rooms, {mostRooms} is the most");
-        foreach (var ban in Bans.Where(b => rooms.Meets(b.One) && rooms.Meets(b.Other))) yield return (ban.Reason, ban.Why);
-        foreach (var split in Splits.Where(s => rooms.HasAll(s.All))) yield return (split.Reason, split.Why);
-        foreach (var join in Parted(rooms)) yield return (ZoneReason.Pin, join.Why);
+        if (count > mostRooms)
+            yield return (ZoneReason.Zone, $"it would take in {count} rooms, {mostRooms} is the most");
+        foreach (var ban in Bans.Where(b => rooms.Meets(b.One) && rooms.Meets(b.Other)))
+            yield return (ban.Reason, ban.Why);
+        foreach (var split in Splits.Where(s => rooms.HasAll(s.All)))
+            yield return (split.Reason, split.Why);
+        foreach (var join in Parted(rooms))
+            yield return (ZoneReason.Pin, join.Why);
     }
 
     // Not among the rules broken, because more rooms may mend it.
@@ -168,7 +188,8 @@ internal sealed class ZoneRules
     private int Storeys(RoomSet rooms)
     {
         var mask = 0UL;
-        foreach (var room in rooms.Without(stairs).Rooms()) mask |= 1UL << (storey[room] & 63);
+        foreach (var room in rooms.Without(stairs).Rooms())
+            mask |= 1UL << (storey[room] & 63);
         return System.Numerics.BitOperations.PopCount(mask);
     }
 
@@ -182,7 +203,8 @@ internal sealed class ZoneRules
             while (!edge.IsEmpty)
             {
                 var next = new RoomSet();
-                foreach (var room in edge.Rooms()) next.Add(touches[room]);
+                foreach (var room in edge.Rooms())
+                    next.Add(touches[room]);
                 edge = next.And(left).Without(reached);
                 reached.Add(edge);
             }
@@ -195,18 +217,25 @@ internal sealed class ZoneRules
 
     private enum Part
     {
-        Any, Living, Sleeping, Service,
+        Any,
+        Living,
+        Sleeping,
+        Service,
     }
 
     // Halls, stairs, closets and what is outside go along with anything; a den that one only reaches through a bedroom is part of it.
-    private static Part PartOf(Job job, Room room) => room.Kind switch
-    {
-        RoomKind.Den or RoomKind.Office when RoomTouch.Beyond(job, room.Id) is { Count: > 0 } doors && doors.All(d => job.RoomById(d)?.Kind == RoomKind.Bedroom) => Part.Sleeping,
-        RoomKind.Kitchen or RoomKind.Dining or RoomKind.Living or RoomKind.Family => Part.Living,
-        RoomKind.Den or RoomKind.Office or RoomKind.Sunroom or RoomKind.Recreation => Part.Living,
-        RoomKind.Bedroom => Part.Sleeping,
-        RoomKind.Garage or RoomKind.Laundry or RoomKind.Utility => Part.Service,
-        RoomKind.AccessoryBuilding => Part.Service,
-        _ => Part.Any,
-    };
+    private static Part PartOf(Job job, Room room) =>
+        room.Kind switch
+        {
+            RoomKind.Den
+            or RoomKind.Office
+                when RoomTouch.Beyond(job, room.Id) is { Count: > 0 } doors && doors.All(d => job.RoomById(d)?.Kind == RoomKind.Bedroom) =>
+                Part.Sleeping,
+            RoomKind.Kitchen or RoomKind.Dining or RoomKind.Living or RoomKind.Family => Part.Living,
+            RoomKind.Den or RoomKind.Office or RoomKind.Sunroom or RoomKind.Recreation => Part.Living,
+            RoomKind.Bedroom => Part.Sleeping,
+            RoomKind.Garage or RoomKind.Laundry or RoomKind.Utility => Part.Service,
+            RoomKind.AccessoryBuilding => Part.Service,
+            _ => Part.Any,
+        };
 }

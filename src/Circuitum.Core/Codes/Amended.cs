@@ -17,9 +17,11 @@ public static class Amended
         for (var l = 0; l < layers.Length; l++)
         {
             var layer = layers[l];
-            if (!layer.On) continue;
+            if (!layer.On)
+                continue;
             edition = edition with { Layers = edition.Layers.Add(layer.Name) };
-            for (var c = 0; c < layer.Changes.Length; c++) edition = Lay(edition, layer, layer.Changes[c], AddedId(l, c));
+            for (var c = 0; c < layer.Changes.Length; c++)
+                edition = Lay(edition, layer, layer.Changes[c], AddedId(l, c));
         }
 
         return edition;
@@ -32,28 +34,57 @@ public static class Amended
             case AmendmentKind.Number:
                 // A number that the edition leaves open has a rule that is not in force until somebody gives it a value.
                 var rule = CodeLibrary.Numbers[change.Target].Rule;
-                return Change(edition with { Numbers = edition.Numbers.SetItem(change.Target, change.Value ?? edition.Number(change.Target)) }, rule, r => r with { Applies = r.Applies || r.Cite == Rule.NoCite });
+                return Change(
+                    edition with
+                    {
+                        Numbers = edition.Numbers.SetItem(change.Target, change.Value ?? edition.Number(change.Target)),
+                    },
+                    rule,
+                    r => r with { Applies = r.Applies || r.Cite == Rule.NoCite }
+                );
             case AmendmentKind.Rule:
-                return Change(edition, change.Target, r => r with
-                {
-                    Severity = change.Severity ?? r.Severity,
-                    Title = change.Title.Length > 0 ? change.Title : r.Title,
-                    Text = change.Text.Length > 0 ? change.Text : r.Text,
-                });
+                return Change(edition, change.Target, r =>
+                    r with
+                    {
+                        Severity = change.Severity ?? r.Severity,
+                        Title = change.Title.Length > 0 ? change.Title : r.Title,
+                        Text = change.Text.Length > 0 ? change.Text : r.Text,
+                    }
+                );
             case AmendmentKind.Off:
                 return Change(edition, change.Target, r => r with { Applies = false });
             default:
-                var added = new Rule { Title = change.Title, Text = change.Text, Severity = change.Severity ?? "must", Cite = Local(layer, change), Amended = layer.Name };
-                return edition with { Rules = edition.Rules.SetItem(addedId, added), Demands = edition.Demands.SetItem(addedId, change.Demand ?? new()) };
+                var added = new Rule
+                {
+                    Title = change.Title,
+                    Text = change.Text,
+                    Severity = change.Severity ?? "must",
+                    Cite = Local(layer, change),
+                    Amended = layer.Name,
+                };
+                return edition with
+                {
+                    Rules = edition.Rules.SetItem(addedId, added),
+                    Demands = edition.Demands.SetItem(addedId, change.Demand ?? new()),
+                };
         }
 
-        CodeEdition Change(CodeEdition e, string id, Func<Rule, Rule> how) => e with
-        {
-            Rules = e.Rules.SetItem(id, how(e.Rules[id]) with { Amended = layer.Name, Cite = e.Cite(id) == Rule.NoCite ? Local(layer, change) : $"{e.Cite(id)}; {Local(layer, change)}" }),
-        };
+        CodeEdition Change(CodeEdition e, string id, Func<Rule, Rule> how) =>
+            e with
+            {
+                Rules = e.Rules.SetItem(
+                    id,
+                    how(e.Rules[id]) with
+                    {
+                        Amended = layer.Name,
+                        Cite = e.Cite(id) == Rule.NoCite ? Local(layer, change) : $"{e.Cite(id)}; {Local(layer, change)}",
+                    }
+                ),
+            };
     }
 
-    private static string Local(AmendmentLayer layer, Amendment change) => change.Citation.Length > 0 ? $"{layer.Name}, {change.Citation}" : layer.Name;
+    private static string Local(AmendmentLayer layer, Amendment change) =>
+        change.Citation.Length > 0 ? $"{layer.Name}, {change.Citation}" : layer.Name;
 }
 
 /// <summary>What a number of an edition means.</summary>

@@ -49,5 +49,6 @@ public sealed record ApplianceFacts(Appliance Appliance, ApplianceType Type)
         Appliance.Nameplate.Continuous ?? (Type.Continuous || (Type.Id == "dishwasher" && preferences.DishwasherContinuous));
 
     /// <summary>Whether it has a circuit of its own under the job's preferences.</summary>
-    public bool Own(Preferences preferences) => Appliance.Nameplate.OwnCircuit ?? (Type.Id == "refrigerator" ? preferences.RefrigeratorAlone : Type.Own);
+    public bool Own(Preferences preferences) =>
+        Appliance.Nameplate.OwnCircuit ?? (Type.Id == "refrigerator" ? preferences.RefrigeratorAlone : Type.Own);
 }

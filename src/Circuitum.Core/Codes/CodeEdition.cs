@@ -36,7 +36,9 @@ public sealed partial record CodeEdition
     /// <summary>The appliances whose outlets need ground-fault protection whatever their place, with the section that names them.</summary>
     public required ImmutableDictionary<string, string> GroundFaultAppliances { get; init; }
 
-    /// <summary>The day on which an exception for outdoor heating and cooling equipment ended; none when the edition has no such exception.</summary>
+    /// <summary>
+    /// The day on which an exception for outdoor heating and cooling equipment ended; none when the edition has no such exception.
+    /// </summary>
     public DateOnly? HvacGroundFaultFrom { get; init; }
 
     /// <summary>What applies to each kind of room.</summary>
@@ -74,13 +76,24 @@ public sealed partial record CodeEdition
 
     /// <summary>A named number as people read it: lengths in feet and inches, anything else as it is.</summary>
     /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
-    public string Say(string name) => name.EndsWith("In", StringComparison.Ordinal) ? LengthText.Show(Length.Inches(Number(name))) : Number(name).ToString("#,0.##", CultureInfo.InvariantCulture);
+    public string Say(string name) =>
+        name.EndsWith("In", StringComparison.Ordinal)
+            ? LengthText.Show(Length.Inches(Number(name)))
+            : Number(name).ToString("#,0.##", CultureInfo.InvariantCulture);
 
     /// <summary>A rule with its id filled in, its words with the numbers that hold here.</summary>
     /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
-    public Rule Rule(string id) => Rules[id] is var rule && rule.Text.Contains('{', StringComparison.Ordinal)
-        ? rule with { Id = id, Text = NumberName().Replace(rule.Text, m => Numbers.ContainsKey(m.Groups[1].Value) ? Say(m.Groups[1].Value) : m.Value) }
-        : rule with { Id = id };
+    public Rule Rule(string id) =>
+        Rules[id] is var rule && rule.Text.Contains('{', StringComparison.Ordinal)
+            ? rule with
+            {
+                Id = id,
+                Text = NumberName().Replace(rule.Text, m => Numbers.ContainsKey(m.Groups[1].Value) ? Say(m.Groups[1].Value) : m.Value),
+            }
+            : rule with
+            {
+                Id = id,
+            };
 
     [GeneratedRegex(@"\{([a-zA-Z]+)\}")]
     private static partial Regex NumberName();
@@ -94,7 +107,8 @@ public sealed partial record CodeEdition
     {
         foreach (var rating in Breakers)
         {
-            if (rating >= SmallestBreaker && rating >= amperes - 1e-6) return rating;
+            if (rating >= SmallestBreaker && rating >= amperes - 1e-6)
+                return rating;
         }
 
         return null;

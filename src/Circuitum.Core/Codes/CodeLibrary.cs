@@ -10,33 +10,43 @@ namespace Circuitum.Core.Codes;
 /// <summary>The door to the rule data: editions, conductor tables and the appliance library, read once from the assembly.</summary>
 public static class CodeLibrary
 {
-    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web) { Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) } };
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
+    {
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) },
+    };
 
     /// <summary>The ids of the shipped editions, newest first.</summary>
     public static ImmutableArray<string> EditionIds { get; } = ["us-2023", "us-2020", "us-2017"];
 
     private static readonly Lazy<ImmutableDictionary<string, CodeEdition>> AllEditions = new(() =>
-        EditionIds.Select(id => ReadEdition(id).Deserialize<CodeEdition>(Options)!).ToImmutableDictionary(e => e.Id));
+        EditionIds.Select(id => ReadEdition(id).Deserialize<CodeEdition>(Options)!).ToImmutableDictionary(e => e.Id)
+    );
 
     private static readonly Lazy<ConductorTables> AllConductors = new(() => Read<ConductorTables>("conductors.json"));
 
     private static readonly Lazy<ImmutableDictionary<string, ApplianceType>> AllAppliances = new(() =>
-        Read<ImmutableArray<ApplianceType>>("appliances.json").ToImmutableDictionary(a => a.Id));
+        Read<ImmutableArray<ApplianceType>>("appliances.json").ToImmutableDictionary(a => a.Id)
+    );
 
     private static readonly Lazy<ImmutableSortedDictionary<string, BoxEntry>> AllBoxes = new(() =>
-        Read<ImmutableArray<BoxEntry>>("boxes.json").ToImmutableSortedDictionary(b => b.Id, b => b, StringComparer.Ordinal));
+        Read<ImmutableArray<BoxEntry>>("boxes.json").ToImmutableSortedDictionary(b => b.Id, b => b, StringComparer.Ordinal)
+    );
 
     private static readonly Lazy<ImmutableDictionary<string, ConduitKind>> AllConduit = new(() =>
-        Read<ImmutableArray<ConduitKind>>("conduit.json").ToImmutableDictionary(c => c.Id));
+        Read<ImmutableArray<ConduitKind>>("conduit.json").ToImmutableDictionary(c => c.Id)
+    );
 
     private static readonly Lazy<ExpectedShares> AllExpected = new(() => Read<ExpectedShares>("expected.json"));
 
     private static readonly Lazy<Families> AllFamilies = new(() => Read<Families>("families.json"));
 
     private static readonly Lazy<ImmutableSortedDictionary<string, NumberMeaning>> AllNumbers = new(() =>
-        Read<ImmutableArray<NumberMeaning>>("numbers.json").ToImmutableSortedDictionary(n => n.Name, n => n, StringComparer.Ordinal));
+        Read<ImmutableArray<NumberMeaning>>("numbers.json").ToImmutableSortedDictionary(n => n.Name, n => n, StringComparer.Ordinal)
+    );
 
-    private static readonly Lazy<ImmutableArray<AmendmentLayer>> AllSamples = new(() => Read<ImmutableArray<AmendmentLayer>>("amendments.json"));
+    private static readonly Lazy<ImmutableArray<AmendmentLayer>> AllSamples = new(() =>
+        Read<ImmutableArray<AmendmentLayer>>("amendments.json")
+    );
 
     /// <summary>The editions that are shipped, by id.</summary>
     public static ImmutableDictionary<string, CodeEdition> Editions => AllEditions.Value;
@@ -64,7 +74,8 @@ public static class CodeLibrary
     public static CodeEdition Edition(string id) => Editions[id];
 
     /// <summary>The edition of a job with its amendment layers laid over it.</summary>
-    /// <exception cref="KeyNotFoundException">No such edition, or an amendment of something that is not there; such a job is refused before it gets here.</exception>
+    /// <exception cref="KeyNotFoundException">No such edition, or an amendment of something that is not there; such a job is refused before
+    /// it gets here.</exception>
     public static CodeEdition EditionOf(Job job) => Amended.Lay(Edition(job.CodeEdition), job.Amendments);
 
     /// <summary>What each number of an edition means, by name: its words, its unit, the rule it belongs to, and what it may be.</summary>
@@ -77,7 +88,8 @@ public static class CodeLibrary
     private static JsonObject ReadEdition(string id)
     {
         var own = Read<JsonObject>($"{id}.json");
-        if (own["from"]?.GetValue<string>() is not { } from) return own;
+        if (own["from"]?.GetValue<string>() is not { } from)
+            return own;
         own.Remove("from");
         var whole = ReadEdition(from);
         Lay(own, whole);
@@ -88,9 +100,12 @@ public static class CodeLibrary
     {
         foreach (var (name, value) in over)
         {
-            if (value is null) under.Remove(name);
-            else if (value is JsonObject more && under[name] is JsonObject there) Lay(more, there);
-            else under[name] = value.DeepClone();
+            if (value is null)
+                under.Remove(name);
+            else if (value is JsonObject more && under[name] is JsonObject there)
+                Lay(more, there);
+            else
+                under[name] = value.DeepClone();
         }
     }
 
@@ -158,7 +173,9 @@ public sealed record ApplianceType
     /// <summary>What cuts it off beside its breaker.</summary>
     public Cutoff Cutoff { get; init; }
 
-    /// <summary>Its receptacle belongs in the space beside it, where a hand gets at it with the appliance in its place (422.16(B)).</summary>
+    /// <summary>
+    /// Its receptacle belongs in the space beside it, where a hand gets at it with the appliance in its place (422.16(B)).
+    /// </summary>
     public bool OutletBeside { get; init; }
 
     /// <summary>Burns fuel, so that the house needs alarms for carbon monoxide (R315).</summary>
@@ -219,7 +236,16 @@ public sealed record ApplianceType
 /// <param name="Clamps">Whether clamps inside it take up room (314.16(B)(2)).</param>
 /// <param name="Metal">Metal, and then bonded.</param>
 /// <param name="Bracket">Made to be screwed or snapped to a steel stud; what is nailed on does not hold there.</param>
-public sealed record BoxEntry(string Id, string Name, string Use, int Gangs, double Volume, bool Clamps, bool Metal = false, bool Bracket = false);
+public sealed record BoxEntry(
+    string Id,
+    string Name,
+    string Use,
+    int Gangs,
+    double Volume,
+    bool Clamps,
+    bool Metal = false,
+    bool Bracket = false
+);
 
 /// <summary>A kind of conduit.</summary>
 /// <param name="Id">Its key.</param>
@@ -274,13 +300,14 @@ public sealed record ConductorRow(string Size, int Cmil, int C60, int C75, int C
 {
     /// <summary>Ampacity in a temperature column.</summary>
     /// <exception cref="ArgumentOutOfRangeException">The column is not 60, 75 or 90.</exception>
-    public int At(int celsius) => celsius switch
-    {
-        60 => C60,
-        75 => C75,
-        90 => C90,
-        _ => throw new ArgumentOutOfRangeException(nameof(celsius), celsius, "The columns are 60, 75 and 90 C."),
-    };
+    public int At(int celsius) =>
+        celsius switch
+        {
+            60 => C60,
+            75 => C75,
+            90 => C90,
+            _ => throw new ArgumentOutOfRangeException(nameof(celsius), celsius, "The columns are 60, 75 and 90 C."),
+        };
 }
 
 /// <summary>Ambient correction up to and including a temperature.</summary>

@@ -2,7 +2,10 @@ using System.Collections.Immutable;
 
 namespace Circuitum.Core.Codes;
 
-/// <summary>What two further families of rules need for quick answers, and two tables that stand by themselves. Both families are basic: sizing and loads only.</summary>
+/// <summary>
+/// What two further families of rules need for quick answers, and two tables that stand by themselves. Both families are basic: sizing and
+/// loads only.
+/// </summary>
 public sealed record Families
 {
     /// <summary>Canadian dwelling rules.</summary>

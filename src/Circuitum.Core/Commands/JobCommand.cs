@@ -17,7 +17,8 @@ public sealed record CommandResult(Job? Job, string Problem)
     {
         // A circuit that went takes its shared home run along, and a room what was wanted of it.
         job = job with { Decisions = job.Decisions.WithoutLostPairs() };
-        if (job.Decisions.Pins.Any(p => !Stands(p))) job = job with { Decisions = job.Decisions with { Pins = [.. job.Decisions.Pins.Where(Stands)] } };
+        if (job.Decisions.Pins.Any(p => !Stands(p)))
+            job = job with { Decisions = job.Decisions with { Pins = [.. job.Decisions.Pins.Where(Stands)] } };
         return JobRules.Check(job) is [var first, ..] ? new(null, first.Sentence) : new(job, "");
 
         bool Stands(RoomPin pin) => job.RoomById(pin.Room) is not null && (pin.Other is null || job.RoomById(pin.Other) is not null);
@@ -34,7 +35,9 @@ public abstract record JobCommand(string Title)
     /// <summary>Does it.</summary>
     public abstract CommandResult Apply(Job job);
 
-    /// <summary>What it moves a little, so that a row of such steps becomes one state of the history; none for what stands by itself.</summary>
+    /// <summary>
+    /// What it moves a little, so that a row of such steps becomes one state of the history; none for what stands by itself.
+    /// </summary>
     public virtual string? Nudges => null;
 }
 
@@ -73,9 +76,19 @@ public sealed record LayOutPanel() : JobCommand("lay out the panel")
 public sealed record RemoveCircuit(int Number) : JobCommand("remove circuit")
 {
     /// <inheritdoc/>
-    public override CommandResult Apply(Job job) => job.Decisions.Circuits.FirstOrDefault(c => c.Number == Number) is { } circuit
-        ? CommandResult.Checked(job with { Decisions = job.Decisions with { Circuits = job.Decisions.Circuits.Remove(circuit), Spaces = job.Decisions.Spaces.RemoveAll(s => s.Circuit == Number) } })
-        : CommandResult.Refuse($"There is no circuit {Number}.");
+    public override CommandResult Apply(Job job) =>
+        job.Decisions.Circuits.FirstOrDefault(c => c.Number == Number) is { } circuit
+            ? CommandResult.Checked(
+                job with
+                {
+                    Decisions = job.Decisions with
+                    {
+                        Circuits = job.Decisions.Circuits.Remove(circuit),
+                        Spaces = job.Decisions.Spaces.RemoveAll(s => s.Circuit == Number),
+                    },
+                }
+            )
+            : CommandResult.Refuse($"There is no circuit {Number}.");
 }
 
 /// <summary>Locks a circuit, so that the planner adds nothing and takes nothing away, or opens it again.</summary>
@@ -84,9 +97,15 @@ public sealed record RemoveCircuit(int Number) : JobCommand("remove circuit")
 public sealed record LockCircuit(int Number, bool Locked) : JobCommand(Locked ? "lock circuit" : "unlock circuit")
 {
     /// <inheritdoc/>
-    public override CommandResult Apply(Job job) => job.Decisions.Circuits.FirstOrDefault(c => c.Number == Number) is { } circuit
-        ? CommandResult.Checked(job with { Decisions = job.Decisions with { Circuits = job.Decisions.Circuits.Replace(circuit, circuit with { Locked = Locked }) } })
-        : CommandResult.Refuse($"There is no circuit {Number}.");
+    public override CommandResult Apply(Job job) =>
+        job.Decisions.Circuits.FirstOrDefault(c => c.Number == Number) is { } circuit
+            ? CommandResult.Checked(
+                job with
+                {
+                    Decisions = job.Decisions with { Circuits = job.Decisions.Circuits.Replace(circuit, circuit with { Locked = Locked }) },
+                }
+            )
+            : CommandResult.Refuse($"There is no circuit {Number}.");
 }
 
 /// <summary>Puts all of one circuit on another; its breaker goes.</summary>
@@ -97,13 +116,29 @@ public sealed record MergeCircuits(int From, int Into) : JobCommand("merge circu
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (From == Into) return CommandResult.Refuse("Choose another circuit to merge with.");
-        if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == From) is not { } from) return CommandResult.Refuse($"There is no circuit {From}.");
-        if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == Into) is not { } into) return CommandResult.Refuse($"There is no circuit {Into}.");
-        if (from.Locked || into.Locked) return CommandResult.Refuse($"Circuit {(from.Locked ? From : Into)} is locked. Unlock it first.");
+        if (From == Into)
+            return CommandResult.Refuse("Choose another circuit to merge with.");
+        if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == From) is not { } from)
+            return CommandResult.Refuse($"There is no circuit {From}.");
+        if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == Into) is not { } into)
+            return CommandResult.Refuse($"There is no circuit {Into}.");
+        if (from.Locked || into.Locked)
+            return CommandResult.Refuse($"Circuit {(from.Locked ? From : Into)} is locked. Unlock it first.");
         var merged = into with { Boxes = [.. into.Boxes, .. from.Boxes.Select(b => b with { By = Maker.Person })] };
         var circuits = job.Decisions.Circuits.Remove(from).Replace(into, merged);
-        return CommandResult.Checked(Planner.PlanSpaces(job with { Decisions = job.Decisions with { Circuits = circuits, Spaces = job.Decisions.Spaces.RemoveAll(s => s.Circuit == From), Pulled = [.. job.Decisions.Pulled.Select(p => p.Circuit == From ? p with { Circuit = Into } : p)] } }));
+        return CommandResult.Checked(
+            Planner.PlanSpaces(
+                job with
+                {
+                    Decisions = job.Decisions with
+                    {
+                        Circuits = circuits,
+                        Spaces = job.Decisions.Spaces.RemoveAll(s => s.Circuit == From),
+                        Pulled = [.. job.Decisions.Pulled.Select(p => p.Circuit == From ? p with { Circuit = Into } : p)],
+                    },
+                }
+            )
+        );
     }
 }
 
@@ -112,7 +147,9 @@ public sealed record MergeCircuits(int From, int Into) : JobCommand("merge circu
 public sealed record TakePlan(string Aim) : JobCommand("take plan")
 {
     /// <inheritdoc/>
-    public override CommandResult Apply(Job job) => PlanChoices.Aims.Where(a => a.Name == Aim).Select(a => CommandResult.Checked(PlanChoices.Plan(job, a.Weights))).FirstOrDefault() ?? CommandResult.Refuse("There is no such plan.");
+    public override CommandResult Apply(Job job) =>
+        PlanChoices.Aims.Where(a => a.Name == Aim).Select(a => CommandResult.Checked(PlanChoices.Plan(job, a.Weights))).FirstOrDefault()
+        ?? CommandResult.Refuse("There is no such plan.");
 }
 
 /// <summary>Changes what a person may set on a circuit.</summary>
@@ -121,14 +158,32 @@ public sealed record TakePlan(string Aim) : JobCommand("take plan")
 /// <param name="Breaker">Rating; none goes back to the sized one.</param>
 /// <param name="Protection">Place of the ground-fault device; none follows the job.</param>
 /// <param name="Own">Preferences of its own, by key; none or empty follows the job in all.</param>
-public sealed record EditCircuit(int Number, string? Label, int? Breaker, ProtectionPlace? Protection, ImmutableSortedDictionary<string, string>? Own = null) : JobCommand("edit circuit")
+public sealed record EditCircuit(
+    int Number,
+    string? Label,
+    int? Breaker,
+    ProtectionPlace? Protection,
+    ImmutableSortedDictionary<string, string>? Own = null
+) : JobCommand("edit circuit")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == Number) is not { } circuit) return CommandResult.Refuse($"There is no circuit {Number}.");
-        var changed = circuit with { Label = string.IsNullOrWhiteSpace(Label) ? null : Label.Trim(), Breaker = Breaker, Protection = Protection, Preferences = Own is { Count: > 0 } ? Own : null };
-        return CommandResult.Checked(job with { Decisions = job.Decisions with { Circuits = job.Decisions.Circuits.Replace(circuit, changed) } });
+        if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == Number) is not { } circuit)
+            return CommandResult.Refuse($"There is no circuit {Number}.");
+        var changed = circuit with
+        {
+            Label = string.IsNullOrWhiteSpace(Label) ? null : Label.Trim(),
+            Breaker = Breaker,
+            Protection = Protection,
+            Preferences = Own is { Count: > 0 } ? Own : null,
+        };
+        return CommandResult.Checked(
+            job with
+            {
+                Decisions = job.Decisions with { Circuits = job.Decisions.Circuits.Replace(circuit, changed) },
+            }
+        );
     }
 }
 
@@ -139,8 +194,30 @@ public sealed record SetLabels(ImmutableSortedDictionary<int, string> Labels) : 
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (Labels.Keys.Where(n => job.Decisions.Circuits.All(c => c.Number != n)).ToList() is [var gone, ..]) return CommandResult.Refuse($"There is no circuit {gone} any more.");
-        if (Labels.FirstOrDefault(l => l.Value.Trim().Length > JobRules.LongestName) is { Value: not null } longer) return CommandResult.Refuse($"Label of circuit {longer.Key}: it has {longer.Value.Trim().Length} characters; the most is {JobRules.LongestName}.");
-        return CommandResult.Checked(job with { Decisions = job.Decisions with { Circuits = [.. job.Decisions.Circuits.Select(c => Labels.TryGetValue(c.Number, out var text) ? c with { Label = string.IsNullOrWhiteSpace(text) ? null : text.Trim() } : c)] } });
+        if (Labels.Keys.Where(n => job.Decisions.Circuits.All(c => c.Number != n)).ToList() is [var gone, ..])
+            return CommandResult.Refuse($"There is no circuit {gone} any more.");
+        if (Labels.FirstOrDefault(l => l.Value.Trim().Length > JobRules.LongestName) is { Value: not null } longer)
+            return CommandResult.Refuse(
+                $"Label of circuit {longer.Key}: it has {longer.Value.Trim().Length} characters; the most is {JobRules.LongestName}."
+            );
+        return CommandResult.Checked(
+            job with
+            {
+                Decisions = job.Decisions with
+                {
+                    Circuits =
+                    [
+                        .. job.Decisions.Circuits.Select(c =>
+                            Labels.TryGetValue(c.Number, out var text)
+                                ? c with
+                                {
+                                    Label = string.IsNullOrWhiteSpace(text) ? null : text.Trim(),
+                                }
+                                : c
+                        ),
+                    ],
+                },
+            }
+        );
     }
 }

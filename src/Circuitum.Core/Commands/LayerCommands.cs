@@ -13,8 +13,14 @@ public abstract record LayerEdit
     /// <summary>Does it.</summary>
     public abstract (ImmutableArray<AmendmentLayer> Layers, string Problem) Apply(ImmutableArray<AmendmentLayer> layers);
 
-    private protected static (ImmutableArray<AmendmentLayer> Layers, string Problem) With(ImmutableArray<AmendmentLayer> layers, int layer, Func<AmendmentLayer, AmendmentLayer> how) =>
-        layer >= 0 && layer < layers.Length ? (layers.SetItem(layer, how(layers[layer])), "") : (layers, "That layer is not there any more.");
+    private protected static (ImmutableArray<AmendmentLayer> Layers, string Problem) With(
+        ImmutableArray<AmendmentLayer> layers,
+        int layer,
+        Func<AmendmentLayer, AmendmentLayer> how
+    ) =>
+        layer >= 0 && layer < layers.Length
+            ? (layers.SetItem(layer, how(layers[layer])), "")
+            : (layers, "That layer is not there any more.");
 }
 
 /// <summary>Adds a layer on top, an empty one or a whole one.</summary>
@@ -26,7 +32,9 @@ public sealed record AddLayer(AmendmentLayer Layer) : LayerEdit
 
     /// <inheritdoc/>
     public override (ImmutableArray<AmendmentLayer> Layers, string Problem) Apply(ImmutableArray<AmendmentLayer> layers) =>
-        layers.Any(l => string.Equals(l.Name, Layer.Name, StringComparison.OrdinalIgnoreCase)) ? (layers, $"There is a layer \"{Layer.Name}\" already.") : (layers.Add(Layer), "");
+        layers.Any(l => string.Equals(l.Name, Layer.Name, StringComparison.OrdinalIgnoreCase))
+            ? (layers, $"There is a layer \"{Layer.Name}\" already.")
+            : (layers.Add(Layer), "");
 }
 
 /// <summary>Changes a layer's name, authority or whether it counts.</summary>
@@ -40,7 +48,8 @@ public sealed record EditLayer(int Layer, string Name, string Authority, bool On
     public override string Title => "edit amendments";
 
     /// <inheritdoc/>
-    public override (ImmutableArray<AmendmentLayer> Layers, string Problem) Apply(ImmutableArray<AmendmentLayer> layers) => With(layers, Layer, l => l with { Name = Name.Trim(), Authority = Authority.Trim(), On = On });
+    public override (ImmutableArray<AmendmentLayer> Layers, string Problem) Apply(ImmutableArray<AmendmentLayer> layers) =>
+        With(layers, Layer, l => l with { Name = Name.Trim(), Authority = Authority.Trim(), On = On });
 }
 
 /// <summary>Takes a layer away.</summary>
@@ -64,7 +73,8 @@ public sealed record AddAmendment(int Layer, Amendment Change) : LayerEdit
     public override string Title => "amend a rule";
 
     /// <inheritdoc/>
-    public override (ImmutableArray<AmendmentLayer> Layers, string Problem) Apply(ImmutableArray<AmendmentLayer> layers) => With(layers, Layer, l => l with { Changes = l.Changes.Add(Change) });
+    public override (ImmutableArray<AmendmentLayer> Layers, string Problem) Apply(ImmutableArray<AmendmentLayer> layers) =>
+        With(layers, Layer, l => l with { Changes = l.Changes.Add(Change) });
 }
 
 /// <summary>Takes a change out of a layer.</summary>
@@ -103,23 +113,31 @@ public static class AmendmentWords
         switch (change.Kind)
         {
             case AmendmentKind.Number when CodeLibrary.Numbers.TryGetValue(change.Target, out var number):
-                return $"{number.Title}: {change.Value:0.##}{(number.Unit.Length > 0 ? $" {number.Unit}" : "")}{(edition.InForce(number.Rule) ? $" instead of {edition.Number(change.Target):0.##}" : "")}";
+                return $"{number.Title}: {change.Value:0.##}{(number.Unit.Length > 0 ? $" {number.Unit}" : "")}"
+                    + $"{(edition.InForce(number.Rule) ? $" instead of {edition.Number(change.Target):0.##}" : "")}";
             case AmendmentKind.Off when edition.Rules.TryGetValue(change.Target, out var off):
                 return $"{off.Title}: switched off";
             case AmendmentKind.Rule when edition.Rules.TryGetValue(change.Target, out var rule):
-                return $"{rule.Title}: {string.Join(", ", new[] { change.Severity is { } s ? $"a breach is a {s}" : "", change.Title, change.Text }.Where(t => t.Length > 0))}";
+                return $"{rule.Title}: "
+                    + string.Join(
+                        ", ",
+                        new[] { change.Severity is { } s ? $"a breach is a {s}" : "", change.Title, change.Text }.Where(t => t.Length > 0)
+                    );
             default:
                 return $"New: {change.Title}. {change.Text}";
         }
     }
 
     /// <summary>What the product does about an added rule, in words.</summary>
-    public static string Of(LocalDemand demand) => demand.Kind switch
-    {
-        LocalDemandKind.Boxes => $"at least {demand.Least} {demand.Box?.ToString().ToLowerInvariant()} in each {demand.Room?.ToString().ToLowerInvariant()}",
-        LocalDemandKind.GroundFault => $"ground-fault protection in each {demand.Room?.ToString().ToLowerInvariant()}",
-        LocalDemandKind.ArcFault => $"arc-fault protection in each {demand.Room?.ToString().ToLowerInvariant()}",
-        LocalDemandKind.OwnCircuit => $"a circuit of its own for {(demand.Appliance is { } a && CodeLibrary.Appliances.TryGetValue(a, out var type) ? type.Name.ToLowerInvariant() : "it")}",
-        _ => "looked at by a person",
-    };
+    public static string Of(LocalDemand demand) =>
+        demand.Kind switch
+        {
+            LocalDemandKind.Boxes =>
+                $"at least {demand.Least} {demand.Box?.ToString().ToLowerInvariant()} in each {demand.Room?.ToString().ToLowerInvariant()}",
+            LocalDemandKind.GroundFault => $"ground-fault protection in each {demand.Room?.ToString().ToLowerInvariant()}",
+            LocalDemandKind.ArcFault => $"arc-fault protection in each {demand.Room?.ToString().ToLowerInvariant()}",
+            LocalDemandKind.OwnCircuit => "a circuit of its own for "
+                + (demand.Appliance is { } a && CodeLibrary.Appliances.TryGetValue(a, out var type) ? type.Name.ToLowerInvariant() : "it"),
+            _ => "looked at by a person",
+        };
 }

@@ -13,12 +13,27 @@ public sealed record PairCircuits(int First, int Second, PairKind Kind) : JobCom
     public override CommandResult Apply(Job job)
     {
         var analysis = HouseDeriver.Derive(job);
-        if (analysis.CircuitByNumber(First) is not { } a) return CommandResult.Refuse($"There is no circuit {First}.");
-        if (analysis.CircuitByNumber(Second) is not { } b) return CommandResult.Refuse($"There is no circuit {Second}.");
-        if ((a.Pair ?? b.Pair) is { } there) return CommandResult.Refuse($"Circuit {(a.Pair is null ? Second : First)} shares a home run with circuit {there.MateOf(a.Pair is null ? Second : First)} already.");
-        if (HomeRunPairing.WhyNot(a, b, Kind) is { } why) return CommandResult.Refuse(why);
-        var pair = new HomeRunPair { First = First, Second = Second, Kind = Kind, By = Maker.Person };
-        return CommandResult.Checked(Planner.PlanSpaces(job with { Decisions = job.Decisions with { Pairs = job.Decisions.Pairs.Add(pair) } }));
+        if (analysis.CircuitByNumber(First) is not { } a)
+            return CommandResult.Refuse($"There is no circuit {First}.");
+        if (analysis.CircuitByNumber(Second) is not { } b)
+            return CommandResult.Refuse($"There is no circuit {Second}.");
+        if ((a.Pair ?? b.Pair) is { } there)
+            return CommandResult.Refuse(
+                $"Circuit {(a.Pair is null ? Second : First)} shares a home run with circuit "
+                    + $"{there.MateOf(a.Pair is null ? Second : First)} already."
+            );
+        if (HomeRunPairing.WhyNot(a, b, Kind) is { } why)
+            return CommandResult.Refuse(why);
+        var pair = new HomeRunPair
+        {
+            First = First,
+            Second = Second,
+            Kind = Kind,
+            By = Maker.Person,
+        };
+        return CommandResult.Checked(
+            Planner.PlanSpaces(job with { Decisions = job.Decisions with { Pairs = job.Decisions.Pairs.Add(pair) } })
+        );
     }
 }
 
@@ -27,7 +42,10 @@ public sealed record PairCircuits(int First, int Second, PairKind Kind) : JobCom
 public sealed record UnpairCircuits(int Circuit) : JobCommand("part a shared home run")
 {
     /// <inheritdoc/>
-    public override CommandResult Apply(Job job) => job.Decisions.PairOf(Circuit) is { } pair
-        ? CommandResult.Checked(Planner.PlanSpaces(job with { Decisions = job.Decisions with { Pairs = job.Decisions.Pairs.Remove(pair) } }))
-        : CommandResult.Refuse($"Circuit {Circuit} has its home run for itself.");
+    public override CommandResult Apply(Job job) =>
+        job.Decisions.PairOf(Circuit) is { } pair
+            ? CommandResult.Checked(
+                Planner.PlanSpaces(job with { Decisions = job.Decisions with { Pairs = job.Decisions.Pairs.Remove(pair) } })
+            )
+            : CommandResult.Refuse($"Circuit {Circuit} has its home run for itself.");
 }

@@ -11,7 +11,8 @@ namespace Circuitum.Core.Commands;
 /// <param name="Panel">The panel; none leaves it in its own.</param>
 /// <param name="Feeds">The sub-panel whose feeder it is, or none.</param>
 /// <param name="Half">Half of the space, as one of two in a tandem.</param>
-public sealed record MoveBreaker(int Circuit, int Space, string? Panel = null, string? Feeds = null, TandemHalf Half = TandemHalf.Whole) : JobCommand("move breaker")
+public sealed record MoveBreaker(int Circuit, int Space, string? Panel = null, string? Feeds = null, TandemHalf Half = TandemHalf.Whole)
+    : JobCommand("move breaker")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
@@ -19,38 +20,123 @@ public sealed record MoveBreaker(int Circuit, int Space, string? Panel = null, s
         var analysis = HouseDeriver.Derive(job);
         var circuit = Feeds is null ? analysis.CircuitByNumber(Circuit) : null;
         var feeder = Feeds is null ? null : analysis.Panels.FirstOrDefault(p => p.Panel.Id == Feeds)?.Feeder;
-        if ((circuit is null && feeder is null) || analysis.PanelById(Panel ?? circuit?.Panel ?? feeder?.From) is not { } at) return CommandResult.Refuse($"There is no circuit {Circuit} in a panel.");
-        if (Panel is not null && at.Panel.Id != Panel) return CommandResult.Refuse("That panel is not there any more.");
-        if (feeder is not null && at.Panel.Id != feeder.From) return CommandResult.Refuse("A feeder's breaker is in the panel that feeds.");
+        if ((circuit is null && feeder is null) || analysis.PanelById(Panel ?? circuit?.Panel ?? feeder?.From) is not { } at)
+            return CommandResult.Refuse($"There is no circuit {Circuit} in a panel.");
+        if (Panel is not null && at.Panel.Id != Panel)
+            return CommandResult.Refuse("That panel is not there any more.");
+        if (feeder is not null && at.Panel.Id != feeder.From)
+            return CommandResult.Refuse("A feeder's breaker is in the panel that feeds.");
 
         // A breaker that opens together with another takes it along.
         var mate = circuit?.Pair is { Kind: PairKind.SharedNeutral } pair ? (int?)pair.MateOf(Circuit) : null;
-        if (circuit?.Pair is { } any && at.Panel.Id != circuit.Panel) return CommandResult.Refuse($"Circuit {Circuit} shares its home run with circuit {any.MateOf(Circuit)}. Give each its cable first.");
+        if (circuit?.Pair is { } any && at.Panel.Id != circuit.Panel)
+            return CommandResult.Refuse(
+                $"Circuit {Circuit} shares its home run with circuit {any.MateOf(Circuit)}. Give each its cable first."
+            );
         var poles = mate is null ? circuit?.Poles ?? 2 : 2;
         var wanted = SpacePlan.Taken(Space, poles).ToList();
-        if (Space < 1 || wanted.Any(s => s > at.Panel.Spaces)) return CommandResult.Refuse($"The panel has spaces 1 to {at.Panel.Spaces}{(poles == 2 ? "; a two-pole breaker takes a space and the one below it in its column" : "")}.");
+        if (Space < 1 || wanted.Any(s => s > at.Panel.Spaces))
+            return CommandResult.Refuse(
+                $"The panel has spaces 1 to {at.Panel.Spaces}"
+                    + $"{(poles == 2 ? "; a two-pole breaker takes a space and the one below it in its column" : "")}."
+            );
         bool FitsHalf(CircuitAnalysis c) => PanelDeriver.Need(job, c).FitsHalf;
-        if (Half != TandemHalf.Whole && !at.Panel.TakesTandem(Space)) return CommandResult.Refuse($"Space {Space} of {at.Panel.Name} does not take a tandem, as far as the panel's listing is entered.");
-        if (Half != TandemHalf.Whole && (circuit is null || !FitsHalf(circuit))) return CommandResult.Refuse($"{(circuit is null ? "A feeder's breaker" : $"Circuit {Circuit}")} needs a whole space: a tandem serves one-pole circuits without protection at the breaker and without a shared neutral.");
+        if (Half != TandemHalf.Whole && !at.Panel.TakesTandem(Space))
+            return CommandResult.Refuse(
+                $"Space {Space} of {at.Panel.Name} does not take a tandem, as far as the panel's listing is entered."
+            );
+        if (Half != TandemHalf.Whole && (circuit is null || !FitsHalf(circuit)))
+            return CommandResult.Refuse(
+                $"{(circuit is null ? "A feeder's breaker" : $"Circuit {Circuit}")} needs a whole space: a tandem serves "
+                    + "one-pole circuits without protection at the breaker and without a shared neutral."
+            );
 
         // Beside the half that is wanted another may stay; one that fills the space moves up or down in it when it can.
-        var there = at.Schedule.Where(r => wanted.Contains(r.Space) && (Half == TandemHalf.Whole || r.Half == Half || (r.Half == TandemHalf.Whole && !(r.Circuit is { } whole && FitsHalf(whole))))).ToList();
-        if (there.FirstOrDefault(r => r.Feeder is not null && r.Feeder != feeder) is { } fed) return CommandResult.Refuse($"The feeder of {job.Panels.First(p => p.Id == fed.Feeder!.To).Name} is in space {fed.Space}. Move it first.");
-        var inTheWay = there.Where(r => r.Circuit is not null && r.Circuit != circuit && r.Circuit.Number != mate).Select(r => r.Circuit!).Distinct().ToList();
+        var there = at
+            .Schedule.Where(r =>
+                wanted.Contains(r.Space)
+                && (
+                    Half == TandemHalf.Whole
+                    || r.Half == Half
+                    || (r.Half == TandemHalf.Whole && !(r.Circuit is { } whole && FitsHalf(whole)))
+                )
+            )
+            .ToList();
+        if (there.FirstOrDefault(r => r.Feeder is not null && r.Feeder != feeder) is { } fed)
+            return CommandResult.Refuse(
+                $"The feeder of {job.Panels.First(p => p.Id == fed.Feeder!.To).Name} is in space {fed.Space}. Move it first."
+            );
+        var inTheWay = there
+            .Where(r => r.Circuit is not null && r.Circuit != circuit && r.Circuit.Number != mate)
+            .Select(r => r.Circuit!)
+            .Distinct()
+            .ToList();
         if (inTheWay.FirstOrDefault(c => job.Decisions.Spaces.Any(s => s.Circuit == c.Number && s.By == Maker.Person)) is { } held)
             return CommandResult.Refuse($"Circuit {held.Number} was put there by a person. Move it first.");
         bool Own(SpaceDecision s) => feeder is null ? s.Feeds is null && s.Circuit == Circuit : s.Feeds == Feeds;
-        var spaces = job.Decisions.Spaces.Where(s => !Own(s) && (mate is null || s.Circuit != mate) && inTheWay.All(c => c.Number != s.Circuit)).ToList();
+        var spaces = job
+            .Decisions.Spaces.Where(s => !Own(s) && (mate is null || s.Circuit != mate) && inTheWay.All(c => c.Number != s.Circuit))
+            .ToList();
         var old = job.Decisions.Spaces.FirstOrDefault(Own);
-        if (Half != TandemHalf.Whole && spaces.FindIndex(s => s.Panel == at.Panel.Id && s.Space == Space && s.Half == TandemHalf.Whole) is var beside and >= 0) spaces[beside] = spaces[beside] with { Half = Half == TandemHalf.Upper ? TandemHalf.Lower : TandemHalf.Upper };
-        spaces.Add(new SpaceDecision { Panel = at.Panel.Id, Circuit = feeder is null ? Circuit : 0, Feeds = Feeds, Space = Space, Half = Half, Family = old?.Panel == at.Panel.Id ? old.Family : null, By = Maker.Person });
-        if (mate is { } tied) spaces.Add(new SpaceDecision { Panel = at.Panel.Id, Circuit = tied, Space = Space + 2, By = Maker.Person });
-        else if (old is not null && old.Panel == at.Panel.Id && inTheWay is [var other] && other.Poles == poles && (old.Half == TandemHalf.Whole || FitsHalf(other))) spaces.Add(new SpaceDecision { Panel = at.Panel.Id, Circuit = other.Number, Space = old.Space, Half = old.Half, By = Maker.Planner });
+        if (
+            Half != TandemHalf.Whole
+            && spaces.FindIndex(s => s.Panel == at.Panel.Id && s.Space == Space && s.Half == TandemHalf.Whole) is var beside and >= 0
+        )
+            spaces[beside] = spaces[beside] with { Half = Half == TandemHalf.Upper ? TandemHalf.Lower : TandemHalf.Upper };
+        spaces.Add(
+            new SpaceDecision
+            {
+                Panel = at.Panel.Id,
+                Circuit = feeder is null ? Circuit : 0,
+                Feeds = Feeds,
+                Space = Space,
+                Half = Half,
+                Family = old?.Panel == at.Panel.Id ? old.Family : null,
+                By = Maker.Person,
+            }
+        );
+        if (mate is { } tied)
+            spaces.Add(
+                new SpaceDecision
+                {
+                    Panel = at.Panel.Id,
+                    Circuit = tied,
+                    Space = Space + 2,
+                    By = Maker.Person,
+                }
+            );
+        else if (
+            old is not null
+            && old.Panel == at.Panel.Id
+            && inTheWay is [var other]
+            && other.Poles == poles
+            && (old.Half == TandemHalf.Whole || FitsHalf(other))
+        )
+            spaces.Add(
+                new SpaceDecision
+                {
+                    Panel = at.Panel.Id,
+                    Circuit = other.Number,
+                    Space = old.Space,
+                    Half = old.Half,
+                    By = Maker.Planner,
+                }
+            );
 
         // What was in the way stays in its panel, wherever there is room.
         foreach (var c in inTheWay.Where(c => spaces.All(s => s.Circuit != c.Number)))
         {
-            if (FreeSpace.In(at, spaces, PanelDeriver.Need(job, c)) is { } free) spaces.Add(new SpaceDecision { Panel = at.Panel.Id, Circuit = c.Number, Space = free.Space, Half = free.Half, By = Maker.Planner });
+            if (FreeSpace.In(at, spaces, PanelDeriver.Need(job, c)) is { } free)
+                spaces.Add(
+                    new SpaceDecision
+                    {
+                        Panel = at.Panel.Id,
+                        Circuit = c.Number,
+                        Space = free.Space,
+                        Half = free.Half,
+                        By = Maker.Planner,
+                    }
+                );
         }
 
         return CommandResult.Checked(Planner.PlanSpaces(job with { Decisions = job.Decisions with { Spaces = [.. spaces] } }));
@@ -66,10 +152,14 @@ public sealed record MoveToPanel(int Circuit, string Panel) : JobCommand("move a
     public override CommandResult Apply(Job job)
     {
         var analysis = HouseDeriver.Derive(job);
-        if (analysis.CircuitByNumber(Circuit) is not { } circuit) return CommandResult.Refuse($"There is no circuit {Circuit}.");
-        if (analysis.Panels.FirstOrDefault(p => p.Panel.Id == Panel) is not { } at) return CommandResult.Refuse("That panel is not there any more.");
-        if (circuit.Panel == Panel) return CommandResult.Refuse($"Circuit {Circuit} is in {at.Panel.Name} already.");
-        if (circuit.Pulled is not null) return CommandResult.Refuse($"The home run of circuit {Circuit} is pulled to another panel. Take back the tick first.");
+        if (analysis.CircuitByNumber(Circuit) is not { } circuit)
+            return CommandResult.Refuse($"There is no circuit {Circuit}.");
+        if (analysis.Panels.FirstOrDefault(p => p.Panel.Id == Panel) is not { } at)
+            return CommandResult.Refuse("That panel is not there any more.");
+        if (circuit.Panel == Panel)
+            return CommandResult.Refuse($"Circuit {Circuit} is in {at.Panel.Name} already.");
+        if (circuit.Pulled is not null)
+            return CommandResult.Refuse($"The home run of circuit {Circuit} is pulled to another panel. Take back the tick first.");
         return FreeSpace.In(at, job.Decisions.Spaces, PanelDeriver.Need(job, circuit)) is { } free
             ? new MoveBreaker(Circuit, free.Space, Panel, Half: free.Half).Apply(job)
             : CommandResult.Refuse($"{at.Panel.Name} has no {(circuit.Poles == 2 ? "two spaces one under the other" : "space")} left.");
@@ -84,13 +174,24 @@ public sealed record EditPanel(string Panel, Func<Panel, Panel> Change) : JobCom
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.Panels.FirstOrDefault(p => p.Id == Panel) is not { } panel) return CommandResult.Refuse("That panel is not there any more.");
+        if (job.Panels.FirstOrDefault(p => p.Id == Panel) is not { } panel)
+            return CommandResult.Refuse("That panel is not there any more.");
         var changed = Change(panel);
-        var result = CommandResult.Checked(job with
-        {
-            Panels = job.Panels.Replace(panel, changed),
-            Decisions = job.Decisions with { Spaces = [.. job.Decisions.Spaces.Where(s => (s.Panel != Panel || s.Space <= changed.Spaces) && (s.Feeds != Panel || s.Panel == changed.FedFrom))] },
-        });
+        var result = CommandResult.Checked(
+            job with
+            {
+                Panels = job.Panels.Replace(panel, changed),
+                Decisions = job.Decisions with
+                {
+                    Spaces =
+                    [
+                        .. job.Decisions.Spaces.Where(s =>
+                            (s.Panel != Panel || s.Space <= changed.Spaces) && (s.Feeds != Panel || s.Panel == changed.FedFrom)
+                        ),
+                    ],
+                },
+            }
+        );
         return result.Job is { } done ? CommandResult.Checked(Planner.PlanSpaces(done)) : result;
     }
 }
@@ -104,9 +205,23 @@ public sealed record AddSubPanel(string Room, int Wall, Length Along) : JobComma
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.Panels is not [var main, ..]) return CommandResult.Refuse("Put the panel at the service on a wall first.");
-        if (job.RoomById(Room) is not { } room) return CommandResult.Refuse("That room is not there any more.");
-        var sub = new Panel { Id = Names.Free("sub", job.Panels.Select(p => p.Id)), Name = $"{room.Name} panel", Room = Room, Wall = Wall, Along = Along, Top = job.Preferences.PanelTop, FedFrom = main.Id, MainBreaker = 100, Spaces = 20, BreakerFamily = main.BreakerFamily };
+        if (job.Panels is not [var main, ..])
+            return CommandResult.Refuse("Put the panel at the service on a wall first.");
+        if (job.RoomById(Room) is not { } room)
+            return CommandResult.Refuse("That room is not there any more.");
+        var sub = new Panel
+        {
+            Id = Names.Free("sub", job.Panels.Select(p => p.Id)),
+            Name = $"{room.Name} panel",
+            Room = Room,
+            Wall = Wall,
+            Along = Along,
+            Top = job.Preferences.PanelTop,
+            FedFrom = main.Id,
+            MainBreaker = 100,
+            Spaces = 20,
+            BreakerFamily = main.BreakerFamily,
+        };
         var result = CommandResult.Checked(job with { Panels = job.Panels.Add(sub) });
         return result.Job is { } added ? CommandResult.Checked(Planner.PlanSpaces(added)) : result;
     }
@@ -119,9 +234,23 @@ public sealed record RemoveSubPanel(string Panel) : JobCommand("remove the sub-p
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.Panels.FirstOrDefault(p => p.Id == Panel) is not { FedFrom: not null } sub) return CommandResult.Refuse("Only a sub-panel can be taken away.");
-        if (job.Panels.FirstOrDefault(p => p.FedFrom == Panel) is { } below) return CommandResult.Refuse($"It feeds {below.Name}. Take that one away first.");
-        return CommandResult.Checked(Planner.PlanSpaces(job with { Panels = job.Panels.Remove(sub), Decisions = job.Decisions with { Spaces = job.Decisions.Spaces.RemoveAll(s => s.Panel == Panel || s.Feeds == Panel), Outside = job.Decisions.Outside.RemoveAll(o => o.To == Panel) } }));
+        if (job.Panels.FirstOrDefault(p => p.Id == Panel) is not { FedFrom: not null } sub)
+            return CommandResult.Refuse("Only a sub-panel can be taken away.");
+        if (job.Panels.FirstOrDefault(p => p.FedFrom == Panel) is { } below)
+            return CommandResult.Refuse($"It feeds {below.Name}. Take that one away first.");
+        return CommandResult.Checked(
+            Planner.PlanSpaces(
+                job with
+                {
+                    Panels = job.Panels.Remove(sub),
+                    Decisions = job.Decisions with
+                    {
+                        Spaces = job.Decisions.Spaces.RemoveAll(s => s.Panel == Panel || s.Feeds == Panel),
+                        Outside = job.Decisions.Outside.RemoveAll(o => o.To == Panel),
+                    },
+                }
+            )
+        );
     }
 }
 
@@ -133,10 +262,26 @@ public sealed record SetBreakerFamily(int Circuit, string? Family) : JobCommand(
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.Decisions.Spaces.FirstOrDefault(s => s.Feeds is null && s.Circuit == Circuit) is not { } place) return CommandResult.Refuse($"Circuit {Circuit} has no space yet.");
+        if (job.Decisions.Spaces.FirstOrDefault(s => s.Feeds is null && s.Circuit == Circuit) is not { } place)
+            return CommandResult.Refuse($"Circuit {Circuit} has no space yet.");
 
         // What is known of a real breaker has been put there, so it stays.
         var family = string.IsNullOrWhiteSpace(Family) ? null : Family.Trim();
-        return CommandResult.Checked(job with { Decisions = job.Decisions with { Spaces = job.Decisions.Spaces.Replace(place, place with { Family = family, By = family is null ? place.By : Maker.Person }) } });
+        return CommandResult.Checked(
+            job with
+            {
+                Decisions = job.Decisions with
+                {
+                    Spaces = job.Decisions.Spaces.Replace(
+                        place,
+                        place with
+                        {
+                            Family = family,
+                            By = family is null ? place.By : Maker.Person,
+                        }
+                    ),
+                },
+            }
+        );
     }
 }

@@ -17,16 +17,19 @@ internal static class PlanEdit
     internal static CommandResult Finish(Job before, Job after)
     {
         var result = CommandResult.Checked(after);
-        if (result.Job is null) return result;
+        if (result.Job is null)
+            return result;
         var old = before.Rooms.ToDictionary(r => r.Id);
         foreach (var room in after.Rooms.Where(r => !old.TryGetValue(r.Id, out var was) || !was.Outline.SequenceEqual(r.Outline)))
         {
             foreach (var other in after.Rooms.Where(r => r.Id != room.Id && r.Storey == room.Storey))
             {
                 var now = HouseShape.OverlapSqFt(room, other);
-                if (now < LeastOverlapSqFt) continue;
+                if (now < LeastOverlapSqFt)
+                    continue;
                 var then = old.TryGetValue(room.Id, out var a) && old.TryGetValue(other.Id, out var b) ? HouseShape.OverlapSqFt(a, b) : 0;
-                if (now > then + 0.01) return CommandResult.Refuse($"{JobRules.Short(room.Name)} would lie over {JobRules.Short(other.Name)}.");
+                if (now > then + 0.01)
+                    return CommandResult.Refuse($"{JobRules.Short(room.Name)} would lie over {JobRules.Short(other.Name)}.");
             }
         }
 
@@ -46,14 +49,17 @@ public sealed record DrawRoom(string Storey, ImmutableArray<Point> Corners, stri
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.StoreyById(Storey) is not { } storey) return CommandResult.Refuse("Pick a storey first.");
-        if (Corners.Length is < 2 or > 64) return CommandResult.Refuse("A room has 3 to 64 corners; two make a rectangle.");
+        if (job.StoreyById(Storey) is not { } storey)
+            return CommandResult.Refuse("Pick a storey first.");
+        if (Corners.Length is < 2 or > 64)
+            return CommandResult.Refuse("A room has 3 to 64 corners; two make a rectangle.");
         var lines = SnapLines.Of(job, Storey);
         var corners = Corners.Select(lines.Exact).ToList();
         if (corners.Count == 2)
         {
             var (a, b) = (corners[0], corners[1]);
-            if ((a.X - b.X).Abs() < Length.Feet(1) || (a.Y - b.Y).Abs() < Length.Feet(1)) return CommandResult.Refuse("A room is at least a foot wide and deep.");
+            if ((a.X - b.X).Abs() < Length.Feet(1) || (a.Y - b.Y).Abs() < Length.Feet(1))
+                return CommandResult.Refuse("A room is at least a foot wide and deep.");
             var (w, e) = (Length.Min(a.X, b.X), Length.Max(a.X, b.X));
             var (n, s) = (Length.Min(a.Y, b.Y), Length.Max(a.Y, b.Y));
             corners = [new(w, n), new(e, n), new(e, s), new(w, s)];
@@ -67,14 +73,24 @@ public sealed record DrawRoom(string Storey, ImmutableArray<Point> Corners, stri
             twice += (p.X.InInches * q.Y.InInches) - (q.X.InInches * p.Y.InInches);
         }
 
-        if (twice < 0) corners.Reverse();
+        if (twice < 0)
+            corners.Reverse();
         var name = Name.Trim();
         for (var n = 1; name.Length == 0; n++)
         {
-            if (job.Rooms.All(r => r.Name != $"Room {n}")) name = $"Room {n}";
+            if (job.Rooms.All(r => r.Name != $"Room {n}"))
+                name = $"Room {n}";
         }
 
-        var room = new Room { Id = Names.Free(name, job.Rooms.Select(r => r.Id)), Name = name, Kind = Kind, Storey = Storey, CeilingHeight = storey.Ceiling ?? Length.Feet(8), Outline = [.. corners] };
+        var room = new Room
+        {
+            Id = Names.Free(name, job.Rooms.Select(r => r.Id)),
+            Name = name,
+            Kind = Kind,
+            Storey = Storey,
+            CeilingHeight = storey.Ceiling ?? Length.Feet(8),
+            Outline = [.. corners],
+        };
         return PlanEdit.Finish(job, job with { Rooms = job.Rooms.Add(room) });
     }
 }
@@ -90,20 +106,29 @@ public sealed record MoveWall(string Room, int Wall, Length? By, Point? To, bool
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.RoomById(Room) is not { } room || Wall < 0 || Wall >= room.Outline.Length) return CommandResult.Refuse(PlanEdit.Gone("wall"));
+        if (job.RoomById(Room) is not { } room || Wall < 0 || Wall >= room.Outline.Length)
+            return CommandResult.Refuse(PlanEdit.Gone("wall"));
         var shape = new RoomShape(room);
         var wall = shape.Walls[Wall];
         var by = By ?? Length.Zero;
         if (To is { } p)
         {
             var to = SnapLines.Of(job, room.Storey).Exact(p);
-            by = wall.Dx is 1 or -1 ? (to.Y - wall.A.Y) : wall.Dy is 1 or -1 ? (to.X - wall.A.X)
-                : Length.Inches(-(((p.X - wall.A.X).InInches * shape.InX(wall)) + ((p.Y - wall.A.Y).InInches * shape.InY(wall)))).RoundTo(Length.Inches(0.5));
-            if (wall.Dx is 1 or -1 && shape.InY(wall) > 0) by = -by;
-            if (wall.Dy is 1 or -1 && shape.InX(wall) > 0) by = -by;
+            by =
+                wall.Dx is 1 or -1 ? (to.Y - wall.A.Y)
+                : wall.Dy is 1 or -1 ? (to.X - wall.A.X)
+                : Length
+                    .Inches(-(((p.X - wall.A.X).InInches * shape.InX(wall)) + ((p.Y - wall.A.Y).InInches * shape.InY(wall))))
+                    .RoundTo(Length.Inches(0.5));
+            if (wall.Dx is 1 or -1 && shape.InY(wall) > 0)
+                by = -by;
+            if (wall.Dy is 1 or -1 && shape.InX(wall) > 0)
+                by = -by;
         }
 
-        return by == Length.Zero ? CommandResult.Refuse("The wall stands there already.") : PlanEdit.Finish(job, WallMove.Move(job, Room, Wall, by, Alone));
+        return by == Length.Zero
+            ? CommandResult.Refuse("The wall stands there already.")
+            : PlanEdit.Finish(job, WallMove.Move(job, Room, Wall, by, Alone));
     }
 }
 
@@ -117,16 +142,22 @@ public sealed record SetWallLength(string Room, int Wall, Length To, bool AtStar
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.RoomById(Room) is not { } room || Wall < 0 || Wall >= room.Outline.Length) return CommandResult.Refuse(PlanEdit.Gone("wall"));
+        if (job.RoomById(Room) is not { } room || Wall < 0 || Wall >= room.Outline.Length)
+            return CommandResult.Refuse(PlanEdit.Gone("wall"));
         var shape = new RoomShape(room);
         var wall = shape.Walls[Wall];
         var n = shape.Walls.Length;
         var other = shape.Walls[AtStart ? (Wall + n - 1) % n : (Wall + 1) % n];
-        if (To < Length.Inches(1)) return CommandResult.Refuse("A wall is at least 1 in long.");
+        if (To < Length.Inches(1))
+            return CommandResult.Refuse("A wall is at least 1 in long.");
         var dot = -((wall.Dx * shape.InX(other)) + (wall.Dy * shape.InY(other))) * (AtStart ? -1 : 1);
-        if (Math.Abs(dot) < 0.05) return CommandResult.Refuse("The next wall runs in the same line; move another one.");
-        var by = Math.Abs(dot) > 1 - 1e-12 ? (dot > 0 ? To - wall.Length : wall.Length - To) : Length.Inches((To - wall.Length).InInches * dot);
-        return by == Length.Zero ? CommandResult.Refuse("The wall has that length already.") : PlanEdit.Finish(job, WallMove.Move(job, Room, other.Index, by, false));
+        if (Math.Abs(dot) < 0.05)
+            return CommandResult.Refuse("The next wall runs in the same line; move another one.");
+        var by =
+            Math.Abs(dot) > 1 - 1e-12 ? (dot > 0 ? To - wall.Length : wall.Length - To) : Length.Inches((To - wall.Length).InInches * dot);
+        return by == Length.Zero
+            ? CommandResult.Refuse("The wall has that length already.")
+            : PlanEdit.Finish(job, WallMove.Move(job, Room, other.Index, by, false));
     }
 }
 
@@ -139,7 +170,8 @@ public sealed record MoveRoom(string Room, Length East, Length South) : JobComma
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.RoomById(Room) is not { } room) return CommandResult.Refuse(PlanEdit.Gone("room"));
+        if (job.RoomById(Room) is not { } room)
+            return CommandResult.Refuse(PlanEdit.Gone("room"));
 
         // The corner goes to the nearest line of the other rooms, and the rest keeps its shape.
         var corner = new Point(room.Outline[0].X + East, room.Outline[0].Y + South);
@@ -161,10 +193,13 @@ public sealed record SplitRoom(string Room, int Wall, Length Along, string Name)
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.RoomById(Room) is not { } room || Wall < 0 || Wall >= room.Outline.Length) return CommandResult.Refuse(PlanEdit.Gone("wall"));
+        if (job.RoomById(Room) is not { } room || Wall < 0 || Wall >= room.Outline.Length)
+            return CommandResult.Refuse(PlanEdit.Gone("wall"));
         var name = string.IsNullOrWhiteSpace(Name) ? $"{room.Name} 2" : Name.Trim();
         var (split, problem) = SplitJoin.Split(job, Room, Wall, Along, Names.Free(name, job.Rooms.Select(r => r.Id)), name);
-        return split is null ? CommandResult.Refuse(problem) : PlanEdit.Finish(job, split with { Decisions = BoxLayout.BoxProposal.DropLost(split.Decisions) });
+        return split is null
+            ? CommandResult.Refuse(problem)
+            : PlanEdit.Finish(job, split with { Decisions = BoxLayout.BoxProposal.DropLost(split.Decisions) });
     }
 }
 
@@ -176,7 +211,8 @@ public sealed record JoinRooms(string Room, string With) : JobCommand("join room
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.RoomById(Room) is not { } a || job.RoomById(With) is not { } b || a == b) return CommandResult.Refuse(PlanEdit.Gone("room"));
+        if (job.RoomById(Room) is not { } a || job.RoomById(With) is not { } b || a == b)
+            return CommandResult.Refuse(PlanEdit.Gone("room"));
         var (joined, problem) = SplitJoin.Join(job, Room, With);
         return joined is null ? CommandResult.Refuse(problem) : PlanEdit.Finish(job, joined);
     }
@@ -199,7 +235,8 @@ public sealed record CopyStorey(string From, string Name, Length Floor) : JobCom
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.StoreyById(From) is not { } storey) return CommandResult.Refuse(PlanEdit.Gone("storey"));
+        if (job.StoreyById(From) is not { } storey)
+            return CommandResult.Refuse(PlanEdit.Gone("storey"));
         var copy = storey with { Id = Names.Free(Name, job.Storeys.Select(s => s.Id)), Name = Name.Trim(), Floor = Floor };
         return CommandResult.Checked(StoreyCopy.Make(job, From, copy, Names.Free));
     }
@@ -213,9 +250,15 @@ public sealed record CopyStorey(string From, string Name, Length Floor) : JobCom
 public sealed record EditStorey(string Storey, string Name, Length Floor, Length Ceiling) : JobCommand("edit storey")
 {
     /// <inheritdoc/>
-    public override CommandResult Apply(Job job) => job.StoreyById(Storey) is { } storey
-        ? CommandResult.Checked(job with { Storeys = job.Storeys.Replace(storey, storey with { Name = Name.Trim(), Floor = Floor, Ceiling = Ceiling }) })
-        : CommandResult.Refuse(PlanEdit.Gone("storey"));
+    public override CommandResult Apply(Job job) =>
+        job.StoreyById(Storey) is { } storey
+            ? CommandResult.Checked(
+                job with
+                {
+                    Storeys = job.Storeys.Replace(storey, storey with { Name = Name.Trim(), Floor = Floor, Ceiling = Ceiling }),
+                }
+            )
+            : CommandResult.Refuse(PlanEdit.Gone("storey"));
 }
 
 /// <summary>Takes an empty storey away.</summary>
@@ -225,9 +268,20 @@ public sealed record RemoveStorey(string Storey) : JobCommand("remove storey")
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.StoreyById(Storey) is not { } storey) return CommandResult.Refuse(PlanEdit.Gone("storey"));
-        if (job.Rooms.Any(r => r.Storey == Storey)) return CommandResult.Refuse($"{storey.Name} still has rooms. Remove them first.");
-        return job.Storeys.Length == 1 ? CommandResult.Refuse("A house has at least one storey.") : CommandResult.Checked(job with { Storeys = job.Storeys.Remove(storey), Underlays = job.Underlays.RemoveAll(u => u.Storey == Storey), Decisions = job.Decisions with { Ways = job.Decisions.Ways.RemoveAll(w => w.Storey == Storey) } });
+        if (job.StoreyById(Storey) is not { } storey)
+            return CommandResult.Refuse(PlanEdit.Gone("storey"));
+        if (job.Rooms.Any(r => r.Storey == Storey))
+            return CommandResult.Refuse($"{storey.Name} still has rooms. Remove them first.");
+        return job.Storeys.Length == 1
+            ? CommandResult.Refuse("A house has at least one storey.")
+            : CommandResult.Checked(
+                job with
+                {
+                    Storeys = job.Storeys.Remove(storey),
+                    Underlays = job.Underlays.RemoveAll(u => u.Storey == Storey),
+                    Decisions = job.Decisions with { Ways = job.Decisions.Ways.RemoveAll(w => w.Storey == Storey) },
+                }
+            );
     }
 }
 
@@ -238,11 +292,19 @@ public sealed record EditWall(WallFact Fact) : JobCommand("edit wall")
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.RoomById(Fact.Room) is not { } room || Fact.Wall < 0 || Fact.Wall >= room.Outline.Length) return CommandResult.Refuse(PlanEdit.Gone("wall"));
+        if (job.RoomById(Fact.Room) is not { } room || Fact.Wall < 0 || Fact.Wall >= room.Outline.Length)
+            return CommandResult.Refuse(PlanEdit.Gone("wall"));
 
         // One wall, one statement: what the rooms beyond said about it is replaced.
         var house = HouseShape.Of(job);
         var others = house.Facing(house[Fact.Room], Fact.Wall).Select(f => (f.Room.Room.Id, f.Wall)).ToHashSet();
-        return CommandResult.Checked(job with { Walls = job.Walls.RemoveAll(w => (w.Room == Fact.Room && w.Wall == Fact.Wall) || others.Contains((w.Room, w.Wall))).Add(Fact) });
+        return CommandResult.Checked(
+            job with
+            {
+                Walls = job
+                    .Walls.RemoveAll(w => (w.Room == Fact.Room && w.Wall == Fact.Wall) || others.Contains((w.Room, w.Wall)))
+                    .Add(Fact),
+            }
+        );
     }
 }

@@ -14,9 +14,30 @@ public sealed record MarkPulled(int Circuit, bool Pulled, Length? Measured) : Jo
     public override CommandResult Apply(Job job)
     {
         var rest = job.Decisions.Pulled.RemoveAll(p => p.Circuit == Circuit);
-        if (!Pulled) return rest.Length == job.Decisions.Pulled.Length ? CommandResult.Refuse($"The home run of circuit {Circuit} is not ticked off.") : CommandResult.Checked(job with { Decisions = job.Decisions with { Pulled = rest } });
-        if (HouseDeriver.Derive(job).CircuitByNumber(Circuit) is not { Run.First: { } first } c) return CommandResult.Refuse($"There is no home run of circuit {Circuit}.");
-        if (c.Carried) return CommandResult.Refuse($"Circuit {Circuit} is in the cable of circuit {c.Pair!.First}. Tick that one off.");
-        return CommandResult.Checked(job with { Decisions = job.Decisions with { Pulled = rest.Add(new PulledRun { Circuit = Circuit, To = first, Cable = c.Cable, Measured = Measured }) } });
+        if (!Pulled)
+            return rest.Length == job.Decisions.Pulled.Length
+                ? CommandResult.Refuse($"The home run of circuit {Circuit} is not ticked off.")
+                : CommandResult.Checked(job with { Decisions = job.Decisions with { Pulled = rest } });
+        if (HouseDeriver.Derive(job).CircuitByNumber(Circuit) is not { Run.First: { } first } c)
+            return CommandResult.Refuse($"There is no home run of circuit {Circuit}.");
+        if (c.Carried)
+            return CommandResult.Refuse($"Circuit {Circuit} is in the cable of circuit {c.Pair!.First}. Tick that one off.");
+        return CommandResult.Checked(
+            job with
+            {
+                Decisions = job.Decisions with
+                {
+                    Pulled = rest.Add(
+                        new PulledRun
+                        {
+                            Circuit = Circuit,
+                            To = first,
+                            Cable = c.Cable,
+                            Measured = Measured,
+                        }
+                    ),
+                },
+            }
+        );
     }
 }

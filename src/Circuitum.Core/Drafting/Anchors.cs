@@ -34,16 +34,64 @@ internal static class Anchors
         var d = job.Decisions;
         return job with
         {
-            Walls = Each(job.Walls, w => w.Room == room, w => Of(w.Wall, Length.Zero, Length.Zero, Hold.Corner) is { } a ? w with { Room = a.Room, Wall = a.Wall } : null),
-            Openings = Each(job.Openings, o => o.Room == room, o => Of(o.Wall, o.From, o.Width, Hold.Place) is { } a ? o with { Room = a.Room, Wall = a.Wall, From = a.From } : null),
-            Counters = Each(job.Counters, c => c.Room == room && c.Spot.Wall is not null, c => Put(c.Spot) is { } a ? c with { Room = a.Room, Spot = On(c.Spot, a) } : null),
-            Fixtures = Each(job.Fixtures, f => f.Room == room && f.Spot.Wall is not null, f => Put(f.Spot) is { } a ? f with { Room = a.Room, Spot = On(f.Spot, a) } : null),
-            Appliances = Each(job.Appliances, x => x.Room == room && x.Spot.Wall is not null, x => Put(x.Spot) is { } a ? x with { Room = a.Room, Spot = On(x.Spot, a) } : null),
-            Panels = Each(job.Panels, p => p.Room == room, p => Of(p.Wall, p.Along, Length.Zero, Hold.Place) is { } a ? p with { Room = a.Room, Wall = a.Wall, Along = a.From } : null),
+            Walls = Each(
+                job.Walls,
+                w => w.Room == room,
+                w => Of(w.Wall, Length.Zero, Length.Zero, Hold.Corner) is { } a ? w with { Room = a.Room, Wall = a.Wall } : null
+            ),
+            Openings = Each(
+                job.Openings,
+                o => o.Room == room,
+                o => Of(o.Wall, o.From, o.Width, Hold.Place) is { } a ? o with { Room = a.Room, Wall = a.Wall, From = a.From } : null
+            ),
+            Counters = Each(
+                job.Counters,
+                c => c.Room == room && c.Spot.Wall is not null,
+                c => Put(c.Spot) is { } a ? c with { Room = a.Room, Spot = On(c.Spot, a) } : null
+            ),
+            Fixtures = Each(
+                job.Fixtures,
+                f => f.Room == room && f.Spot.Wall is not null,
+                f => Put(f.Spot) is { } a ? f with { Room = a.Room, Spot = On(f.Spot, a) } : null
+            ),
+            Appliances = Each(
+                job.Appliances,
+                x => x.Room == room && x.Spot.Wall is not null,
+                x => Put(x.Spot) is { } a ? x with { Room = a.Room, Spot = On(x.Spot, a) } : null
+            ),
+            Panels = Each(
+                job.Panels,
+                p => p.Room == room,
+                p => Of(p.Wall, p.Along, Length.Zero, Hold.Place) is { } a ? p with { Room = a.Room, Wall = a.Wall, Along = a.From } : null
+            ),
             Decisions = d with
             {
-                Boxes = Each(d.Boxes, b => b.Room == room && b.Wall is not null, b => Of(b.Wall!.Value, b.Along, Length.Zero, Hold.Place) is { } a ? b with { Room = a.Room, Wall = a.Wall, Along = a.From } : null),
-                Refused = Each(d.Refused, b => b.Room == room && b.Wall is not null, b => Of(b.Wall!.Value, b.Along, Length.Zero, Hold.Place) is { } a ? b with { Room = a.Room, Wall = a.Wall, Along = a.From } : null),
+                Boxes = Each(
+                    d.Boxes,
+                    b => b.Room == room && b.Wall is not null,
+                    b =>
+                        Of(b.Wall!.Value, b.Along, Length.Zero, Hold.Place) is { } a
+                            ? b with
+                            {
+                                Room = a.Room,
+                                Wall = a.Wall,
+                                Along = a.From,
+                            }
+                            : null
+                ),
+                Refused = Each(
+                    d.Refused,
+                    b => b.Room == room && b.Wall is not null,
+                    b =>
+                        Of(b.Wall!.Value, b.Along, Length.Zero, Hold.Place) is { } a
+                            ? b with
+                            {
+                                Room = a.Room,
+                                Wall = a.Wall,
+                                Along = a.From,
+                            }
+                            : null
+                ),
             },
         };
 

@@ -22,8 +22,10 @@ public sealed record SnapLines(ImmutableArray<Length> X, ImmutableArray<Length> 
             for (var i = 0; i < room.Outline.Length; i++)
             {
                 var (a, b) = (room.Outline[i], room.Outline[(i + 1) % room.Outline.Length]);
-                if (a.X == b.X) Add(xs, a.X, gap);
-                else if (a.Y == b.Y) Add(ys, a.Y, gap);
+                if (a.X == b.X)
+                    Add(xs, a.X, gap);
+                else if (a.Y == b.Y)
+                    Add(ys, a.Y, gap);
             }
         }
 
@@ -46,7 +48,8 @@ public sealed record SnapLines(ImmutableArray<Length> X, ImmutableArray<Length> 
         var nearest = Hair;
         foreach (var line in lines)
         {
-            if ((line - at).Abs() > nearest) continue;
+            if ((line - at).Abs() > nearest)
+                continue;
             (best, nearest) = (line, (line - at).Abs());
         }
 

@@ -27,12 +27,15 @@ public static class SplitJoin
         var n = shape.Walls.Length;
         var own = shape.Walls[wall];
         var half = job.Frame.Partition / 2;
-        if (along - half < Length.Feet(1) || along + half > own.Length - Length.Feet(1)) return (null, $"A partition there would leave less than a foot of the wall, which is {LengthText.Show(own.Length)} long.");
+        if (along - half < Length.Feet(1) || along + half > own.Length - Length.Feet(1))
+            return (null, $"A partition there would leave less than a foot of the wall, which is {LengthText.Show(own.Length)} long.");
         var p = shape.On(wall, along);
         var (other, q) = Across(shape, own, p);
-        if (other is null) return (null, "The wall across is not parallel there. Split from another wall.");
+        if (other is null)
+            return (null, "The wall across is not parallel there. Split from another wall.");
         var off = other.Along(q);
-        if (off - half < Length.Inches(1) || off + half > other.Length - Length.Inches(1)) return (null, "The partition would end in a corner. Choose another place.");
+        if (off - half < Length.Inches(1) || off + half > other.Length - Length.Inches(1))
+            return (null, "The partition would end in a corner. Choose another place.");
 
         // The first part goes from the partition's far end round to the wall's first corner; the second one the other way.
         var first = new List<Point> { own.At(along - half), other.At(off + half) };
@@ -62,16 +65,20 @@ public static class SplitJoin
             foreach (var (part, walls) in new[] { (keptShape, firstFrom), (madeShape, secondFrom) })
             {
                 var at = walls.IndexOf(a.Wall);
-                if (at < 0) continue;
+                if (at < 0)
+                    continue;
                 var now = part.Walls[at];
                 var (s, t) = (now.Along(from), now.Along(to));
-                if (s >= Length.Zero && t <= now.Length) return new Anchor(part.Room.Id, at, s, a.Width);
+                if (s >= Length.Zero && t <= now.Length)
+                    return new Anchor(part.Room.Id, at, s, a.Width);
             }
 
-            if (a.Width > Length.Zero) blocked = "Something on the wall stands where the partition would meet it. Move it first.";
+            if (a.Width > Length.Zero)
+                blocked = "Something on the wall stands where the partition would meet it. Move it first.";
             return null;
         });
-        if (blocked.Length > 0) return (null, blocked);
+        if (blocked.Length > 0)
+            return (null, blocked);
         moved = Anchors.Rehouse(moved, room, at => keptShape.Contains(at) || !madeShape.Contains(at) ? room : id);
         moved = moved with { Rooms = moved.Rooms.Replace(moved.RoomById(room)!, kept).Add(made) };
         return (Retarget(moved, room, id), "");
@@ -84,20 +91,33 @@ public static class SplitJoin
         var house = HouseShape.Of(job);
         var (a, b) = (house[first], house[second]);
         var between = a.Walls.SelectMany(w => house.Facing(a, w.Index).Where(f => f.Room == b).Select(f => (Wall: w, Facing: f))).ToList();
-        if (between.Count == 0) return (null, $"{a.Room.Name} and {b.Room.Name} have no wall between them.");
-        var pieces = new List<NetTopologySuite.Geometries.Geometry> { HouseShape.Polygon(a.Room.Outline), HouseShape.Polygon(b.Room.Outline) };
+        if (between.Count == 0)
+            return (null, $"{a.Room.Name} and {b.Room.Name} have no wall between them.");
+        var pieces = new List<NetTopologySuite.Geometries.Geometry>
+        {
+            HouseShape.Polygon(a.Room.Outline),
+            HouseShape.Polygon(b.Room.Outline),
+        };
         foreach (var (wall, f) in between)
         {
             // A hair more than the gap on either side, so that rounding leaves no crack.
-            Point[] strip = [a.On(wall.Index, f.From, 0.01), a.On(wall.Index, f.To, 0.01), a.On(wall.Index, f.To, -f.GapInches - 0.01), a.On(wall.Index, f.From, -f.GapInches - 0.01)];
+            Point[] strip =
+            [
+                a.On(wall.Index, f.From, 0.01),
+                a.On(wall.Index, f.To, 0.01),
+                a.On(wall.Index, f.To, -f.GapInches - 0.01),
+                a.On(wall.Index, f.From, -f.GapInches - 0.01),
+            ];
             Coordinate[] ring = [.. strip.Append(strip[0]).Select(p => new Coordinate(p.X.InInches, p.Y.InInches))];
             pieces.Add(new Polygon(new LinearRing(ring)));
         }
 
-        if (UnaryUnionOp.Union(pieces) is not Polygon { NumInteriorRings: 0 } whole) return (null, "The two rooms would not make one outline.");
+        if (UnaryUnionOp.Union(pieces) is not Polygon { NumInteriorRings: 0 } whole)
+            return (null, "The two rooms would not make one outline.");
         var outline = Outline(whole, a.Room.Outline.Concat(b.Room.Outline));
         var joined = a.Room with { Outline = [.. outline] };
-        if (outline.Count < 3) return (null, "The two rooms would not make one outline.");
+        if (outline.Count < 3)
+            return (null, "The two rooms would not make one outline.");
         var after = new RoomShape(joined);
         var blocked = "";
         var doors = job.Openings.Where(o => (o.Room == first && o.To == second) || (o.Room == second && o.To == first)).ToHashSet();
@@ -112,15 +132,18 @@ public static class SplitJoin
                 {
                     var (s, t) = (now.Along(from), now.Along(to));
                     var off = Math.Abs(((from.X - now.A.X).InInches * now.Dy) - ((from.Y - now.A.Y).InInches * now.Dx));
-                    if (off < 0.2 && s >= -Length.Inches(0.0625) && t <= now.Length + Length.Inches(0.0625)) return new Anchor(first, now.Index, Length.Max(Length.Zero, s), x.Width);
+                    if (off < 0.2 && s >= -Length.Inches(0.0625) && t <= now.Length + Length.Inches(0.0625))
+                        return new Anchor(first, now.Index, Length.Max(Length.Zero, s), x.Width);
                 }
 
-                if (x.Width > Length.Zero) blocked = "Something stands on the wall between the two rooms. Move it first.";
+                if (x.Width > Length.Zero)
+                    blocked = "Something stands on the wall between the two rooms. Move it first.";
                 return null;
             });
         }
 
-        if (blocked.Length > 0) return (null, blocked);
+        if (blocked.Length > 0)
+            return (null, blocked);
         moved = Anchors.Rehouse(moved, second, _ => first);
         moved = moved with
         {
@@ -139,11 +162,13 @@ public static class SplitJoin
         foreach (var w in shape.Walls.Where(w => w.Index != own.Index))
         {
             var cross = (x * w.Dy) - (y * w.Dx);
-            if (Math.Abs(cross) < 1e-9) continue;
+            if (Math.Abs(cross) < 1e-9)
+                continue;
             var (dx, dy) = ((w.A.X - p.X).InInches, (w.A.Y - p.Y).InInches);
             var way = ((dx * w.Dy) - (dy * w.Dx)) / cross;
             var s = ((dx * y) - (dy * x)) / cross;
-            if (way <= 0.5 || way >= best.Way || s < 0 || s > w.Length.InInches) continue;
+            if (way <= 0.5 || way >= best.Way || s < 0 || s > w.Length.InInches)
+                continue;
             best = (Math.Abs(Math.Abs(cross) - 1) < 0.001 ? w : null, w.At(Length.Inches(s)), way);
         }
 
@@ -154,18 +179,27 @@ public static class SplitJoin
     private static List<Point> Outline(Polygon whole, IEnumerable<Point> corners)
     {
         var known = corners.ToList();
-        var ring = whole.ExteriorRing.Coordinates.SkipLast(1).Select(c =>
-        {
-            var p = new Point(Length.Inches(c.X), Length.Inches(c.Y));
-            var near = known.Where(k => Math.Abs(k.X.InInches - c.X) < 0.05 && Math.Abs(k.Y.InInches - c.Y) < 0.05).ToList();
-            return near.Count > 0 ? near[0] : p;
-        }).ToList();
+        var ring = whole
+            .ExteriorRing.Coordinates.SkipLast(1)
+            .Select(c =>
+            {
+                var p = new Point(Length.Inches(c.X), Length.Inches(c.Y));
+                var near = known.Where(k => Math.Abs(k.X.InInches - c.X) < 0.05 && Math.Abs(k.Y.InInches - c.Y) < 0.05).ToList();
+                return near.Count > 0 ? near[0] : p;
+            })
+            .ToList();
         for (var i = ring.Count - 1; i >= 0 && ring.Count > 3; i--)
         {
             var (before, at, after) = (ring[(i + ring.Count - 1) % ring.Count], ring[i], ring[(i + 1) % ring.Count]);
-            var (ux, uy, vx, vy) = ((at.X - before.X).InInches, (at.Y - before.Y).InInches, (after.X - at.X).InInches, (after.Y - at.Y).InInches);
+            var (ux, uy, vx, vy) = (
+                (at.X - before.X).InInches,
+                (at.Y - before.Y).InInches,
+                (after.X - at.X).InInches,
+                (after.Y - at.Y).InInches
+            );
             var sizes = Math.Sqrt((ux * ux) + (uy * uy)) * Math.Sqrt((vx * vx) + (vy * vy));
-            if (sizes < 0.01 || Math.Abs((ux * vy) - (uy * vx)) / sizes < 0.001) ring.RemoveAt(i);
+            if (sizes < 0.01 || Math.Abs((ux * vy) - (uy * vx)) / sizes < 0.001)
+                ring.RemoveAt(i);
         }
 
         // The same sense as rooms that are typed in: clockwise on the page.
@@ -176,7 +210,8 @@ public static class SplitJoin
             twice += (p.X.InInches * q.Y.InInches) - (q.X.InInches * p.Y.InInches);
         }
 
-        if (twice < 0) ring.Reverse();
+        if (twice < 0)
+            ring.Reverse();
         return ring;
     }
 
@@ -187,7 +222,19 @@ public static class SplitJoin
         var shapes = house.Rooms.ToDictionary(r => r.Id, r => new RoomShape(r));
         return job with
         {
-            Openings = [.. job.Openings.Select(o => o.To == old && HouseShape.Mirror(o, shapes[o.Room], shapes[old]) is null && HouseShape.Mirror(o, shapes[o.Room], shapes[made]) is not null ? o with { To = made } : o)],
+            Openings =
+            [
+                .. job.Openings.Select(o =>
+                    o.To == old
+                    && HouseShape.Mirror(o, shapes[o.Room], shapes[old]) is null
+                    && HouseShape.Mirror(o, shapes[o.Room], shapes[made]) is not null
+                        ? o with
+                        {
+                            To = made,
+                        }
+                        : o
+                ),
+            ],
         };
     }
 }

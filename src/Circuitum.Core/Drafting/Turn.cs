@@ -26,16 +26,18 @@ public static class Turn
     /// </summary>
     public static Job House(Job job, Turning turning)
     {
-        if (job.Rooms.Length == 0) return job;
+        if (job.Rooms.Length == 0)
+            return job;
         var corners = job.Rooms.SelectMany(r => r.Outline).ToList();
         var (west, north) = (corners.Min(p => p.X), corners.Min(p => p.Y));
         var (east, south) = (corners.Max(p => p.X), corners.Max(p => p.Y));
-        Point At(Point p) => turning switch
-        {
-            Turning.MirrorEastWest => new(west + east - p.X, p.Y),
-            Turning.MirrorNorthSouth => new(p.X, north + south - p.Y),
-            _ => new(west + south - p.Y, north + p.X - west),
-        };
+        Point At(Point p) =>
+            turning switch
+            {
+                Turning.MirrorEastWest => new(west + east - p.X, p.Y),
+                Turning.MirrorNorthSouth => new(p.X, north + south - p.Y),
+                _ => new(west + south - p.Y, north + p.X - west),
+            };
         Spot Free(Spot s)
         {
             var (a, b) = (At(s.At!.Value), At(new(s.At.Value.X + s.Width, s.At.Value.Y + s.Depth)));
@@ -46,7 +48,21 @@ public static class Turn
         var turned = Anchors.Free(job, _ => true, At, Free);
         turned = turned with
         {
-            Rooms = [.. job.Rooms.Select(r => r with { Outline = [.. r.Outline.Select(At)], Joists = quarter && r.Joists is { } j ? j == JoistRun.EastWest ? JoistRun.NorthSouth : JoistRun.EastWest : r.Joists })],
+            Rooms =
+            [
+                .. job.Rooms.Select(r =>
+                    r with
+                    {
+                        Outline = [.. r.Outline.Select(At)],
+                        Joists =
+                            quarter && r.Joists is { } j
+                                ? j == JoistRun.EastWest
+                                    ? JoistRun.NorthSouth
+                                    : JoistRun.EastWest
+                                : r.Joists,
+                    }
+                ),
+            ],
             Frame = job.Frame with { Front = Front(job.Frame.Front, turning) },
         };
         return quarter ? turned : turned.Rooms.Aggregate(turned, (j, r) => Reversed(j, r.Id));
@@ -68,7 +84,13 @@ public static class Turn
         var room = job.RoomById(id)!;
         var shape = new Geometry.RoomShape(room);
         var n = room.Outline.Length;
-        var moved = Anchors.Map(job, id, (a, _) => a with { Wall = (n - 2 - a.Wall + n) % n, From = shape.Walls[a.Wall].Length - a.From - a.Width });
+        var moved = Anchors.Map(job, id, (a, _) =>
+            a with
+            {
+                Wall = (n - 2 - a.Wall + n) % n,
+                From = shape.Walls[a.Wall].Length - a.From - a.Width,
+            }
+        );
         return moved with
         {
             Rooms = moved.Rooms.Replace(moved.RoomById(id)!, room with { Outline = [.. room.Outline.Reverse()] }),
@@ -76,18 +98,25 @@ public static class Turn
         };
     }
 
-    private static Side Front(Side front, Turning turning) => turning switch
-    {
-        Turning.MirrorEastWest => front is Side.East ? Side.West : front is Side.West ? Side.East : front,
-        Turning.MirrorNorthSouth => front is Side.North ? Side.South : front is Side.South ? Side.North : front,
-        _ => (Side)(((int)front + 1) % 4),
-    };
+    private static Side Front(Side front, Turning turning) =>
+        turning switch
+        {
+            Turning.MirrorEastWest => front is Side.East ? Side.West
+            : front is Side.West ? Side.East
+            : front,
+            Turning.MirrorNorthSouth => front is Side.North ? Side.South
+            : front is Side.South ? Side.North
+            : front,
+            _ => (Side)(((int)front + 1) % 4),
+        };
 }
 
 /// <summary>Makes a further storey out of one that is there.</summary>
 public static class StoreyCopy
 {
-    /// <summary>Copies rooms with their openings, walls, counters and fixtures. Appliances, the panel and decisions stay where they are.</summary>
+    /// <summary>
+    /// Copies rooms with their openings, walls, counters and fixtures. Appliances, the panel and decisions stay where they are.
+    /// </summary>
     /// <param name="job">The job.</param>
     /// <param name="from">The storey to copy.</param>
     /// <param name="copy">The new storey.</param>
@@ -96,12 +125,18 @@ public static class StoreyCopy
     {
         var ids = job.Rooms.Select(r => r.Id).ToHashSet();
         var names = new Dictionary<string, string>();
-        foreach (var room in job.Rooms.Where(r => r.Storey == from)) ids.Add(names[room.Id] = free(room.Id, ids));
+        foreach (var room in job.Rooms.Where(r => r.Storey == from))
+            ids.Add(names[room.Id] = free(room.Id, ids));
         return job with
         {
             Storeys = job.Storeys.Add(copy),
             Rooms = [.. job.Rooms, .. job.Rooms.Where(r => r.Storey == from).Select(r => r with { Id = names[r.Id], Storey = copy.Id })],
-            Openings = More(job.Openings, o => names.ContainsKey(o.Room), o => o.Id, (o, id) => o with { Id = id, Room = names[o.Room], To = o.To == Opening.Outside ? o.To : names[o.To] }),
+            Openings = More(
+                job.Openings,
+                o => names.ContainsKey(o.Room),
+                o => o.Id,
+                (o, id) => o with { Id = id, Room = names[o.Room], To = o.To == Opening.Outside ? o.To : names[o.To] }
+            ),
             Counters = More(job.Counters, c => names.ContainsKey(c.Room), c => c.Id, (c, id) => c with { Id = id, Room = names[c.Room] }),
             Fixtures = More(job.Fixtures, c => names.ContainsKey(c.Room), c => c.Id, (c, id) => c with { Id = id, Room = names[c.Room] }),
             Walls = [.. job.Walls, .. job.Walls.Where(w => names.ContainsKey(w.Room)).Select(w => w with { Room = names[w.Room] })],

@@ -18,7 +18,8 @@ public static class WallMove
         {
             foreach (var f in house.Facing(line[i].Room, line[i].Wall))
             {
-                if (!line.Contains((f.Room, f.Wall))) line.Add((f.Room, f.Wall));
+                if (!line.Contains((f.Room, f.Wall)))
+                    line.Add((f.Room, f.Wall));
             }
         }
 
@@ -40,7 +41,8 @@ public static class WallMove
         {
             // A room may have two walls in the line: each is moved in the outline that the first move left.
             var now = new RoomShape(job.RoomById(side.Room.Room.Id)!);
-            var own = now.Walls.FirstOrDefault(w => w.A == side.Room.Walls[side.Wall].A && w.B == side.Room.Walls[side.Wall].B)?.Index ?? side.Wall;
+            var own = now.Walls.FirstOrDefault(w => w.A == side.Room.Walls[side.Wall].A && w.B == side.Room.Walls[side.Wall].B)?.Index
+                ?? side.Wall;
             var sign = ((-now.InX(now.Walls[own]) * outX) + (-now.InY(now.Walls[own]) * outY)) > 0 ? 1 : -1;
             job = MoveSide(job, now, own, sign > 0 ? by : -by);
         }
@@ -64,8 +66,10 @@ public static class WallMove
         outline[wall] = a ?? Shift(shape, own, by, own.A);
         outline[(wall + 1) % n] = b ?? Shift(shape, own, by, own.B);
         var map = Enumerable.Range(0, n).ToArray();
-        if (jogAfter) Insert(wall + 1 == n ? 1 : wall + 2, own.B, wall + 1 == n ? 0 : wall + 1);
-        if (jogBefore) Insert(map[wall], own.A, map[wall]);
+        if (jogAfter)
+            Insert(wall + 1 == n ? 1 : wall + 2, own.B, wall + 1 == n ? 0 : wall + 1);
+        if (jogBefore)
+            Insert(map[wall], own.A, map[wall]);
         return Reshape(job, shape, outline, w => map[w]);
 
         void Insert(int at, Point corner, int firstMoved)
@@ -73,7 +77,8 @@ public static class WallMove
             outline.Insert(at, corner);
             for (var i = 0; i < n; i++)
             {
-                if (map[i] >= firstMoved) map[i]++;
+                if (map[i] >= firstMoved)
+                    map[i]++;
             }
         }
     }
@@ -90,10 +95,12 @@ public static class WallMove
         var moved = Anchors.Map(job, room.Id, (a, hold) =>
         {
             var (was, now) = (shape.Walls[a.Wall], after.Walls[map(a.Wall)]);
-            if (hold == Hold.Place) return a with { Wall = now.Index, From = now.Along(was.At(a.From)) };
+            if (hold == Hold.Place)
+                return a with { Wall = now.Index, From = now.Along(was.At(a.From)) };
             var hair = Length.Inches(0.125);
             var (first, last) = (a.From <= hair, a.From + a.Width >= was.Length - hair);
-            if (first && last && a.Width > Length.Zero) return a with { Wall = now.Index, From = Length.Zero, Width = now.Length };
+            if (first && last && a.Width > Length.Zero)
+                return a with { Wall = now.Index, From = Length.Zero, Width = now.Length };
             var far = was.Length - a.From - a.Width;
             return a with { Wall = now.Index, From = a.From <= far ? a.From : now.Length - far - a.Width };
         });
@@ -106,16 +113,27 @@ public static class WallMove
         return new(p.X + Times(by, x), p.Y + Times(by, y));
     }
 
-    private static Length Times(Length by, double factor) => factor switch { 1 => by, -1 => -by, 0 => Length.Zero, _ => new Length((long)Math.Round(by.Units * factor)) };
+    private static Length Times(Length by, double factor) =>
+        factor switch
+        {
+            1 => by,
+            -1 => -by,
+            0 => Length.Zero,
+            _ => new Length((long)Math.Round(by.Units * factor)),
+        };
 
     // Where the moved wall meets its neighbour, or none when the two are in one line.
     private static Point? Corner(RoomShape shape, Wall own, Wall neighbour, Length by, Point corner)
     {
         var cross = (own.Dx * neighbour.Dy) - (own.Dy * neighbour.Dx);
-        if (Math.Abs(cross) < 0.02) return null;
-        if (Math.Abs(cross) > 1 - 1e-12) return Shift(shape, own, by, corner);
+        if (Math.Abs(cross) < 0.02)
+            return null;
+        if (Math.Abs(cross) > 1 - 1e-12)
+            return Shift(shape, own, by, corner);
         var p = Shift(shape, own, by, corner);
-        var t = (((p.X - corner.X).InInches * own.Dy) - ((p.Y - corner.Y).InInches * own.Dx)) / ((neighbour.Dx * own.Dy) - (neighbour.Dy * own.Dx));
+        var t =
+            (((p.X - corner.X).InInches * own.Dy) - ((p.Y - corner.Y).InInches * own.Dx))
+            / ((neighbour.Dx * own.Dy) - (neighbour.Dy * own.Dx));
         return new(corner.X + Length.Inches(t * neighbour.Dx), corner.Y + Length.Inches(t * neighbour.Dy));
     }
 }

@@ -23,13 +23,15 @@ internal static class Buildings
         {
             for (var j = i + 1; j < inside.Count; j++)
             {
-                if (Root(inside[i].Room.Id) != Root(inside[j].Room.Id) && Joined(inside[i], inside[j])) root[Root(inside[i].Room.Id)] = Root(inside[j].Room.Id);
+                if (Root(inside[i].Room.Id) != Root(inside[j].Room.Id) && Joined(inside[i], inside[j]))
+                    root[Root(inside[i].Room.Id)] = Root(inside[j].Room.Id);
             }
         }
 
         foreach (var open in house.Rooms.Where(r => r.Room.Kind is RoomKind.Deck or RoomKind.Outdoors))
         {
-            if (inside.Where(r => Joined(open, r)).OrderBy(r => r.Room.Id, StringComparer.Ordinal).FirstOrDefault() is { } by) root[open.Room.Id] = Root(by.Room.Id);
+            if (inside.Where(r => Joined(open, r)).OrderBy(r => r.Room.Id, StringComparer.Ordinal).FirstOrDefault() is { } by)
+                root[open.Room.Id] = Root(by.Room.Id);
         }
 
         var sets = house.Job.Rooms.GroupBy(r => Root(r.Id)).ToDictionary(g => g.Key, g => g.Select(r => r.Id).ToImmutableHashSet());
@@ -40,7 +42,13 @@ internal static class Buildings
     private static bool Joined(RoomShape a, RoomShape b)
     {
         var near = a.Room.Storey == b.Room.Storey ? HouseShape.ThickestWallInches : 0;
-        if (b.MinX.InInches - a.MaxX.InInches > near || a.MinX.InInches - b.MaxX.InInches > near || b.MinY.InInches - a.MaxY.InInches > near || a.MinY.InInches - b.MaxY.InInches > near) return false;
+        if (
+            b.MinX.InInches - a.MaxX.InInches > near
+            || a.MinX.InInches - b.MaxX.InInches > near
+            || b.MinY.InInches - a.MaxY.InInches > near
+            || a.MinY.InInches - b.MaxY.InInches > near
+        )
+            return false;
         return HouseShape.Polygon(a.Room.Outline).IsWithinDistance(HouseShape.Polygon(b.Room.Outline), near);
     }
 }

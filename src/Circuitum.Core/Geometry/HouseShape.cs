@@ -40,7 +40,8 @@ public sealed class HouseShape
         var shapes = byStorey ??= Rooms.ToLookup(r => r.Room.Storey);
         foreach (var r in shapes[storey])
         {
-            if (at.X >= r.MinX && at.X <= r.MaxX && at.Y >= r.MinY && at.Y <= r.MaxY && r.Contains(at)) return r;
+            if (at.X >= r.MinX && at.X <= r.MaxX && at.Y >= r.MinY && at.Y <= r.MaxY && r.Contains(at))
+                return r;
         }
 
         return null;
@@ -59,10 +60,12 @@ public sealed class HouseShape
         {
             var beyond = opening.To == Opening.Outside ? null : opening.To;
             seen[opening.Room].Add(new RoomOpening(opening, opening.Wall, opening.From, opening.Hinge, opening.SwingsIn, beyond));
-            if (beyond is not null && Mirror(opening, shapes[opening.Room], shapes[beyond]) is { } mirrored) seen[beyond].Add(mirrored);
+            if (beyond is not null && Mirror(opening, shapes[opening.Room], shapes[beyond]) is { } mirrored)
+                seen[beyond].Add(mirrored);
         }
 
-        foreach (var (id, list) in seen) shapes[id].Openings = [.. list.OrderBy(o => o.Wall).ThenBy(o => o.From)];
+        foreach (var (id, list) in seen)
+            shapes[id].Openings = [.. list.OrderBy(o => o.Wall).ThenBy(o => o.From)];
         return new HouseShape(job, shapes);
     }
 
@@ -76,18 +79,32 @@ public sealed class HouseShape
         var nearest = ThickestWallInches;
         foreach (var other in to.Walls)
         {
-            if (Math.Abs((wall.Dx * other.Dy) - (wall.Dy * other.Dx)) > 0.01) continue;
+            if (Math.Abs((wall.Dx * other.Dy) - (wall.Dy * other.Dx)) > 0.01)
+                continue;
             var px = (p.X - other.A.X).InInches;
             var py = (p.Y - other.A.Y).InInches;
             var across = Math.Abs((py * other.Dx) - (px * other.Dy));
-            if (across > nearest) continue;
+            if (across > nearest)
+                continue;
             var u = (px * other.Dx) + (py * other.Dy);
             var v = ((q.X - other.A.X).InInches * other.Dx) + ((q.Y - other.A.Y).InInches * other.Dy);
-            if (Math.Min(u, v) < -1 || Math.Max(u, v) > other.Length.InInches + 1) continue;
+            if (Math.Min(u, v) < -1 || Math.Max(u, v) > other.Length.InInches + 1)
+                continue;
             nearest = across;
             var backwards = v < u;
-            var hinge = backwards ? opening.Hinge == End.Start ? End.Finish : End.Start : opening.Hinge;
-            best = new RoomOpening(opening, other.Index, Length.Max(Length.Zero, Length.Inches(Math.Min(u, v))), hinge, !opening.SwingsIn, from.Room.Id);
+            var hinge = backwards
+                ? opening.Hinge == End.Start
+                    ? End.Finish
+                    : End.Start
+                : opening.Hinge;
+            best = new RoomOpening(
+                opening,
+                other.Index,
+                Length.Max(Length.Zero, Length.Inches(Math.Min(u, v))),
+                hinge,
+                !opening.SwingsIn,
+                from.Room.Id
+            );
         }
 
         return best;
@@ -99,7 +116,9 @@ public sealed class HouseShape
     /// </summary>
     /// <param name="counts">Whether a room counts.</param>
     public double OutsideAreaSqFt(Func<Room, bool> counts) =>
-        Areas.Of(Job.Rooms, $"{Job.Frame.OutsideWall.Units}:{string.Concat(Job.Rooms.Select(r => counts(r) ? '1' : '0'))}", () => AreaOf(counts));
+        Areas.Of(Job.Rooms, $"{Job.Frame.OutsideWall.Units}:{string.Concat(Job.Rooms.Select(r => counts(r) ? '1' : '0'))}", () =>
+            AreaOf(counts)
+        );
 
     private static readonly RoomsMemo<double> Areas = new();
 
@@ -109,9 +128,12 @@ public sealed class HouseShape
         double area = 0;
         foreach (var storey in Job.Storeys)
         {
-            var grown = Job.Rooms.Where(r => r.Storey == storey.Id && counts(r))
-                .Select(r => BufferOp.Buffer(Polygon(r.Outline), Job.Frame.OutsideWall.InInches, grow)).ToList();
-            if (grown.Count > 0) area += UnaryUnionOp.Union(grown).Area / 144;
+            var grown = Job
+                .Rooms.Where(r => r.Storey == storey.Id && counts(r))
+                .Select(r => BufferOp.Buffer(Polygon(r.Outline), Job.Frame.OutsideWall.InInches, grow))
+                .ToList();
+            if (grown.Count > 0)
+                area += UnaryUnionOp.Union(grown).Area / 144;
         }
 
         return area;
@@ -127,18 +149,27 @@ public sealed class HouseShape
         foreach (var other in Rooms.Where(r => r != room && r.Room.Storey == room.Room.Storey))
         {
             // Most rooms are nowhere near; a glance at their edges saves the walls.
-            if (other.MinX.InInches - room.MaxX.InInches > ThickestWallInches || room.MinX.InInches - other.MaxX.InInches > ThickestWallInches
-                || other.MinY.InInches - room.MaxY.InInches > ThickestWallInches || room.MinY.InInches - other.MaxY.InInches > ThickestWallInches) continue;
+            if (
+                other.MinX.InInches - room.MaxX.InInches > ThickestWallInches
+                || room.MinX.InInches - other.MaxX.InInches > ThickestWallInches
+                || other.MinY.InInches - room.MaxY.InInches > ThickestWallInches
+                || room.MinY.InInches - other.MaxY.InInches > ThickestWallInches
+            )
+                continue;
             foreach (var w in other.Walls)
             {
-                if (Math.Abs((own.Dx * w.Dy) - (own.Dy * w.Dx)) > 0.01) continue;
-                if ((room.InX(own) * other.InX(w)) + (room.InY(own) * other.InY(w)) > 0) continue;
+                if (Math.Abs((own.Dx * w.Dy) - (own.Dy * w.Dx)) > 0.01)
+                    continue;
+                if ((room.InX(own) * other.InX(w)) + (room.InY(own) * other.InY(w)) > 0)
+                    continue;
                 var gap = -(((w.A.X - own.A.X).InInches * room.InX(own)) + ((w.A.Y - own.A.Y).InInches * room.InY(own)));
-                if (gap < -1 || gap > ThickestWallInches) continue;
+                if (gap < -1 || gap > ThickestWallInches)
+                    continue;
                 var u = ((w.A.X - own.A.X).InInches * own.Dx) + ((w.A.Y - own.A.Y).InInches * own.Dy);
                 var v = ((w.B.X - own.A.X).InInches * own.Dx) + ((w.B.Y - own.A.Y).InInches * own.Dy);
                 var (from, to) = (Math.Max(0, Math.Min(u, v)), Math.Min(own.Length.InInches, Math.Max(u, v)));
-                if (to - from > 1) found.Add(new(other, w.Index, gap, Length.Inches(from), Length.Inches(to)));
+                if (to - from > 1)
+                    found.Add(new(other, w.Index, gap, Length.Inches(from), Length.Inches(to)));
             }
         }
 
@@ -150,7 +181,9 @@ public sealed class HouseShape
 
     /// <inheritdoc cref="OverlapSqFt(Room, Room)"/>
     public static double OverlapSqFt(RoomShape a, RoomShape b) =>
-        a.MaxX <= b.MinX || b.MaxX <= a.MinX || a.MaxY <= b.MinY || b.MaxY <= a.MinY ? 0 : Polygon(a.Room.Outline).Intersection(Polygon(b.Room.Outline)).Area / 144;
+        a.MaxX <= b.MinX || b.MaxX <= a.MinX || a.MaxY <= b.MinY || b.MaxY <= a.MinY
+            ? 0
+            : Polygon(a.Room.Outline).Intersection(Polygon(b.Room.Outline)).Area / 144;
 
     /// <summary>Whether an outline is a simple polygon, one that does not cross or touch itself.</summary>
     public static bool IsSimple(IReadOnlyList<Measure.Point> outline) => Polygon(outline).IsValid;

@@ -21,10 +21,11 @@ public sealed record Wall(int Index, Point A, Point B, Length Length, Length Sta
     /// <summary>South component of its direction, from -1 to 1.</summary>
     public double Dy { get; } = (B.Y - A.Y).InInches / Length.InInches;
 
-    /// <summary>The point at a distance from the first corner, and away from the wall by <paramref name="offset"/> inches along a normal.</summary>
-    public Point At(Length along, double offset = 0, double nx = 0, double ny = 0) => new(
-        A.X + Scale(along, Dx) + Measure.Length.Inches(offset * nx),
-        A.Y + Scale(along, Dy) + Measure.Length.Inches(offset * ny));
+    /// <summary>
+    /// The point at a distance from the first corner, and away from the wall by <paramref name="offset"/> inches along a normal.
+    /// </summary>
+    public Point At(Length along, double offset = 0, double nx = 0, double ny = 0) =>
+        new(A.X + Scale(along, Dx) + Measure.Length.Inches(offset * nx), A.Y + Scale(along, Dy) + Measure.Length.Inches(offset * ny));
 
     /// <summary>How far along the wall a point lies, seen square on it; exact on walls that run with the page.</summary>
     public Length Along(Point p) =>
@@ -32,13 +33,14 @@ public sealed record Wall(int Index, Point A, Point B, Length Length, Length Sta
         : Dy is 1 or -1 ? (Dy > 0 ? p.Y - A.Y : A.Y - p.Y)
         : Measure.Length.Inches(((p.X - A.X).InInches * Dx) + ((p.Y - A.Y).InInches * Dy));
 
-    private static Length Scale(Length length, double factor) => factor switch
-    {
-        1 => length,
-        -1 => -length,
-        0 => Measure.Length.Zero,
-        _ => new Length((long)Math.Round(length.Units * factor)),
-    };
+    private static Length Scale(Length length, double factor) =>
+        factor switch
+        {
+            1 => length,
+            -1 => -length,
+            0 => Measure.Length.Zero,
+            _ => new Length((long)Math.Round(length.Units * factor)),
+        };
 }
 
 /// <summary>An opening as one room sees it, on that room's own wall.</summary>
@@ -69,12 +71,17 @@ public sealed class RoomShape
         var outline = room.Outline;
         var walls = ImmutableArray.CreateBuilder<Wall>(outline.Length);
         var at = Length.Zero;
-        double twice = 0, cx = 0, cy = 0;
+        double twice = 0,
+            cx = 0,
+            cy = 0;
         for (var i = 0; i < outline.Length; i++)
         {
             var a = outline[i];
             var b = outline[(i + 1) % outline.Length];
-            var length = a.X == b.X ? (a.Y - b.Y).Abs() : a.Y == b.Y ? (a.X - b.X).Abs() : new Length((long)Math.Round(a.InchesTo(b) * Length.UnitsPerInch));
+            var length =
+                a.X == b.X ? (a.Y - b.Y).Abs()
+                : a.Y == b.Y ? (a.X - b.X).Abs()
+                : new Length((long)Math.Round(a.InchesTo(b) * Length.UnitsPerInch));
             walls.Add(new Wall(i, a, b, length, at));
             at += length;
             var cross = (a.X.InInches * b.Y.InInches) - (b.X.InInches * a.Y.InInches);
@@ -145,11 +152,13 @@ public sealed class RoomShape
     public (int Wall, Length Along) FromPerimeter(Length s)
     {
         var units = s.Units % Perimeter.Units;
-        if (units < 0) units += Perimeter.Units;
+        if (units < 0)
+            units += Perimeter.Units;
         var place = new Length(units);
         foreach (var wall in Walls)
         {
-            if (place < wall.End || wall.Index == Walls.Length - 1) return (wall.Index, place - wall.Start);
+            if (place < wall.End || wall.Index == Walls.Length - 1)
+                return (wall.Index, place - wall.Start);
         }
 
         return (0, Length.Zero);
@@ -169,7 +178,8 @@ public sealed class RoomShape
             var dx = point.X.InInches - wall.A.X.InInches - (clamped * wall.Dx);
             var dy = point.Y.InInches - wall.A.Y.InInches - (clamped * wall.Dy);
             var away = Math.Sqrt((dx * dx) + (dy * dy));
-            if (away < best.Item3 - 1e-9) best = (wall.Index, Length.Inches(clamped), away);
+            if (away < best.Item3 - 1e-9)
+                best = (wall.Index, Length.Inches(clamped), away);
         }
 
         return best;
@@ -179,11 +189,16 @@ public sealed class RoomShape
     public bool Contains(Point point)
     {
         var inside = false;
-        double x = point.X.InInches, y = point.Y.InInches;
+        double x = point.X.InInches,
+            y = point.Y.InInches;
         foreach (var wall in Walls)
         {
-            double ax = wall.A.X.InInches, ay = wall.A.Y.InInches, bx = wall.B.X.InInches, by = wall.B.Y.InInches;
-            if ((ay > y) != (by > y) && x < ((bx - ax) * (y - ay) / (by - ay)) + ax) inside = !inside;
+            double ax = wall.A.X.InInches,
+                ay = wall.A.Y.InInches,
+                bx = wall.B.X.InInches,
+                by = wall.B.Y.InInches;
+            if ((ay > y) != (by > y) && x < ((bx - ax) * (y - ay) / (by - ay)) + ax)
+                inside = !inside;
         }
 
         return inside;
@@ -201,10 +216,15 @@ public sealed class RoomShape
         {
             for (var j = 1; j < 20; j++)
             {
-                var p = new Point(MinX + Length.Inches((MaxX - MinX).InInches * i / 20), MinY + Length.Inches((MaxY - MinY).InInches * j / 20));
-                if (!Contains(p)) continue;
+                var p = new Point(
+                    MinX + Length.Inches((MaxX - MinX).InInches * i / 20),
+                    MinY + Length.Inches((MaxY - MinY).InInches * j / 20)
+                );
+                if (!Contains(p))
+                    continue;
                 var clear = InchesToWall(p);
-                if (clear > room + 0.01) (best, room) = (p, clear);
+                if (clear > room + 0.01)
+                    (best, room) = (p, clear);
             }
         }
 

@@ -15,14 +15,18 @@ public sealed record WalkRoute(ImmutableArray<Point> Points, Length Length)
     public static WalkRoute? Between(RoomShape room, Point from, Point to)
     {
         var stops = new List<Point> { Inside(room, from), Inside(room, to) };
-        if (!room.Contains(stops[0]) || !room.Contains(stops[1])) return null;
+        if (!room.Contains(stops[0]) || !room.Contains(stops[1]))
+            return null;
 
         // Only corners that jut into the room turn a shortest way.
         for (var i = 0; i < room.Walls.Length; i++)
         {
             var (before, after) = (room.Walls[(i + room.Walls.Length - 1) % room.Walls.Length], room.Walls[i]);
-            var turn = ((before.Dx * after.Dy) - (before.Dy * after.Dx)) * ((-before.Dy * room.InX(before)) + (before.Dx * room.InY(before)) > 0 ? 1 : -1);
-            if (turn >= -0.001) continue;
+            var turn =
+                ((before.Dx * after.Dy) - (before.Dy * after.Dx))
+                * ((-before.Dy * room.InX(before)) + (before.Dx * room.InY(before)) > 0 ? 1 : -1);
+            if (turn >= -0.001)
+                continue;
             var (nx, ny) = (room.InX(before) + room.InX(after), room.InY(before) + room.InY(after));
             stops.Add(new(after.A.X + Length.Inches(nx * Clear), after.A.Y + Length.Inches(ny * Clear)));
         }
@@ -36,17 +40,21 @@ public sealed record WalkRoute(ImmutableArray<Point> Points, Length Length)
         {
             var at = open.MinBy(i => best[i]);
             open.Remove(at);
-            if (at == 1 || best[at] == double.MaxValue) break;
+            if (at == 1 || best[at] == double.MaxValue)
+                break;
             foreach (var next in open.Where(n => Sees(room, stops[at], stops[n])).ToList())
             {
                 var way = best[at] + stops[at].InchesTo(stops[next]);
-                if (way < best[next]) (best[next], via[next]) = (way, at);
+                if (way < best[next])
+                    (best[next], via[next]) = (way, at);
             }
         }
 
-        if (best[1] == double.MaxValue) return null;
+        if (best[1] == double.MaxValue)
+            return null;
         var points = new List<Point> { to };
-        for (var i = via[1]; i != 0; i = via[i]) points.Add(stops[i]);
+        for (var i = via[1]; i != 0; i = via[i])
+            points.Add(stops[i]);
         points.Add(from);
         points.Reverse();
         return new([.. points], Length.Inches(best[1]));
@@ -56,7 +64,8 @@ public sealed record WalkRoute(ImmutableArray<Point> Points, Length Length)
     private static Point Inside(RoomShape room, Point p)
     {
         var (wall, along, inches) = room.Nearest(p);
-        if (room.Contains(p) && inches >= Clear) return p;
+        if (room.Contains(p) && inches >= Clear)
+            return p;
         var clear = Length.Inches(Clear);
         return room.On(wall, Length.Max(clear, Length.Min(along, room.Walls[wall].Length - clear)), Clear);
     }
@@ -65,11 +74,13 @@ public sealed record WalkRoute(ImmutableArray<Point> Points, Length Length)
     {
         foreach (var w in room.Walls)
         {
-            if (Side(w.A, w.B, a) * Side(w.A, w.B, b) < 0 && Side(a, b, w.A) * Side(a, b, w.B) < 0) return false;
+            if (Side(w.A, w.B, a) * Side(w.A, w.B, b) < 0 && Side(a, b, w.A) * Side(a, b, w.B) < 0)
+                return false;
         }
 
         return room.Contains(new((a.X + b.X) / 2, (a.Y + b.Y) / 2));
     }
 
-    private static double Side(Point a, Point b, Point p) => ((b.X - a.X).InInches * (p.Y - a.Y).InInches) - ((b.Y - a.Y).InInches * (p.X - a.X).InInches);
+    private static double Side(Point a, Point b, Point p) =>
+        ((b.X - a.X).InInches * (p.Y - a.Y).InInches) - ((b.Y - a.Y).InInches * (p.X - a.X).InInches);
 }

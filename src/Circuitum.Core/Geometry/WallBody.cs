@@ -20,7 +20,15 @@ public sealed record FacingWall(RoomShape Room, int Wall, double GapInches, Leng
 /// <param name="StudSpacing">On centre.</param>
 /// <param name="Fact">What is stated about it, or none.</param>
 /// <param name="Facing">The rooms on its other side.</param>
-public sealed record WallBody(bool Outside, Length Thickness, WallBuild Build, bool Bearing, Length StudSpacing, WallFact? Fact, ImmutableArray<FacingWall> Facing)
+public sealed record WallBody(
+    bool Outside,
+    Length Thickness,
+    WallBuild Build,
+    bool Bearing,
+    Length StudSpacing,
+    WallFact? Fact,
+    ImmutableArray<FacingWall> Facing
+)
 {
     /// <summary>Works a wall out.</summary>
     /// <param name="house">The house.</param>
@@ -32,13 +40,22 @@ public sealed record WallBody(bool Outside, Length Thickness, WallBuild Build, b
         var open = room.Room.Kind.OpenAir();
         var outside = open || !facing.Any(f => !f.Room.Room.Kind.OpenAir());
         var frame = house.Job.Frame;
-        var fact = Stated(house.Job, room.Room.Id, wall) ?? facing.Select(f => Stated(house.Job, f.Room.Room.Id, f.Wall)).FirstOrDefault(f => f is not null);
+        var fact = Stated(house.Job, room.Room.Id, wall)
+            ?? facing.Select(f => Stated(house.Job, f.Room.Room.Id, f.Wall)).FirstOrDefault(f => f is not null);
         var measured = facing.Length > 0 ? Length.Inches(facing.Min(f => f.GapInches)).RoundTo(Length.Inches(0.0625)) : (Length?)null;
         var thickness = measured ?? fact?.Thickness ?? (outside ? frame.OutsideWall : frame.Partition);
         var usual = thickness >= Length.Inches(5.5) ? WallBuild.Wood2x6 : WallBuild.Wood2x4;
 
         // An outside wall carries the roof or the storey above unless somebody knows better.
-        return new(outside, thickness, fact?.Build ?? usual, fact?.Bearing ?? outside, fact?.StudSpacing ?? frame.StudSpacing, fact, facing);
+        return new(
+            outside,
+            thickness,
+            fact?.Build ?? usual,
+            fact?.Bearing ?? outside,
+            fact?.StudSpacing ?? frame.StudSpacing,
+            fact,
+            facing
+        );
     }
 
     private static WallFact? Stated(Job job, string room, int wall) => job.Walls.FirstOrDefault(w => w.Room == room && w.Wall == wall);

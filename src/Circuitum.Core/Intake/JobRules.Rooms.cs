@@ -24,11 +24,14 @@ public static partial class JobRules
         foreach (var (room, i) in job.Rooms.Select((r, i) => (r, i)))
         {
             var field = $"rooms[{i}]";
-            if (string.IsNullOrWhiteSpace(room.Name)) problems.Add(new($"{field}.name", "Give the room a name."));
+            if (string.IsNullOrWhiteSpace(room.Name))
+                problems.Add(new($"{field}.name", "Give the room a name."));
             Text($"{field}.name", room.Name, LongestName, problems);
-            if (job.StoreyById(room.Storey) is null) problems.Add(new($"{field}.storey", $"There is no storey '{Short(room.Storey)}'."));
+            if (job.StoreyById(room.Storey) is null)
+                problems.Add(new($"{field}.storey", $"There is no storey '{Short(room.Storey)}'."));
             Range($"{field}.ceilingHeight", room.CeilingHeight, Length.Feet(4), Length.Feet(40), problems);
-            if (room.ReceptacleReach is { } reach) Range($"{field}.receptacleReach", reach, Length.Feet(1), Length.Feet(6), problems);
+            if (room.ReceptacleReach is { } reach)
+                Range($"{field}.receptacleReach", reach, Length.Feet(1), Length.Feet(6), problems);
             CheckOutline(field, room, problems);
         }
     }
@@ -41,17 +44,24 @@ public static partial class JobRules
         var covered = 0.0;
         for (var i = 0; i < job.Rooms.Length; i++)
         {
-            if (seen.Contains(job.Rooms[i].Id)) continue;
+            if (seen.Contains(job.Rooms[i].Id))
+                continue;
             var building = house.BuildingOf(job.Rooms[i].Id);
             seen.UnionWith(building);
             var rooms = building.Select(id => house[id]).ToList();
             var (wide, deep) = (rooms.Max(r => r.MaxX) - rooms.Min(r => r.MinX), rooms.Max(r => r.MaxY) - rooms.Min(r => r.MinY));
             if (Length.Max(wide, deep) > LongestBuilding)
-                problems.Add(new($"rooms[{i}].outline", $"The building that {Short(job.Rooms[i].Name)} belongs to is over {LongestBuilding.InFeet:0} ft from end to end."));
+                problems.Add(
+                    new(
+                        $"rooms[{i}].outline",
+                        $"The building that {Short(job.Rooms[i].Name)} belongs to is over {LongestBuilding.InFeet:0} ft from end to end."
+                    )
+                );
             covered += wide.InFeet * deep.InFeet;
         }
 
-        if (problems.Count == 0 && covered > MostSqFt) problems.Add(new("rooms", $"The buildings cover {covered:#,0} sq ft together; a job holds {MostSqFt:#,0} at most."));
+        if (problems.Count == 0 && covered > MostSqFt)
+            problems.Add(new("rooms", $"The buildings cover {covered:#,0} sq ft together; a job holds {MostSqFt:#,0} at most."));
     }
 
     private static void CheckOutline(string field, Room room, List<Problem> problems)
@@ -78,7 +88,14 @@ public static partial class JobRules
             }
         }
 
-        if (!HouseShape.IsSimple(outline)) problems.Add(new($"{field}.outline", $"The outline of {Short(room.Name)} crosses or touches itself. Give its corners in order, going round once."));
-        else if (new RoomShape(room).AreaSqFt < 1) problems.Add(new($"{field}.outline", $"{Short(room.Name)} is smaller than 1 sq ft."));
+        if (!HouseShape.IsSimple(outline))
+            problems.Add(
+                new(
+                    $"{field}.outline",
+                    $"The outline of {Short(room.Name)} crosses or touches itself. Give its corners in order, going round once."
+                )
+            );
+        else if (new RoomShape(room).AreaSqFt < 1)
+            problems.Add(new($"{field}.outline", $"{Short(room.Name)} is smaller than 1 sq ft."));
     }
 }

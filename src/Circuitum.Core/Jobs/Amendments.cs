@@ -20,7 +20,8 @@ public sealed record AmendmentLayer
     public ImmutableArray<Amendment> Changes { get; init; } = [];
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>One change to an edition, with where it is written.</summary>
@@ -54,7 +55,8 @@ public sealed record Amendment
     public LocalDemand? Demand { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>What an amendment does.</summary>
@@ -92,7 +94,8 @@ public sealed record LocalDemand
     public string? Appliance { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>Sorts of demand of an added rule.</summary>

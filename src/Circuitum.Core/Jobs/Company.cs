@@ -29,11 +29,13 @@ public sealed record Company
     public ImmutableArray<AmendmentLayer> Amendments { get; init; } = [];
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 
     /// <summary>A job that begins with what holds for the firm.</summary>
     public Job Begin(Job job) => job with { Preferences = Preferences, Amendments = [.. Amendments.Where(l => l.On)] };
 
     /// <summary>The fields in which a job goes another way than the firm.</summary>
-    public IEnumerable<PreferenceField> Different(Preferences preferences) => PreferenceFields.All.Where(f => f.Read(preferences) != f.Read(Preferences));
+    public IEnumerable<PreferenceField> Different(Preferences preferences) =>
+        PreferenceFields.All.Where(f => f.Read(preferences) != f.Read(Preferences));
 }

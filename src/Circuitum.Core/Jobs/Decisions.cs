@@ -46,7 +46,8 @@ public sealed record Decisions
     public ImmutableArray<SpaceDecision> Spaces { get; init; } = [];
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 
     /// <summary>The pair that a circuit is in, or none.</summary>
     public HomeRunPair? PairOf(int circuit) => Pairs.FirstOrDefault(p => p.Has(circuit));
@@ -54,10 +55,17 @@ public sealed record Decisions
     /// <summary>The decisions without pairs and pulled runs of circuits that are gone.</summary>
     public Decisions WithoutLostPairs()
     {
-        if (Pairs.Length == 0 && Pulled.Length == 0) return this;
+        if (Pairs.Length == 0 && Pulled.Length == 0)
+            return this;
         var there = Circuits.Where(c => c.Boxes.Length > 0).Select(c => c.Number).ToHashSet();
         var lost = Pairs.Any(p => !there.Contains(p.First) || !there.Contains(p.Second)) || Pulled.Any(p => !there.Contains(p.Circuit));
-        return lost ? this with { Pairs = [.. Pairs.Where(p => there.Contains(p.First) && there.Contains(p.Second))], Pulled = [.. Pulled.Where(p => there.Contains(p.Circuit))] } : this;
+        return lost
+            ? this with
+            {
+                Pairs = [.. Pairs.Where(p => there.Contains(p.First) && there.Contains(p.Second))],
+                Pulled = [.. Pulled.Where(p => there.Contains(p.Circuit))],
+            }
+            : this;
     }
 }
 
@@ -89,7 +97,8 @@ public sealed record Box
     public string? Appliance { get; init; }
 
     /// <summary>For a disconnect or a switch of equipment, the appliance that it cuts off; it is on that appliance's circuit.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] public string? Serves { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? Serves { get; init; }
 
     /// <summary>For a switch box, its gangs from left to right.</summary>
     public ImmutableArray<SwitchGang> Gangs { get; init; } = [];
@@ -101,7 +110,8 @@ public sealed record Box
     public LightStyle? Fixture { get; init; }
 
     /// <summary>On the outer face of the room's outside wall.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool Outside { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool Outside { get; init; }
 
     /// <summary>A person's choice of box by its catalogue key; none takes the smallest that serves.</summary>
     public string? Size { get; init; }
@@ -116,7 +126,8 @@ public sealed record Box
     public HeldFor? Held { get; init; }
 
     /// <summary>How far the work on it is.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public BoxState State { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public BoxState State { get; init; }
 
     /// <summary>For an alarm: senses carbon monoxide too.</summary>
     public bool CarbonMonoxide { get; init; }
@@ -128,7 +139,8 @@ public sealed record Box
     public Maker By { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>How many devices a receptacle box holds.</summary>
@@ -202,7 +214,8 @@ public sealed record HeldFor
     public Length Slack { get; init; } = Length.Inches(24);
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>Kinds of box.</summary>
@@ -240,7 +253,8 @@ public sealed record SwitchGang
     public int Locations { get; init; } = 1;
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>A proposal that a person refused.</summary>
@@ -265,7 +279,8 @@ public sealed record RefusedBox
     public string? Appliance { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>A branch circuit: which boxes share a breaker.</summary>
@@ -284,10 +299,14 @@ public sealed record Circuit
     public string? Label { get; init; }
 
     /// <summary>Locked by a person: the planner adds nothing to it and takes nothing away.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool Locked { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool Locked { get; init; }
 
-    /// <summary>Its cables as they are in the frame, locked by a person; boxes that come later hang on them. None while nothing is locked.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] public ImmutableArray<LockedCable>? Run { get; init; }
+    /// <summary>
+    /// Its cables as they are in the frame, locked by a person; boxes that come later hang on them. None while nothing is locked.
+    /// </summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public ImmutableArray<LockedCable>? Run { get; init; }
 
     /// <summary>The box in which a person wants the home run to end; none lets the shortest way decide.</summary>
     public string? First { get; init; }
@@ -299,13 +318,15 @@ public sealed record Circuit
     public ProtectionPlace? Protection { get; init; }
 
     /// <summary>Preferences that this circuit has of its own, by the key of <see cref="PreferenceFields"/>, as they are typed.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] public ImmutableSortedDictionary<string, string>? Preferences { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public ImmutableSortedDictionary<string, string>? Preferences { get; init; }
 
     /// <summary>Who made the circuit.</summary>
     public Maker By { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 
     /// <summary>Whether a box is on the circuit.</summary>
     public bool Holds(string boxId) => Boxes.Any(b => b.Box == boxId);
@@ -324,10 +345,12 @@ public sealed record CircuitBox
     /// Fed from the line side where it would hang on a protective device's load terminals: the device protects neither it
     /// nor what lies beyond.
     /// </summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool LineSide { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool LineSide { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>What a circuit is for.</summary>

@@ -28,7 +28,8 @@ public sealed record DivisionSchools
     public AlarmsWith Alarms { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>How lights are grouped.</summary>

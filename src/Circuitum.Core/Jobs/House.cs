@@ -29,10 +29,12 @@ public sealed record WallFact
     public Length? Thickness { get; init; }
 
     /// <summary>A person wants no cable through its studs; a box on it still takes its cable up or down beside it.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool NoCable { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool NoCable { get; init; }
 
     /// <summary>Data or speaker cable runs through its studs: power keeps away from it.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool DataCable { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool DataCable { get; init; }
 
     /// <summary>For an insulated panel: height of its level wiring chase over the floor.</summary>
     public Length? ChaseHeight { get; init; }
@@ -41,7 +43,8 @@ public sealed record WallFact
     public Length? ChaseStations { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>How a wall is built.</summary>
@@ -82,7 +85,8 @@ public sealed record Wish
     public string Note { get; init; } = "";
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>Kinds of wish.</summary>
@@ -126,7 +130,8 @@ public sealed record Underlay
     public int Strength { get; init; } = 50;
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>How one gets into an attic or a crawl space.</summary>

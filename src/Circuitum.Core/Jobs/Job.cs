@@ -82,7 +82,8 @@ public sealed record Job
     public Decisions Decisions { get; init; } = new();
 
     /// <summary>Fields of a later version or of another program, kept as they came.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 
     /// <summary>The room with an id, or none.</summary>
     public Room? RoomById(string? id) => Rooms.FirstOrDefault(r => r.Id == id);
@@ -113,13 +114,15 @@ public sealed record Frame
     public Under Under { get; init; } = Under.CrawlSpace;
 
     /// <summary>The space under the lowest floor gets a ceiling later, so nothing may hang under its joists.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool FinishedLater { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool FinishedLater { get; init; }
 
     /// <summary>The side of the plan that faces the street.</summary>
     public Side Front { get; init; } = Side.South;
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>What lies under the lowest floor.</summary>
@@ -167,7 +170,8 @@ public sealed record Storey
     public Length? Ceiling { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>A room, or an outdoor place such as a porch, by its inside outline.</summary>
@@ -200,7 +204,9 @@ public sealed record Room
     /// <summary>For a closet, the depth of its shelf: lights keep clear of the space over it.</summary>
     public Length? ShelfDepth { get; init; }
 
-    /// <summary>Farthest that any place along a wall may be from a receptacle, where this room wants them closer; none takes the job's.</summary>
+    /// <summary>
+    /// Farthest that any place along a wall may be from a receptacle, where this room wants them closer; none takes the job's.
+    /// </summary>
     public Length? ReceptacleReach { get; init; }
 
     /// <summary>For stairs, their risers; six and more want a switch at each level.</summary>
@@ -212,7 +218,10 @@ public sealed record Room
     /// <summary>What lies under its floor, where that differs from the rest of the house; none goes by <see cref="UnderOf"/>.</summary>
     public Under? Under { get; init; }
 
-    /// <summary>For an unfinished basement or an attic, whether it can be finished later and so counts as floor area; none goes by its height or its stairs.</summary>
+    /// <summary>
+    /// For an unfinished basement or an attic, whether it can be finished later and so counts as floor area; none goes by its height or its
+    /// stairs.
+    /// </summary>
     public bool? Adaptable { get; init; }
 
     /// <summary>
@@ -222,9 +231,12 @@ public sealed record Room
     public ImmutableArray<Point> Outline { get; init; } = [];
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 
-    /// <summary>What lies under its floor on the lowest storey: as stated, else a slab under garages and buildings apart, else the frame's.</summary>
+    /// <summary>
+    /// What lies under its floor on the lowest storey: as stated, else a slab under garages and buildings apart, else the frame's.
+    /// </summary>
     /// <param name="frame">The job's frame.</param>
     public Under UnderOf(Frame frame) => Under ?? (Kind is RoomKind.Garage or RoomKind.AccessoryBuilding ? Jobs.Under.Slab : frame.Under);
 }
@@ -358,7 +370,8 @@ public sealed record Opening
     public bool SwingsIn { get; init; } = true;
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>Kinds of opening.</summary>

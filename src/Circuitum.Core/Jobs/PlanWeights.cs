@@ -55,14 +55,43 @@ public sealed record PlanWeights
     public int Moved { get; init; } = 2100;
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 
     /// <summary>Fewest breakers: a circuit weighs much.</summary>
-    public static PlanWeights FewestBreakers { get; } = new() { Circuit = 30_000, Room = 200, Storey = 1500, SqFtOver = 2, Use = 500, Margin = 0 };
+    public static PlanWeights FewestBreakers { get; } =
+        new()
+        {
+            Circuit = 30_000,
+            Room = 200,
+            Storey = 1500,
+            SqFtOver = 2,
+            Use = 500,
+            Margin = 0,
+        };
 
     /// <summary>Least wire: only cable and the breaker itself count.</summary>
-    public static PlanWeights LeastWire { get; } = new() { CableFoot = 400, Room = 0, Storey = 0, SqFtOver = 0, Use = 0, Margin = 0 };
+    public static PlanWeights LeastWire { get; } =
+        new()
+        {
+            CableFoot = 400,
+            Room = 0,
+            Storey = 0,
+            SqFtOver = 0,
+            Use = 0,
+            Margin = 0,
+        };
 
     /// <summary>Least darkness: small circuits, one room each.</summary>
-    public static PlanWeights LeastDarkness { get; } = new() { Circuit = 2500, Room = 6000, Storey = 12_000, ZoneSqFt = 200, SqFtOver = 60, Use = 12_000, Margin = 600 };
+    public static PlanWeights LeastDarkness { get; } =
+        new()
+        {
+            Circuit = 2500,
+            Room = 6000,
+            Storey = 12_000,
+            ZoneSqFt = 200,
+            SqFtOver = 60,
+            Use = 12_000,
+            Margin = 600,
+        };
 }

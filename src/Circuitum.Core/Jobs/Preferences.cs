@@ -52,7 +52,10 @@ public sealed record Preferences
     /// <summary>Temperature around the cable in degrees Celsius; over 30 it takes from the ampacity.</summary>
     public int AmbientC { get; init; } = 30;
 
-    /// <summary>Two-wire cables that lie together over more than 24 in, or through one sealed hole; two and more take from the ampacity by their count.</summary>
+    /// <summary>
+    /// Two-wire cables that lie together over more than 24 in, or through one sealed hole; two and more take from the ampacity by their
+    /// count.
+    /// </summary>
     public int CablesTogether { get; init; } = 1;
 
     /// <summary>How circuits are run outside the house; never as indoor cable.</summary>
@@ -164,7 +167,8 @@ public sealed record Preferences
     public bool RefrigeratorAlone { get; init; } = true;
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>How ceilings are lit.</summary>

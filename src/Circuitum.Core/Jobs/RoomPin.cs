@@ -16,10 +16,12 @@ public sealed record RoomPin
     public string Room { get; init; } = "";
 
     /// <summary>The other room; none for a room that is kept alone.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] public string? Other { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? Other { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 
     /// <summary>Whether it is about a room.</summary>
     public bool Names(string room) => Room == room || Other == room;
@@ -29,10 +31,13 @@ public sealed record RoomPin
 
     /// <summary>Whether both say something of the same rooms and circuits, so that the later one replaces the earlier.</summary>
     public bool Replaces(RoomPin other) =>
-        Counts(other.Of) && ((Kind == PinKind.Alone && other.Kind == PinKind.Alone && Room == other.Room)
+        Counts(other.Of)
+        && (
+            (Kind == PinKind.Alone && other.Kind == PinKind.Alone && Room == other.Room)
             || (Other is { } mine && other.Other is not null && other.Names(Room) && other.Names(mine))
             || (Kind == PinKind.Alone && other.Kind == PinKind.Together && other.Names(Room))
-            || (Kind == PinKind.Together && other.Kind == PinKind.Alone && Names(other.Room)));
+            || (Kind == PinKind.Together && other.Kind == PinKind.Alone && Names(other.Room))
+        );
 }
 
 /// <summary>What a person wants of rooms in the division.</summary>

@@ -21,7 +21,8 @@ public sealed record HomeRunPair
     public Maker By { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 
     /// <summary>Whether a circuit is in it.</summary>
     public bool Has(int circuit) => First == circuit || Second == circuit;
@@ -46,7 +47,8 @@ public sealed record PulledRun
     public Length? Measured { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>A cable that a person leads over a place of their own, whatever way is shortest.</summary>
@@ -65,7 +67,8 @@ public sealed record RunWay
     public string Storey { get; init; } = "";
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>What a person says of a cable that leaves the house on its way to a box.</summary>
@@ -87,7 +90,8 @@ public sealed record OutsideRun
     public ImmutableArray<int>? Bends { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>How a circuit is run outside the house.</summary>
@@ -119,7 +123,8 @@ public sealed record LockedCable
     public CableUse Use { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>What a piece of cable is for.</summary>
@@ -137,7 +142,9 @@ public enum CableUse
     /// <summary>Two travelers and one more conductor between three-way and four-way switches.</summary>
     Travelers,
 
-    /// <summary>From a light that has power down to its switch: power, the switched return, and the neutral that 404.2(C) wants there.</summary>
+    /// <summary>
+    /// From a light that has power down to its switch: power, the switched return, and the neutral that 404.2(C) wants there.
+    /// </summary>
     SwitchLoop,
 
     /// <summary>From alarm to alarm: power, neutral, and the wire by which all sound when one does (R314.4).</summary>
@@ -170,16 +177,19 @@ public sealed record SpaceDecision
     public int Space { get; init; }
 
     /// <summary>Which half of the space, when a tandem is in it.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public TandemHalf Half { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public TandemHalf Half { get; init; }
 
     /// <summary>The family of the breaker, when it is not the panel's.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public string? Family { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public string? Family { get; init; }
 
     /// <summary>Who placed it.</summary>
     public Maker By { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>What part of a space a breaker takes.</summary>

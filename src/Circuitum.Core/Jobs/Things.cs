@@ -26,7 +26,8 @@ public sealed record Spot
     public Length Depth { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>A counter along a wall, or an island.</summary>
@@ -39,13 +40,15 @@ public sealed record Counter
     public string Room { get; init; } = "";
 
     /// <summary>Whether it stands out from its wall into the room: a peninsula, as broad as its width and as long as its depth.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool Peninsula { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool Peninsula { get; init; }
 
     /// <summary>Against a wall: a wall counter. Free: an island.</summary>
     public Spot Spot { get; init; } = new();
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>A fixed thing without a load of its own, or an obstruction.</summary>
@@ -67,7 +70,8 @@ public sealed record Fixture
     public Length? Bottom { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>Kinds of fixed thing.</summary>
@@ -126,7 +130,8 @@ public sealed record Appliance
     public Nameplate Nameplate { get; init; } = new();
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>What an appliance's plate says. What is left out comes from the library and counts as assumed.</summary>
@@ -160,7 +165,8 @@ public sealed record Nameplate
     public bool Confirmed { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>A panel.</summary>
@@ -206,13 +212,16 @@ public sealed record Panel
     public int? FeederBreaker { get; init; }
 
     /// <summary>For a sub-panel, how its feeder is run.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public FeederMethod FeederMethod { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public FeederMethod FeederMethod { get; init; }
 
     /// <summary>For a sub-panel, a feeder of aluminum.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool AluminumFeeder { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool AluminumFeeder { get; init; }
 
     /// <summary>For a sub-panel, lugs instead of a main breaker of its own.</summary>
-    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)] public bool MainLugs { get; init; }
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool MainLugs { get; init; }
 
     /// <summary>How wide the card for the directory in its door is.</summary>
     public Length CardWide { get; init; } = Length.Inches(5);
@@ -221,7 +230,8 @@ public sealed record Panel
     public Length CardTall { get; init; } = Length.Inches(9);
 
     /// <summary>Most branch breakers, two for each tandem space.</summary>
-    [JsonIgnore] public int MostCircuits => Spaces + TandemSpaces.Count(s => s <= Spaces);
+    [JsonIgnore]
+    public int MostCircuits => Spaces + TandemSpaces.Count(s => s <= Spaces);
 
     /// <summary>Whether a space takes a tandem.</summary>
     /// <param name="space">The space.</param>
@@ -229,10 +239,14 @@ public sealed record Panel
 
     /// <summary>Whether a family's breakers go into it.</summary>
     /// <param name="family">The family's name; empty is the panel's own.</param>
-    public bool Takes(string? family) => string.IsNullOrWhiteSpace(family) || string.Equals(family.Trim(), BreakerFamily.Trim(), StringComparison.OrdinalIgnoreCase) || AlsoTakes.Any(f => string.Equals(f.Trim(), family.Trim(), StringComparison.OrdinalIgnoreCase));
+    public bool Takes(string? family) =>
+        string.IsNullOrWhiteSpace(family)
+        || string.Equals(family.Trim(), BreakerFamily.Trim(), StringComparison.OrdinalIgnoreCase)
+        || AlsoTakes.Any(f => string.Equals(f.Trim(), family.Trim(), StringComparison.OrdinalIgnoreCase));
 
     /// <summary>Fields not known to this version.</summary>
-    [JsonExtensionData] public Dictionary<string, JsonElement>? Extra { get; init; }
+    [JsonExtensionData]
+    public Dictionary<string, JsonElement>? Extra { get; init; }
 }
 
 /// <summary>How a feeder is run.</summary>

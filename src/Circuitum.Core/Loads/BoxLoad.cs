@@ -39,17 +39,41 @@ public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKin
         switch (box.Kind)
         {
             case BoxKind.Receptacle when box.VoltAmperes is { } planned:
-                return new(box, new(planned), false, planned >= HeavyVa ? LoadKind.PlugIn : LoadKind.GeneralReceptacle, "as entered for what is plugged in here");
+                return new(
+                    box,
+                    new(planned),
+                    false,
+                    planned >= HeavyVa ? LoadKind.PlugIn : LoadKind.GeneralReceptacle,
+                    "as entered for what is plugged in here"
+                );
             case BoxKind.Receptacle or BoxKind.Provision:
                 var devices = box.Style == ReceptacleStyle.Quad ? 2 : 1;
-                return new(box, new(ReceptacleVa * devices), false, LoadKind.GeneralReceptacle, "planning figure for a receptacle, practice") { Practice = true };
+                return new(
+                    box,
+                    new(ReceptacleVa * devices),
+                    false,
+                    LoadKind.GeneralReceptacle,
+                    "planning figure for a receptacle, practice"
+                )
+                {
+                    Practice = true,
+                };
             case BoxKind.Light:
-                return new(box, new(box.VoltAmperes ?? LightVa), false, LoadKind.Light, box.VoltAmperes is null ? "planning figure for a light, practice" : "as entered");
+                return new(
+                    box,
+                    new(box.VoltAmperes ?? LightVa),
+                    false,
+                    LoadKind.Light,
+                    box.VoltAmperes is null ? "planning figure for a light, practice" : "as entered"
+                );
             case BoxKind.SmokeAlarm:
                 return new(box, new(AlarmVa), false, LoadKind.Fixed, "planning figure for an alarm, practice");
             case BoxKind.Appliance when job.ApplianceById(box.Appliance) is { } appliance:
                 var facts = ApplianceFacts.Of(appliance);
-                var source = !facts.Stated ? "typical nameplate, assumed" : appliance.Nameplate.Confirmed ? "nameplate, confirmed" : "nameplate, not confirmed";
+                var source =
+                    !facts.Stated ? "typical nameplate, assumed"
+                    : appliance.Nameplate.Confirmed ? "nameplate, confirmed"
+                    : "nameplate, not confirmed";
                 var kind = facts.FastenedInPlace ? LoadKind.Fixed : LoadKind.PlugIn;
                 return new(box, facts.Load, facts.Continuous(job.Preferences), kind, source) { Motor = facts.MotorLoad };
             default:

@@ -31,27 +31,40 @@ public sealed record CircuitLoad(int Volts, VoltAmperes Connected, Amperes Actua
         {
             var fixedVa = new VoltAmperes(edition.Number(purpose == CircuitPurpose.Laundry ? "laundryVa" : "smallApplianceVa"));
             var fixedAmps = fixedVa.At(volts);
-            return new(volts, fixedVa, fixedAmps, fixedAmps, new Derivation("Load on the circuit", $"{fixedVa}, {fixedAmps}")
-            {
-                Formula = $"{fixedVa.Value:0} / {volts} = {fixedAmps.Value:0.0#} A",
-                Citation = "220.52",
-                Because = "Small-appliance and laundry circuits are taken at 1500 VA each, whatever hangs on them.",
-            });
+            return new(
+                volts,
+                fixedVa,
+                fixedAmps,
+                fixedAmps,
+                new Derivation("Load on the circuit", $"{fixedVa}, {fixedAmps}")
+                {
+                    Formula = $"{fixedVa.Value:0} / {volts} = {fixedAmps.Value:0.0#} A",
+                    Citation = "220.52",
+                    Because = "Small-appliance and laundry circuits are taken at 1500 VA each, whatever hangs on them.",
+                }
+            );
         }
 
         if (appliances.Count == boxes.Count && AsOneRange(appliances) is { } range)
         {
             var demand = CookingDemand.OfRange(range);
             var amps = demand.Demand.At(volts);
-            return new(volts, range, amps, amps, new Derivation("Load on the circuit", $"{amps}")
-            {
-                Formula = $"{demand.Demand.Value:0} / {volts} = {amps.Value:0.0#} A",
-                Citation = edition.Cite("wire.range"),
-                Because = appliances.Count == 1
-                    ? "A range's circuit may use the demand table."
-                    : "One cooktop and up to two ovens of a room on one circuit count as a range of their sum (220.55 note 4).",
-                Steps = [.. appliances.Select(a => Derivation.Fact(a.Name, $"{a.Load}", "nameplate")), demand.Derivation],
-            });
+            return new(
+                volts,
+                range,
+                amps,
+                amps,
+                new Derivation("Load on the circuit", $"{amps}")
+                {
+                    Formula = $"{demand.Demand.Value:0} / {volts} = {amps.Value:0.0#} A",
+                    Citation = edition.Cite("wire.range"),
+                    Because =
+                        appliances.Count == 1
+                            ? "A range's circuit may use the demand table."
+                            : "One cooktop and up to two ovens of a room on one circuit count as a range of their sum (220.55 note 4).",
+                    Steps = [.. appliances.Select(a => Derivation.Fact(a.Name, $"{a.Load}", "nameplate")), demand.Derivation],
+                }
+            );
         }
 
         var steady = loads.Where(l => l.Continuous).Aggregate(VoltAmperes.Zero, (sum, l) => sum + l.Load);
@@ -68,29 +81,60 @@ public sealed record CircuitLoad(int Volts, VoltAmperes Connected, Amperes Actua
             steady.Value > 0 ? $"{steady.Value:0} x {factor:0.00}" : "",
             rest.Value > 0 || steady.Value <= 0 ? $"{rest.Value:0}" : "",
             more.Value > 0 ? $"{motor.Value:0} x 0.25" : "",
-        }.Where(p => p.Length > 0).ToList();
+        }
+            .Where(p => p.Length > 0)
+            .ToList();
         var sum = parts.Count > 1 ? $"({string.Join(" + ", parts)})" : parts[0];
         var practice = new Amperes(loads.Where(l => l.Practice).Sum(l => l.Load.Value) / volts);
-        return new(volts, steady + rest, actual, sizing, new Derivation("Load on the circuit", $"{steady + rest}, {sizing} for breaker and wire")
+        return new(
+            volts,
+            steady + rest,
+            actual,
+            sizing,
+            new Derivation("Load on the circuit", $"{steady + rest}, {sizing} for breaker and wire")
+            {
+                Formula = $"{sum} / {volts} = {sizing.Value:0.0#} A",
+                Citation = edition.Cite(more.Value > 0 ? "wire.motor" : "circuit.overload"),
+                Because = more.Value > 0 ? "The wire of a motor carries 125 percent of its current." : "",
+                Steps =
+                [
+                    .. loads
+                        .GroupBy(l => (l.Kind, l.Load, l.Continuous, l.Source, Name(job, l)))
+                        .Select(g =>
+                            Derivation.Fact(
+                                $"{(g.Count() > 1 ? $"{g.Count()} x " : "")}{g.Key.Item5}",
+                                $"{(g.Key.Load * g.Count()).Value:0} VA{(g.Key.Continuous ? ", continuous" : "")}",
+                                g.Key.Source
+                            )
+                        ),
+                ],
+            }
+        )
         {
-            Formula = $"{sum} / {volts} = {sizing.Value:0.0#} A",
-            Citation = edition.Cite(more.Value > 0 ? "wire.motor" : "circuit.overload"),
-            Because = more.Value > 0 ? "The wire of a motor carries 125 percent of its current." : "",
-            Steps = [.. loads.GroupBy(l => (l.Kind, l.Load, l.Continuous, l.Source, Name(job, l))).Select(g => Derivation.Fact(
-                $"{(g.Count() > 1 ? $"{g.Count()} x " : "")}{g.Key.Item5}", $"{(g.Key.Load * g.Count()).Value:0} VA{(g.Key.Continuous ? ", continuous" : "")}", g.Key.Source))],
-        }) { Practice = practice };
+            Practice = practice,
+        };
     }
 
     // A range by itself; or a cooktop with one or two ovens, all in one room. None for anything else, which goes by its plate.
     private static VoltAmperes? AsOneRange(List<ApplianceFacts> appliances)
     {
-        if (appliances is [{ Type.Id: "range" } only]) return only.Load;
+        if (appliances is [{ Type.Id: "range" } only])
+            return only.Load;
         var (tops, ovens) = (appliances.Count(a => a.Type.Id == "cooktop"), appliances.Count(a => a.Type.Id == "wall-oven"));
-        if (tops != 1 || ovens is not (1 or 2) || tops + ovens != appliances.Count) return null;
-        return appliances.DistinctBy(a => a.Appliance.Room).Count() > 1 ? null : appliances.Aggregate(VoltAmperes.Zero, (sum, a) => sum + a.Load);
+        if (tops != 1 || ovens is not (1 or 2) || tops + ovens != appliances.Count)
+            return null;
+        return appliances.DistinctBy(a => a.Appliance.Room).Count() > 1
+            ? null
+            : appliances.Aggregate(VoltAmperes.Zero, (sum, a) => sum + a.Load);
     }
 
-    private static string Name(Job job, BoxLoad load) => job.ApplianceById(load.Box.Appliance) is { } appliance
-        ? ApplianceFacts.Of(appliance).Name
-        : load.Kind switch { LoadKind.Light => "light", LoadKind.Fixed => "alarm", _ => "receptacle" };
+    private static string Name(Job job, BoxLoad load) =>
+        job.ApplianceById(load.Box.Appliance) is { } appliance
+            ? ApplianceFacts.Of(appliance).Name
+            : load.Kind switch
+            {
+                LoadKind.Light => "light",
+                LoadKind.Fixed => "alarm",
+                _ => "receptacle",
+            };
 }

@@ -16,7 +16,9 @@ public sealed record CookingDemand(VoltAmperes Demand, string Column, Derivation
 
     // Kilowatts: what is not over the first is not in the table; up to the last an appliance may go by percent instead of by
     // column C (note 3), and under the middle one the percent is larger.
-    private const double Least = 1.75, Small = 3.5, Percent = 8.75;
+    private const double Least = 1.75,
+        Small = 3.5,
+        Percent = 8.75;
 
     /// <summary>Demand of one range.</summary>
     /// <param name="nameplate">Its nameplate, at most 27 kW.</param>
@@ -34,11 +36,13 @@ public sealed record CookingDemand(VoltAmperes Demand, string Column, Derivation
     /// <exception cref="ArgumentException">None, or more than the table has.</exception>
     public static CookingDemand Of(IReadOnlyList<VoltAmperes> nameplates)
     {
-        if (nameplates.Count == 0 || nameplates.Count > Most) throw new ArgumentException($"Cooking demand is for 1 to {Most} appliances.", nameof(nameplates));
+        if (nameplates.Count == 0 || nameplates.Count > Most)
+            throw new ArgumentException($"Cooking demand is for 1 to {Most} appliances.", nameof(nameplates));
         var steps = nameplates.Select(p => Derivation.Fact("Nameplate", $"{p}"));
         double[] plates = [.. nameplates.Where(InTable).Select(p => p.Value / 1000)];
         var full = nameplates.Where(p => !InTable(p)).Sum(p => p.Value / 1000);
-        if (plates.Length == 0) return Done(full, $"{full:0.##} kW in full", "under the table", steps);
+        if (plates.Length == 0)
+            return Done(full, $"{full:0.##} kW in full", "under the table", steps);
         var (demand, formula, column) = OfTable(plates);
         return Done(demand + full, full > 0 ? $"{formula} + {full:0.##} kW in full" : formula, column, steps);
     }
@@ -48,11 +52,18 @@ public sealed record CookingDemand(VoltAmperes Demand, string Column, Derivation
         var c = Row(plates.Length).C;
         if (plates.All(p => p <= Percent))
         {
-            var groups = new[] { (Plates: plates.Where(p => p < Small).ToList(), A: true), (Plates: plates.Where(p => p >= Small).ToList(), A: false) };
-            var parts = groups.Where(g => g.Plates.Count > 0)
-                .Select(g => (Sum: g.Plates.Sum(), Share: g.A ? Row(g.Plates.Count).A : Row(g.Plates.Count).B)).ToList();
+            var groups = new[]
+            {
+                (Plates: plates.Where(p => p < Small).ToList(), A: true),
+                (Plates: plates.Where(p => p >= Small).ToList(), A: false),
+            };
+            var parts = groups
+                .Where(g => g.Plates.Count > 0)
+                .Select(g => (Sum: g.Plates.Sum(), Share: g.A ? Row(g.Plates.Count).A : Row(g.Plates.Count).B))
+                .ToList();
             var byPercent = parts.Sum(p => p.Sum * p.Share / 100);
-            if (byPercent <= c) return (byPercent, string.Join(" + ", parts.Select(p => $"{p.Sum:0.##} kW x {p.Share} percent")), "columns A and B");
+            if (byPercent <= c)
+                return (byPercent, string.Join(" + ", parts.Select(p => $"{p.Sum:0.##} kW x {p.Share} percent")), "columns A and B");
         }
 
         var average = plates.Select(p => Math.Max(12, p)).Average();
@@ -66,6 +77,15 @@ public sealed record CookingDemand(VoltAmperes Demand, string Column, Derivation
     private static CookingDemand Done(double kilowatts, string formula, string column, IEnumerable<Derivation> steps)
     {
         var demand = new VoltAmperes(kilowatts * 1000);
-        return new(demand, column, new("Cooking demand", $"{demand}") { Formula = formula, Citation = $"220.55, {column}", Steps = [.. steps] });
+        return new(
+            demand,
+            column,
+            new("Cooking demand", $"{demand}")
+            {
+                Formula = formula,
+                Citation = $"220.55, {column}",
+                Steps = [.. steps],
+            }
+        );
     }
 }

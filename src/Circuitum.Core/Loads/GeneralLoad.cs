@@ -15,5 +15,6 @@ public static class GeneralLoad
     /// <param name="edition">The edition.</param>
     /// <param name="areaSqFt">Floor area by the outside line, in square feet.</param>
     /// <param name="breaker">Their breakers in amperes.</param>
-    public static int LeastCircuits(CodeEdition edition, double areaSqFt, int breaker) => (int)Math.Ceiling((Of(edition, areaSqFt).Value / (120 * breaker)) - 1e-9);
+    public static int LeastCircuits(CodeEdition edition, double areaSqFt, int breaker) =>
+        (int)Math.Ceiling((Of(edition, areaSqFt).Value / (120 * breaker)) - 1e-9);
 }

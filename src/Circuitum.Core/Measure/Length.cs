@@ -7,8 +7,10 @@ namespace Circuitum.Core.Measure;
 /// inch (15 875) and a millimetre (10 000) are whole, so neither trade's numbers are ever rounded.
 /// </summary>
 /// <param name="Units">Tenths of a micrometre; may be negative for a direction.</param>
-public readonly record struct Length(long Units) :
-    IComparable<Length>, IAdditionOperators<Length, Length, Length>, ISubtractionOperators<Length, Length, Length>
+public readonly record struct Length(long Units)
+    : IComparable<Length>,
+        IAdditionOperators<Length, Length, Length>,
+        ISubtractionOperators<Length, Length, Length>
 {
     /// <summary>Units in a sixteenth of an inch.</summary>
     public const long UnitsPerSixteenth = 15_875;
@@ -26,8 +28,7 @@ public readonly record struct Length(long Units) :
     public static Length Zero => default;
 
     /// <summary>A length of whole and fractional inches, rounded to the nearest sixteenth.</summary>
-    public static Length Inches(double inches) =>
-        new((long)Math.Round(inches * 16, MidpointRounding.AwayFromZero) * UnitsPerSixteenth);
+    public static Length Inches(double inches) => new((long)Math.Round(inches * 16, MidpointRounding.AwayFromZero) * UnitsPerSixteenth);
 
     /// <summary>A length of whole feet and inches, the inches rounded to the nearest sixteenth.</summary>
     public static Length Feet(double feet, double inches = 0) => Inches((feet * 12) + inches);

@@ -59,25 +59,33 @@ public static partial class LengthText
 
         var negative = typed.StartsWith('-');
         var body = Normalise(negative ? typed[1..].TrimStart() : typed);
-        if (FeetInches().Match(body) is { Success: true } both) return FromFeetInches(both, negative, typed, out length, out problem);
-        if (WithUnit().Match(body) is { Success: true } unit) return FromUnit(unit, negative, typed, out length, out problem);
+        if (FeetInches().Match(body) is { Success: true } both)
+            return FromFeetInches(both, negative, typed, out length, out problem);
+        if (WithUnit().Match(body) is { Success: true } unit)
+            return FromUnit(unit, negative, typed, out length, out problem);
         problem = $"'{Shorten(typed)}' is not a length. Type 12'6, 12-6, 150 in, 3.8 m or 3800 (millimetres).";
         return false;
     }
 
     /// <summary>Reads a length that is known to be good, such as one in a test.</summary>
     /// <exception cref="FormatException">The text is not a length.</exception>
-    public static Length Parse(string text) => TryParse(text, out var length, out var problem) ? length : throw new FormatException(problem);
+    public static Length Parse(string text) =>
+        TryParse(text, out var length, out var problem) ? length : throw new FormatException(problem);
 
-    private static string Normalise(string text) => text
-        .Replace('\u2032', '\'').Replace('\u2019', '\'').Replace('\u2033', '"').Replace('\u201d', '"').ToLowerInvariant();
+    private static string Normalise(string text) =>
+        text.Replace('\u2032', '\'').Replace('\u2019', '\'').Replace('\u2033', '"').Replace('\u201d', '"').ToLowerInvariant();
 
     private static string Shorten(string text) => text.Length > 24 ? text[..24] + "..." : text;
 
     private static string Fraction(long sixteenths)
     {
-        if (sixteenths == 0) return "";
-        var divisor = sixteenths % 8 == 0 ? 8 : sixteenths % 4 == 0 ? 4 : sixteenths % 2 == 0 ? 2 : 1;
+        if (sixteenths == 0)
+            return "";
+        var divisor =
+            sixteenths % 8 == 0 ? 8
+            : sixteenths % 4 == 0 ? 4
+            : sixteenths % 2 == 0 ? 2
+            : 1;
         return $" {sixteenths / divisor}/{16 / divisor}";
     }
 
@@ -114,18 +122,27 @@ public static partial class LengthText
         number += part;
         switch (match.Groups["unit"].Value)
         {
-            case "'" or "ft" or "feet" or "foot": return InSixteenths(number * 12, negative, typed, out length, out problem);
-            case "\"" or "in" or "inch" or "inches": return InSixteenths(number, negative, typed, out length, out problem);
-            case "mm": return InMillimetres(number, negative, typed, out length, out problem);
-            case "cm": return InMillimetres(number * 10, negative, typed, out length, out problem);
-            case "m": return InMillimetres(number * 1000, negative, typed, out length, out problem);
+            case "'" or "ft" or "feet" or "foot":
+                return InSixteenths(number * 12, negative, typed, out length, out problem);
+            case "\"" or "in" or "inch" or "inches":
+                return InSixteenths(number, negative, typed, out length, out problem);
+            case "mm":
+                return InMillimetres(number, negative, typed, out length, out problem);
+            case "cm":
+                return InMillimetres(number * 10, negative, typed, out length, out problem);
+            case "m":
+                return InMillimetres(number * 1000, negative, typed, out length, out problem);
         }
 
         // A bare number is feet while it is the size of a room and millimetres once only millimetres make sense.
-        if (number <= 60) return InSixteenths(number * 12, negative, typed, out length, out problem);
-        if (number >= 300) return InMillimetres(number, negative, typed, out length, out problem);
+        if (number <= 60)
+            return InSixteenths(number * 12, negative, typed, out length, out problem);
+        if (number >= 300)
+            return InMillimetres(number, negative, typed, out length, out problem);
         length = default;
-        problem = $"'{Shorten(typed)}' could be feet, inches or millimetres. Say which: {match.Groups["num"].Value} in, {match.Groups["num"].Value}' or {match.Groups["num"].Value} mm.";
+        problem =
+            $"'{Shorten(typed)}' could be feet, inches or millimetres. Say which: {match.Groups["num"].Value} in, "
+            + $"{match.Groups["num"].Value}' or {match.Groups["num"].Value} mm.";
         return false;
     }
 
@@ -134,19 +151,33 @@ public static partial class LengthText
     private static bool TryFraction(Group numerator, Group denominator, out decimal value)
     {
         value = 0;
-        if (!numerator.Success) return true;
+        if (!numerator.Success)
+            return true;
         var top = Decimal(numerator.Value);
         var bottom = Decimal(denominator.Value);
-        if (bottom is not (2 or 4 or 8 or 16) || top >= bottom) return false;
+        if (bottom is not (2 or 4 or 8 or 16) || top >= bottom)
+            return false;
         value = top / bottom;
         return true;
     }
 
     private static bool InSixteenths(decimal inches, bool negative, string typed, out Length length, out string problem) =>
-        Bounded(Math.Round(inches * 16, MidpointRounding.AwayFromZero) * Length.UnitsPerSixteenth, negative, typed, out length, out problem);
+        Bounded(
+            Math.Round(inches * 16, MidpointRounding.AwayFromZero) * Length.UnitsPerSixteenth,
+            negative,
+            typed,
+            out length,
+            out problem
+        );
 
     private static bool InMillimetres(decimal millimetres, bool negative, string typed, out Length length, out string problem) =>
-        Bounded(Math.Round(millimetres * Length.UnitsPerMillimetre, MidpointRounding.AwayFromZero), negative, typed, out length, out problem);
+        Bounded(
+            Math.Round(millimetres * Length.UnitsPerMillimetre, MidpointRounding.AwayFromZero),
+            negative,
+            typed,
+            out length,
+            out problem
+        );
 
     private static bool Bounded(decimal units, bool negative, string typed, out Length length, out string problem)
     {
@@ -162,9 +193,25 @@ public static partial class LengthText
         return true;
     }
 
-    [GeneratedRegex("""^(?<ft>[0-9]{1,6}(\.[0-9]{1,6})?)\s*(?:'|ft)\s*-?\s*(?:(?<in>[0-9]{1,3}(\.[0-9]{1,6})?)(?:[\s-]+(?<n>[0-9]{1,2})/(?<d>[0-9]{1,2}))?|(?<n>[0-9]{1,2})/(?<d>[0-9]{1,2}))\s*(?:"|in)?$|^(?<ft>[0-9]{1,6})-(?<in>[0-9]{1,3}(\.[0-9]{1,6})?)(?:\s+(?<n>[0-9]{1,2})/(?<d>[0-9]{1,2}))?\s*(?:"|in)?$""", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    private const string TypedInches = @"[0-9]{1,3}(\.[0-9]{1,6})?";
+    private const string TypedFraction = "(?<n>[0-9]{1,2})/(?<d>[0-9]{1,2})";
+    private const string InchMark = @"\s*(?:""|in)?$";
+    private const string TypedUnit = """(?<unit>'|ft|feet|foot|"|in|inch|inches|mm|cm|m)""";
+
+    // 12'6, 12' 6-1/2", 12 ft 1/2 in; or with a dash in place of the foot mark, 12-6 1/2.
+    [GeneratedRegex(
+        $@"^(?<ft>[0-9]{{1,6}}(\.[0-9]{{1,6}})?)\s*(?:'|ft)\s*-?\s*"
+            + $@"(?:(?<in>{TypedInches})(?:[\s-]+{TypedFraction})?|{TypedFraction}){InchMark}"
+            + $@"|^(?<ft>[0-9]{{1,6}})-(?<in>{TypedInches})(?:\s+{TypedFraction})?{InchMark}",
+        RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture
+    )]
     private static partial Regex FeetInches();
 
-    [GeneratedRegex("""^(?<num>[0-9]{1,9}(\.[0-9]{1,6})?)(?:\s+(?<n>[0-9]{1,2})/(?<d>[0-9]{1,2}))?\s*(?<unit>'|ft|feet|foot|"|in|inch|inches|mm|cm|m)?$|^(?<num>[0-9]{1,6})-(?<n>[0-9]{1,2})/(?<d>[0-9]{1,2})\s*(?<unit>'|ft|feet|foot|"|in|inch|inches|mm|cm|m)$""", RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture)]
+    // 3600 mm, 3.6 m, 30 1/2 in, 30-1/2".
+    [GeneratedRegex(
+        $@"^(?<num>[0-9]{{1,9}}(\.[0-9]{{1,6}})?)(?:\s+{TypedFraction})?\s*{TypedUnit}?$"
+            + $@"|^(?<num>[0-9]{{1,6}})-{TypedFraction}\s*{TypedUnit}$",
+        RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture
+    )]
     private static partial Regex WithUnit();
 }

@@ -19,9 +19,11 @@ public static class LegBalance
         {
             for (var sum = 0; sum <= table.Total; sum++)
             {
-                if (!table.Has(k, sum)) continue;
+                if (!table.Has(k, sum))
+                    continue;
                 var gap = Math.Abs(lead + sum - (table.Total - sum));
-                if (gap < bestGap) (bestK, bestSum, bestGap) = (k, sum, gap);
+                if (gap < bestGap)
+                    (bestK, bestSum, bestGap) = (k, sum, gap);
             }
         }
 

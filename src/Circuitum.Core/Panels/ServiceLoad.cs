@@ -99,7 +99,12 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         var demand = Demand(general);
         var lines = new List<Derivation>
         {
-            new("General load after demand", $"{demand:#,0} VA") { Formula = general > 120_000 ? "3000 + 117,000 x 0.35 + rest x 0.25" : $"3000 + {Math.Max(0, general - 3000):#,0} x 0.35", Citation = edition.Cite("service.demand"), Steps = [.. steps] },
+            new("General load after demand", $"{demand:#,0} VA")
+            {
+                Formula = general > 120_000 ? "3000 + 117,000 x 0.35 + rest x 0.25" : $"3000 + {Math.Max(0, general - 3000):#,0} x 0.35",
+                Citation = edition.Cite("service.demand"),
+                Steps = [.. steps],
+            },
         };
         var total = demand;
         var appliances = c.Items.Where(i => i.Kind == ServiceItemKind.Fixed).ToList();
@@ -111,13 +116,34 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
             var reduced = appliances.Where(Large).Sum(i => i.Load.Value);
             var small = appliances.Where(i => !Large(i)).Sum(i => i.Load.Value);
             var sum = (reduced * factor) + small;
-            Add("Appliances fastened in place", sum, $"{reduced:#,0} x {factor:0.00}{(small > 0 ? $" + {small:#,0}" : "")}", edition.Cite("service.appliances"), appliances);
+            Add(
+                "Appliances fastened in place",
+                sum,
+                $"{reduced:#,0} x {factor:0.00}{(small > 0 ? $" + {small:#,0}" : "")}",
+                edition.Cite("service.appliances"),
+                appliances
+            );
         }
 
         foreach (var item in c.Items.Where(i => i.Kind is ServiceItemKind.Specific or ServiceItemKind.Outlets))
         {
-            if (item.RefrigeratorAlone) lines.Add(new(item.Name, "0 VA") { Formula = $"{item.Load} by its plate", Citation = "220.52(A), exception", Because = "A kitchen refrigerator on a circuit of its own is left out of this method." });
-            else Add(item.Name, item.Load.Value, item.Kind == ServiceItemKind.Outlets ? "as planned, outlet by outlet" : "as its plate says", item.Kind == ServiceItemKind.Outlets ? "220.14" : "220.14(A)", []);
+            if (item.RefrigeratorAlone)
+                lines.Add(
+                    new(item.Name, "0 VA")
+                    {
+                        Formula = $"{item.Load} by its plate",
+                        Citation = "220.52(A), exception",
+                        Because = "A kitchen refrigerator on a circuit of its own is left out of this method.",
+                    }
+                );
+            else
+                Add(
+                    item.Name,
+                    item.Load.Value,
+                    item.Kind == ServiceItemKind.Outlets ? "as planned, outlet by outlet" : "as its plate says",
+                    item.Kind == ServiceItemKind.Outlets ? "220.14" : "220.14(A)",
+                    []
+                );
         }
 
         var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking).ToList();
@@ -125,16 +151,44 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         {
             var d = Cooking(cooking);
             total += d.Demand.Value;
-            lines.Add(new(string.Join(" and ", cooking.Select(i => i.Name)), $"{d.Demand}") { Formula = cooking.Count == 1 ? "demand table" : $"demand table for {cooking.Count}", Citation = "220.55", Steps = [d.Derivation] });
+            lines.Add(
+                new(string.Join(" and ", cooking.Select(i => i.Name)), $"{d.Demand}")
+                {
+                    Formula = cooking.Count == 1 ? "demand table" : $"demand table for {cooking.Count}",
+                    Citation = "220.55",
+                    Steps = [d.Derivation],
+                }
+            );
         }
 
-        foreach (var item in c.Items.Where(i => i.Kind == ServiceItemKind.Dryer)) Add(item.Name, Math.Max(edition.Number("dryerLeastVa"), item.Load.Value), $"the larger of {edition.Number("dryerLeastVa"):0} VA and the nameplate", "220.54", [item]);
-        foreach (var item in c.Items.Where(i => i.Kind == ServiceItemKind.Charging)) Add(item.Name, Math.Max(edition.Number("evLeastVa"), item.Load.Value), edition.Number("evLeastVa") > 0 ? $"the larger of {edition.Number("evLeastVa"):0} VA and the nameplate" : "the nameplate", edition.Cite("service.charging"), [item]);
+        foreach (var item in c.Items.Where(i => i.Kind == ServiceItemKind.Dryer))
+            Add(
+                item.Name,
+                Math.Max(edition.Number("dryerLeastVa"), item.Load.Value),
+                $"the larger of {edition.Number("dryerLeastVa"):0} VA and the nameplate",
+                "220.54",
+                [item]
+            );
+        foreach (var item in c.Items.Where(i => i.Kind == ServiceItemKind.Charging))
+            Add(
+                item.Name,
+                Math.Max(edition.Number("evLeastVa"), item.Load.Value),
+                edition.Number("evLeastVa") > 0 ? $"the larger of {edition.Number("evLeastVa"):0} VA and the nameplate" : "the nameplate",
+                edition.Cite("service.charging"),
+                [item]
+            );
         var pump = Sum(c, ServiceItemKind.HeatPump);
         var heat = Sum(c, ServiceItemKind.Heating);
         var cooling = Sum(c, ServiceItemKind.Cooling);
         var larger = Math.Max(pump + heat, cooling + pump);
-        if (larger > 0) Add("Heating or cooling, the larger", larger, $"heat {pump + heat:#,0}; cooling {cooling + pump:#,0}; loads that run together are added", "220.51, 220.60", [.. c.Items.Where(i => i.Kind is ServiceItemKind.HeatPump or ServiceItemKind.Heating or ServiceItemKind.Cooling)]);
+        if (larger > 0)
+            Add(
+                "Heating or cooling, the larger",
+                larger,
+                $"heat {pump + heat:#,0}; cooling {cooling + pump:#,0}; loads that run together are added",
+                "220.51, 220.60",
+                [.. c.Items.Where(i => i.Kind is ServiceItemKind.HeatPump or ServiceItemKind.Heating or ServiceItemKind.Cooling)]
+            );
         var coolingRuns = cooling + pump >= pump + heat;
         var motors = c.Items.Where(i => i.Motor && (i.Kind != ServiceItemKind.Cooling || coolingRuns)).ToList();
         if (motors.Count > 0)
@@ -148,7 +202,14 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         void Add(string what, double va, string formula, string cite, IReadOnlyList<ServiceItem> items)
         {
             total += va;
-            lines.Add(new(what, $"{va:#,0} VA") { Formula = formula, Citation = cite, Steps = [.. items.Select(i => Derivation.Fact(i.Name, $"{i.Load}"))] });
+            lines.Add(
+                new(what, $"{va:#,0} VA")
+                {
+                    Formula = formula,
+                    Citation = cite,
+                    Steps = [.. items.Select(i => Derivation.Fact(i.Name, $"{i.Load}"))],
+                }
+            );
         }
     }
 
@@ -156,7 +217,17 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
     public static ServiceLoad Optional(ServiceCase c, CodeEdition edition)
     {
         var (general, steps) = General(c, edition);
-        var appliances = c.Items.Where(i => i.Kind is ServiceItemKind.Fixed or ServiceItemKind.Specific or ServiceItemKind.Outlets or ServiceItemKind.Cooking or ServiceItemKind.Dryer or ServiceItemKind.Charging).ToList();
+        var appliances = c
+            .Items.Where(i =>
+                i.Kind
+                    is ServiceItemKind.Fixed
+                        or ServiceItemKind.Specific
+                        or ServiceItemKind.Outlets
+                        or ServiceItemKind.Cooking
+                        or ServiceItemKind.Dryer
+                        or ServiceItemKind.Charging
+            )
+            .ToList();
         var all = general + appliances.Sum(i => i.Load.Value);
         var demand = Math.Min(all, 10_000) + (Math.Max(0, all - 10_000) * 0.4);
         var lines = new List<Derivation>
@@ -177,11 +248,13 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         var larger = Math.Max(withHeat, cooling + pump);
         if (larger > 0)
         {
-            lines.Add(new("Heating or cooling, the larger", $"{larger:#,0} VA")
-            {
-                Formula = $"heat {pump:#,0} + {heat:#,0} x {heatShare:0.00} = {withHeat:#,0}; cooling {cooling + pump:#,0}",
-                Citation = "220.82(C)",
-            });
+            lines.Add(
+                new("Heating or cooling, the larger", $"{larger:#,0} VA")
+                {
+                    Formula = $"heat {pump:#,0} + {heat:#,0} x {heatShare:0.00} = {withHeat:#,0}; cooling {cooling + pump:#,0}",
+                    Citation = "220.82(C)",
+                }
+            );
         }
 
         return Done(ServiceMethod.Optional, demand + larger, lines, edition.Cite("service.optional"), c);
@@ -194,11 +267,15 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
     {
         var (general, _) = General(c, edition);
         var demand = Demand(general);
-        var lines = new List<Derivation> { new("General load after demand", $"{demand:#,0} VA") { Citation = edition.Cite("service.demand") } };
+        var lines = new List<Derivation>
+        {
+            new("General load after demand", $"{demand:#,0} VA") { Citation = edition.Cite("service.demand") },
+        };
         var total = demand;
         void Add(string what, double va, string formula, string cite)
         {
-            if (va <= 0) return;
+            if (va <= 0)
+                return;
             total += va;
             lines.Add(new(what, $"{va:#,0} VA") { Formula = formula, Citation = cite });
         }
@@ -207,22 +284,48 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         var factor = FixedFactor(c, edition);
         var on = all.Where(i => i.Neutral).ToList();
         var fixedVa = on.Sum(i => i.Load.Value * (CountsToFour(i, edition) ? factor : 1));
-        Add("Appliances of 120 V", fixedVa, string.Join(" + ", on.Select(i => $"{i.Load.Value:0}")) + (factor < 1 ? ", large ones x 0.75" : ""), edition.Cite("service.appliances"));
-        var others = c.Items.Where(i => i.Kind is ServiceItemKind.Specific or ServiceItemKind.Outlets && i is { Neutral: true, RefrigeratorAlone: false }).ToList();
-        Add("What is plugged in where it has its place, lights and receptacles of other buildings", others.Sum(i => i.Load.Value), string.Join(" + ", others.Select(i => $"{i.Load.Value:0}")), "220.14");
+        Add(
+            "Appliances of 120 V",
+            fixedVa,
+            string.Join(" + ", on.Select(i => $"{i.Load.Value:0}")) + (factor < 1 ? ", large ones x 0.75" : ""),
+            edition.Cite("service.appliances")
+        );
+        var others = c
+            .Items.Where(i =>
+                i.Kind is ServiceItemKind.Specific or ServiceItemKind.Outlets && i is { Neutral: true, RefrigeratorAlone: false }
+            )
+            .ToList();
+        Add(
+            "What is plugged in where it has its place, lights and receptacles of other buildings",
+            others.Sum(i => i.Load.Value),
+            string.Join(" + ", others.Select(i => $"{i.Load.Value:0}")),
+            "220.14"
+        );
         var heat = c.Items.Where(i => i.Kind is ServiceItemKind.Heating or ServiceItemKind.Charging && i.Neutral).ToList();
         Add("Heating of 120 V", heat.Sum(i => i.Load.Value), string.Join(" + ", heat.Select(i => $"{i.Load.Value:0}")), "220.51");
-        var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking && i.Neutral).ToList() is { Count: > 0 } some ? Cooking(some).Demand.Value : 0;
+        var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking && i.Neutral).ToList() is { Count: > 0 } some
+            ? Cooking(some).Demand.Value
+            : 0;
         Add("Cooking", cooking * 0.7, $"{cooking:#,0} x 0.70", "220.61(B)");
-        var dryer = c.Items.Where(i => i.Kind == ServiceItemKind.Dryer && i.Neutral).Sum(i => Math.Max(edition.Number("dryerLeastVa"), i.Load.Value));
+        var dryer = c
+            .Items.Where(i => i.Kind == ServiceItemKind.Dryer && i.Neutral)
+            .Sum(i => Math.Max(edition.Number("dryerLeastVa"), i.Load.Value));
         Add("Dryer", dryer * 0.7, $"{dryer:#,0} x 0.70", "220.61(B)");
         var motor = c.Items.Where(i => i.Motor && i.Neutral).Select(i => i.Load.Value).DefaultIfEmpty(0).Max();
         Add("Largest motor of 120 V", motor * 0.25, $"{motor:#,0} x 0.25", "220.50");
-        return new("Neutral load", $"{total:#,0} VA, {total / 240:0.0} A") { Formula = $"{total:#,0} / 240 = {total / 240:0.0} A", Citation = "220.61", Because = "What 240 V takes without a neutral is left out. By the standard method.", Steps = [.. lines] };
+        return new("Neutral load", $"{total:#,0} VA, {total / 240:0.0} A")
+        {
+            Formula = $"{total:#,0} / 240 = {total / 240:0.0} A",
+            Citation = "220.61",
+            Because = "What 240 V takes without a neutral is left out. By the standard method.",
+            Steps = [.. lines],
+        };
     }
 
     private static double FixedFactor(ServiceCase c, CodeEdition edition) =>
-        c.Items.Count(i => i.Kind == ServiceItemKind.Fixed && CountsToFour(i, edition)) >= edition.Number("fixedFewest") ? edition.Number("fixedFactor") : 1;
+        c.Items.Count(i => i.Kind == ServiceItemKind.Fixed && CountsToFour(i, edition)) >= edition.Number("fixedFewest")
+            ? edition.Number("fixedFactor")
+            : 1;
 
     // By the plate, or by the motor: from 2020 on 500 W or 1/4 hp (220.53).
     private static bool CountsToFour(ServiceItem item, CodeEdition edition) =>
@@ -231,41 +334,78 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
     private static ServiceLoad Done(ServiceMethod method, double total, List<Derivation> lines, string cite, ServiceCase c)
     {
         // What stands in no line above is told with the figure that holds it, so that nobody has to ask where it went.
-        foreach (var note in c.Within) lines.Add(new($"{note.Boxes.Length} outlet{(note.Boxes.Length == 1 ? "" : "s")} within: {note.What}", "0 VA") { Because = note.Why, Citation = note.Citation });
+        foreach (var note in c.Within)
+            lines.Add(
+                new($"{note.Boxes.Length} outlet{(note.Boxes.Length == 1 ? "" : "s")} within: {note.What}", "0 VA")
+                {
+                    Because = note.Why,
+                    Citation = note.Citation,
+                }
+            );
 
         var amps = new Amperes(total / 240);
-        return new(method, new(total), amps, new Derivation(method == ServiceMethod.Standard ? "Service load, standard method" : "Service load, optional method", $"{total:#,0} VA, {amps.Value:0.0} A")
-        {
-            Formula = $"{total:#,0} / 240 = {amps.Value:0.0} A",
-            Citation = cite,
-            Steps = [.. lines],
-        });
+        return new(
+            method,
+            new(total),
+            amps,
+            new Derivation(
+                method == ServiceMethod.Standard ? "Service load, standard method" : "Service load, optional method",
+                $"{total:#,0} VA, {amps.Value:0.0} A"
+            )
+            {
+                Formula = $"{total:#,0} / 240 = {amps.Value:0.0} A",
+                Citation = cite,
+                Steps = [.. lines],
+            }
+        );
     }
 
     private static (double Va, List<Derivation> Steps) General(ServiceCase c, CodeEdition edition)
     {
         var perFoot = edition.Number("generalVaPerSqFt");
-        var (kitchens, laundries) = c.Whole ? (Math.Max(2, c.SmallApplianceCircuits), Math.Max(1, c.LaundryCircuits)) : (c.SmallApplianceCircuits, c.LaundryCircuits);
+        var (kitchens, laundries) = c.Whole
+            ? (Math.Max(2, c.SmallApplianceCircuits), Math.Max(1, c.LaundryCircuits))
+            : (c.SmallApplianceCircuits, c.LaundryCircuits);
         var small = kitchens * edition.Number("smallApplianceVa");
         var laundry = laundries * edition.Number("laundryVa");
         var area = Math.Round(c.AreaSqFt);
-        return ((area * perFoot) + small + laundry,
-        [
-            new("General lighting and receptacles", $"{area * perFoot:#,0} VA") { Formula = $"{area:#,0} sq ft x {perFoot:0}", Citation = edition.Cite("service.general") },
-            new("Small-appliance circuits", $"{small:#,0} VA") { Formula = $"{kitchens} x {edition.Number("smallApplianceVa"):0}", Citation = "220.52(A)" },
-            new("Laundry circuits", $"{laundry:#,0} VA") { Formula = $"{laundries} x {edition.Number("laundryVa"):0}", Citation = "220.52(B)" },
-        ]);
+        return (
+            (area * perFoot) + small + laundry,
+            [
+                new("General lighting and receptacles", $"{area * perFoot:#,0} VA")
+                {
+                    Formula = $"{area:#,0} sq ft x {perFoot:0}",
+                    Citation = edition.Cite("service.general"),
+                },
+                new("Small-appliance circuits", $"{small:#,0} VA")
+                {
+                    Formula = $"{kitchens} x {edition.Number("smallApplianceVa"):0}",
+                    Citation = "220.52(A)",
+                },
+                new("Laundry circuits", $"{laundry:#,0} VA")
+                {
+                    Formula = $"{laundries} x {edition.Number("laundryVa"):0}",
+                    Citation = "220.52(B)",
+                },
+            ]
+        );
     }
 
     // The first 3000 VA in full, to 120,000 at 35 percent, the rest at 25.
-    private static double Demand(double general) => Math.Min(general, 3000) + (Math.Clamp(general - 3000, 0, 117_000) * 0.35) + (Math.Max(0, general - 120_000) * 0.25);
+    private static double Demand(double general) =>
+        Math.Min(general, 3000) + (Math.Clamp(general - 3000, 0, 117_000) * 0.35) + (Math.Max(0, general - 120_000) * 0.25);
 
     // More than the table has do not stand in one house; those over it count in full.
     private static CookingDemand Cooking(List<ServiceItem> items)
     {
         var all = items.OrderByDescending(i => i.Load.Value).Select(i => i.Load).ToList();
         var d = CookingDemand.Of([.. all.Take(CookingDemand.Most)]);
-        return all.Count <= CookingDemand.Most ? d : d with { Demand = d.Demand + all.Skip(CookingDemand.Most).Aggregate(VoltAmperes.Zero, (sum, v) => sum + v) };
+        return all.Count <= CookingDemand.Most
+            ? d
+            : d with
+            {
+                Demand = d.Demand + all.Skip(CookingDemand.Most).Aggregate(VoltAmperes.Zero, (sum, v) => sum + v),
+            };
     }
 
     private static double Sum(ServiceCase c, ServiceItemKind kind) => c.Items.Where(i => i.Kind == kind).Sum(i => i.Load.Value);

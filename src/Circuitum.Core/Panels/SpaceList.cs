@@ -15,11 +15,18 @@ public static class SpaceList
         var runs = new List<(int From, int To)>();
         foreach (var s in spaces.Distinct().Order())
         {
-            if (runs.Count > 0 && runs[^1].To == s - 1) runs[^1] = (runs[^1].From, s);
-            else runs.Add((s, s));
+            if (runs.Count > 0 && runs[^1].To == s - 1)
+                runs[^1] = (runs[^1].From, s);
+            else
+                runs.Add((s, s));
         }
 
-        return string.Join(", ", runs.SelectMany(r => r.To - r.From == 1 ? new[] { $"{r.From}", $"{r.To}" } : [r.From == r.To ? $"{r.From}" : $"{r.From}-{r.To}"]));
+        return string.Join(
+            ", ",
+            runs.SelectMany(r =>
+                r.To - r.From == 1 ? new[] { $"{r.From}", $"{r.To}" } : [r.From == r.To ? $"{r.From}" : $"{r.From}-{r.To}"]
+            )
+        );
     }
 
     /// <summary>Reads them.</summary>
@@ -33,7 +40,14 @@ public static class SpaceList
         foreach (var part in text.Split([',', ' ', ';'], StringSplitOptions.RemoveEmptyEntries))
         {
             var ends = part.Split('-');
-            if (ends.Length > 2 || !int.TryParse(ends[0], NumberStyles.None, CultureInfo.InvariantCulture, out var from) || !int.TryParse(ends[^1], NumberStyles.None, CultureInfo.InvariantCulture, out var to) || from < 1 || to < from || to > Most)
+            if (
+                ends.Length > 2
+                || !int.TryParse(ends[0], NumberStyles.None, CultureInfo.InvariantCulture, out var from)
+                || !int.TryParse(ends[^1], NumberStyles.None, CultureInfo.InvariantCulture, out var to)
+                || from < 1
+                || to < from
+                || to > Most
+            )
             {
                 problem = $"type spaces such as 13-20, 24, each from 1 to {Most}.";
                 return false;

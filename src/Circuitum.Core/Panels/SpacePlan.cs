@@ -13,12 +13,24 @@ namespace Circuitum.Core.Panels;
 /// <param name="Protective">Whether it protects against arc or ground faults.</param>
 /// <param name="TiedTo">The circuit with which it shares a neutral: the two open together and sit on opposite legs.</param>
 /// <param name="Second">A second load that breaks ties between divisions with the same gap.</param>
-public sealed record BreakerNeed(int Circuit, int Poles, int Amperes, int Va, int Room = 0, bool Protective = false, int? TiedTo = null, int Second = 0)
+public sealed record BreakerNeed(
+    int Circuit,
+    int Poles,
+    int Amperes,
+    int Va,
+    int Room = 0,
+    bool Protective = false,
+    int? TiedTo = null,
+    int Second = 0
+)
 {
     // Breakers of half the height are made up to this.
     private const int LargestHalf = 30;
 
-    /// <summary>Whether a breaker of half the height can serve it: one pole, no fault protection of its own, and no shared neutral, which needs both legs.</summary>
+    /// <summary>
+    /// Whether a breaker of half the height can serve it: one pole, no fault protection of its own, and no shared neutral, which needs both
+    /// legs.
+    /// </summary>
     public bool FitsHalf => Poles == 1 && !Protective && TiedTo is null && Amperes <= LargestHalf;
 }
 
@@ -37,7 +49,8 @@ public static class SpacePlan
     /// <summary>A space as it is written: <c>13</c>, or <c>13A</c> and <c>13B</c> for the halves of a tandem.</summary>
     /// <param name="space">The space.</param>
     /// <param name="half">Which half.</param>
-    public static string Write(int space, TandemHalf half) => $"{space}{half switch { TandemHalf.Upper => "A", TandemHalf.Lower => "B", _ => "" }}";
+    public static string Write(int space, TandemHalf half) =>
+        $"{space}{half switch { TandemHalf.Upper => "A", TandemHalf.Lower => "B", _ => "" }}";
 
     /// <summary>Reads what <see cref="Write"/> writes.</summary>
     /// <param name="text">What a person typed.</param>
@@ -46,8 +59,21 @@ public static class SpacePlan
     public static bool TryRead(string text, out (int Space, TandemHalf Half) place)
     {
         var trimmed = text.Trim();
-        var half = trimmed.Length == 0 ? TandemHalf.Whole : char.ToUpperInvariant(trimmed[^1]) switch { 'A' => TandemHalf.Upper, 'B' => TandemHalf.Lower, _ => TandemHalf.Whole };
-        var good = int.TryParse(half == TandemHalf.Whole ? trimmed : trimmed[..^1], NumberStyles.None, CultureInfo.InvariantCulture, out var space);
+        var half =
+            trimmed.Length == 0
+                ? TandemHalf.Whole
+                : char.ToUpperInvariant(trimmed[^1]) switch
+                {
+                    'A' => TandemHalf.Upper,
+                    'B' => TandemHalf.Lower,
+                    _ => TandemHalf.Whole,
+                };
+        var good = int.TryParse(
+            half == TandemHalf.Whole ? trimmed : trimmed[..^1],
+            NumberStyles.None,
+            CultureInfo.InvariantCulture,
+            out var space
+        );
         place = (space, half);
         return good;
     }
@@ -57,7 +83,12 @@ public static class SpacePlan
     /// <param name="decided">Decisions so far.</param>
     /// <param name="needs">All breakers.</param>
     /// <param name="order">Order down the panel.</param>
-    public static ImmutableArray<SpaceDecision> Fill(Panel panel, IEnumerable<SpaceDecision> decided, IReadOnlyList<BreakerNeed> needs, PanelOrder order)
+    public static ImmutableArray<SpaceDecision> Fill(
+        Panel panel,
+        IEnumerable<SpaceDecision> decided,
+        IReadOnlyList<BreakerNeed> needs,
+        PanelOrder order
+    )
     {
         var byCircuit = needs.ToDictionary(n => n.Circuit);
         var free = Enumerable.Range(1, panel.Spaces).ToHashSet();
@@ -68,9 +99,11 @@ public static class SpacePlan
             var spaces = Taken(d.Space, need.Poles).ToList();
 
             // A half that is not possible any more is given up by the planner; a person's stays and is found.
-            if (shared && d.By == Maker.Planner && !(need.FitsHalf && panel.TakesTandem(d.Space))) continue;
+            if (shared && d.By == Maker.Planner && !(need.FitsHalf && panel.TakesTandem(d.Space)))
+                continue;
             var beside = shared && placed.Any(p => p.Space == d.Space && p.Half != TandemHalf.Whole && p.Half != d.Half);
-            if (!(beside || spaces.All(free.Contains)) || placed.Any(p => p.Circuit == d.Circuit)) continue;
+            if (!(beside || spaces.All(free.Contains)) || placed.Any(p => p.Circuit == d.Circuit))
+                continue;
             free.ExceptWith(spaces);
             placed.Add(d);
         }
@@ -84,17 +117,39 @@ public static class SpacePlan
         var isShort = open.Sum(n => n.Poles) > free.Count;
         foreach (var need in Ordered(open.Where(n => n.Poles == 2 || Leads(n, open)), order))
         {
-            var at = free.OrderBy(s => isShort ? Taken(s, 2).Count(panel.TakesTandem) : 0).ThenBy(s => s).FirstOrDefault(s => free.Contains(s + 2));
-            if (at == 0) continue;
+            var at = free.OrderBy(s => isShort ? Taken(s, 2).Count(panel.TakesTandem) : 0)
+                .ThenBy(s => s)
+                .FirstOrDefault(s => free.Contains(s + 2));
+            if (at == 0)
+                continue;
             free.ExceptWith([at, at + 2]);
-            placed.Add(new SpaceDecision { Panel = panel.Id, Circuit = need.Circuit, Space = at, By = Maker.Planner });
-            if (need.Poles == 1) placed.Add(new SpaceDecision { Panel = panel.Id, Circuit = need.TiedTo!.Value, Space = at + 2, By = Maker.Planner });
+            placed.Add(
+                new SpaceDecision
+                {
+                    Panel = panel.Id,
+                    Circuit = need.Circuit,
+                    Space = at,
+                    By = Maker.Planner,
+                }
+            );
+            if (need.Poles == 1)
+                placed.Add(
+                    new SpaceDecision
+                    {
+                        Panel = panel.Id,
+                        Circuit = need.TiedTo!.Value,
+                        Space = at + 2,
+                        By = Maker.Planner,
+                    }
+                );
         }
 
         var tied = placed.Select(p => p.Circuit).ToHashSet();
         List<BreakerNeed> ones = [.. Ordered(open.Where(n => n.Poles == 1 && !tied.Contains(n.Circuit)), order)];
-        if (ones.Count <= free.Count || panel.TandemSpaces.IsEmpty) PlaceOnePole(panel, ones, placed, free, byCircuit);
-        else TandemPlan.Place(panel, ones, placed, free, byCircuit);
+        if (ones.Count <= free.Count || panel.TandemSpaces.IsEmpty)
+            PlaceOnePole(panel, ones, placed, free, byCircuit);
+        else
+            TandemPlan.Place(panel, ones, placed, free, byCircuit);
         return [.. placed.OrderBy(p => p.Space)];
     }
 
@@ -102,7 +157,8 @@ public static class SpacePlan
     public static bool CanTie(int one, int other) => Math.Abs(one - other) == 2;
 
     // Of two breakers that are tied, the one with the lower number is placed and takes the other along.
-    private static bool Leads(BreakerNeed need, List<BreakerNeed> open) => need.TiedTo is { } mate && need.Circuit < mate && open.Any(n => n.Circuit == mate);
+    private static bool Leads(BreakerNeed need, List<BreakerNeed> open) =>
+        need.TiedTo is { } mate && need.Circuit < mate && open.Any(n => n.Circuit == mate);
 
     // The planner's own places of a tied pair are given up where they are not one under the other.
     private static void Untie(List<SpaceDecision> placed, Dictionary<int, BreakerNeed> byCircuit, HashSet<int> free)
@@ -110,13 +166,20 @@ public static class SpacePlan
         foreach (var d in placed.Where(d => byCircuit[d.Circuit].TiedTo is not null).ToList())
         {
             var mate = placed.FirstOrDefault(p => p.Circuit == byCircuit[d.Circuit].TiedTo);
-            if (d.By == Maker.Person || (mate is not null && CanTie(mate.Space, d.Space))) continue;
+            if (d.By == Maker.Person || (mate is not null && CanTie(mate.Space, d.Space)))
+                continue;
             placed.Remove(d);
             free.Add(d.Space);
         }
     }
 
-    private static void PlaceOnePole(Panel panel, List<BreakerNeed> ones, List<SpaceDecision> placed, HashSet<int> free, Dictionary<int, BreakerNeed> byCircuit)
+    private static void PlaceOnePole(
+        Panel panel,
+        List<BreakerNeed> ones,
+        List<SpaceDecision> placed,
+        HashSet<int> free,
+        Dictionary<int, BreakerNeed> byCircuit
+    )
     {
         // Spares stay together at the bottom: only as many of the free spaces, from the top, as there are breakers, and one more
         // because two spaces side by side are on the same leg.
@@ -124,13 +187,27 @@ public static class SpacePlan
         var a = new Queue<int>(usable.Where(OnLegA));
         var b = new Queue<int>(usable.Where(s => !OnLegA(s)));
         var fitting = ones.Take(usable.Count).ToList();
-        var lead = placed.Where(p => byCircuit[p.Circuit].Poles == 1).Sum(p => OnLegA(p.Space) ? byCircuit[p.Circuit].Va : -byCircuit[p.Circuit].Va);
+        var lead = placed
+            .Where(p => byCircuit[p.Circuit].Poles == 1)
+            .Sum(p => OnLegA(p.Space) ? byCircuit[p.Circuit].Va : -byCircuit[p.Circuit].Va);
         var split = LegBalance.Split([.. fitting.Select(f => f.Va)], a.Count, b.Count, lead);
         bool[] onA = [.. split];
-        var second = placed.Where(p => byCircuit[p.Circuit].Poles == 1).Sum(p => OnLegA(p.Space) ? byCircuit[p.Circuit].Second : -byCircuit[p.Circuit].Second) + fitting.Select((f, i) => onA[i] ? f.Second : -f.Second).Sum();
+        var second =
+            placed
+                .Where(p => byCircuit[p.Circuit].Poles == 1)
+                .Sum(p => OnLegA(p.Space) ? byCircuit[p.Circuit].Second : -byCircuit[p.Circuit].Second)
+            + fitting.Select((f, i) => onA[i] ? f.Second : -f.Second).Sum();
         BreakTies(fitting, onA, second);
         for (var i = 0; i < fitting.Count; i++)
-            placed.Add(new SpaceDecision { Panel = panel.Id, Circuit = fitting[i].Circuit, Space = (onA[i] ? a : b).Dequeue(), By = Maker.Planner });
+            placed.Add(
+                new SpaceDecision
+                {
+                    Panel = panel.Id,
+                    Circuit = fitting[i].Circuit,
+                    Space = (onA[i] ? a : b).Dequeue(),
+                    By = Maker.Planner,
+                }
+            );
     }
 
     // Breakers of the same load change legs where that brings the legs closer by the second load.
@@ -143,23 +220,30 @@ public static class SpacePlan
             {
                 for (var j = 0; j < needs.Count; j++)
                 {
-                    if (!onA[i] || onA[j] || needs[i].Va != needs[j].Va) continue;
+                    if (!onA[i] || onA[j] || needs[i].Va != needs[j].Va)
+                        continue;
                     var then = gap + (2 * (needs[j].Second - needs[i].Second));
-                    if (Math.Abs(then) < best.Gap) best = (i, j, Math.Abs(then));
+                    if (Math.Abs(then) < best.Gap)
+                        best = (i, j, Math.Abs(then));
                 }
             }
 
-            if (best.From < 0) return;
+            if (best.From < 0)
+                return;
             gap += 2 * (needs[best.To].Second - needs[best.From].Second);
             (onA[best.From], onA[best.To]) = (false, true);
         }
     }
 
-    private static IEnumerable<BreakerNeed> Ordered(IEnumerable<BreakerNeed> needs, PanelOrder order) => order switch
-    {
-        PanelOrder.LargestFirst => needs.OrderByDescending(n => n.Amperes).ThenBy(n => n.Circuit),
-        PanelOrder.ByRoom => needs.OrderBy(n => n.Room).ThenBy(n => n.Circuit),
-        PanelOrder.ProtectionTogether => needs.OrderByDescending(n => n.Protective).ThenByDescending(n => n.Amperes).ThenBy(n => n.Circuit),
-        _ => needs.OrderBy(n => n.Circuit),
-    };
+    private static IEnumerable<BreakerNeed> Ordered(IEnumerable<BreakerNeed> needs, PanelOrder order) =>
+        order switch
+        {
+            PanelOrder.LargestFirst => needs.OrderByDescending(n => n.Amperes).ThenBy(n => n.Circuit),
+            PanelOrder.ByRoom => needs.OrderBy(n => n.Room).ThenBy(n => n.Circuit),
+            PanelOrder.ProtectionTogether => needs
+                .OrderByDescending(n => n.Protective)
+                .ThenByDescending(n => n.Amperes)
+                .ThenBy(n => n.Circuit),
+            _ => needs.OrderBy(n => n.Circuit),
+        };
 }

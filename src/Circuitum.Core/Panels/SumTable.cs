@@ -26,7 +26,8 @@ internal sealed class SumTable
             for (var k = 0; k < next.Length; k++)
             {
                 next[k] = k < reach[i].Length ? (ulong[])reach[i][k].Clone() : new ulong[words];
-                if (k > 0) OrShifted(next[k], reach[i][k - 1], loads[i]);
+                if (k > 0)
+                    OrShifted(next[k], reach[i][k - 1], loads[i]);
             }
 
             reach[i + 1] = next;
@@ -43,7 +44,9 @@ internal sealed class SumTable
     internal int[] Of(int k)
     {
         var sums = new List<int>();
-        for (var s = 0; s <= Total; s++) if (Bit(reach[^1][k], s)) sums.Add(s);
+        for (var s = 0; s <= Total; s++)
+            if (Bit(reach[^1][k], s))
+                sums.Add(s);
         return [.. sums];
     }
 
@@ -53,7 +56,8 @@ internal sealed class SumTable
         var picked = new bool[loads.Count];
         for (var i = loads.Count; i > 0; i--)
         {
-            if (k < reach[i - 1].Length && Bit(reach[i - 1][k], sum)) continue;
+            if (k < reach[i - 1].Length && Bit(reach[i - 1][k], sum))
+                continue;
             picked[i - 1] = true;
             k--;
             sum -= loads[i - 1];
@@ -70,7 +74,8 @@ internal sealed class SumTable
         for (var w = into.Length - 1; w >= whole; w--)
         {
             var bits = from[w - whole] << part;
-            if (part > 0 && w - whole > 0) bits |= from[w - whole - 1] >> (64 - part);
+            if (part > 0 && w - whole > 0)
+                bits |= from[w - whole - 1] >> (64 - part);
             into[w] |= bits;
         }
     }

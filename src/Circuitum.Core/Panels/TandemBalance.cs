@@ -19,7 +19,12 @@ public static class TandemBalance
     /// <param name="a">Room on leg A.</param>
     /// <param name="b">Room on leg B.</param>
     /// <param name="lead">How much leg A carries more than leg B already.</param>
-    public static (ImmutableArray<bool> OnA, int ExtraA, int ExtraB)? Split(IReadOnlyList<(int Va, bool Half)> loads, LegRoom a, LegRoom b, int lead = 0)
+    public static (ImmutableArray<bool> OnA, int ExtraA, int ExtraB)? Split(
+        IReadOnlyList<(int Va, bool Half)> loads,
+        LegRoom a,
+        LegRoom b,
+        int lead = 0
+    )
     {
         var (halves, wholes) = (Table(loads, true), Table(loads, false));
 
@@ -30,19 +35,23 @@ public static class TandemBalance
         (int Gap, int Halves, int Wholes, int HalfSum, int WholeSum, int ExtraA)? best = null;
         foreach (var (onA, k, j) in Counts())
         {
-            if (best is { Gap: <= 1 }) break;
+            if (best is { Gap: <= 1 })
+                break;
             foreach (var sum in halfSums[k] ??= halves.Of(k))
             {
-                if (best is { Gap: <= 1 }) break;
+                if (best is { Gap: <= 1 })
+                    break;
                 foreach (var other in Near(wholeSums[j] ??= wholes.Of(j), ((total - lead) / 2) - sum))
                 {
                     var gap = Math.Abs(lead + (2 * (sum + other)) - total);
-                    if (best is null || gap < best.Value.Gap) best = (gap, k, j, sum, other, onA);
+                    if (best is null || gap < best.Value.Gap)
+                        best = (gap, k, j, sum, other, onA);
                 }
             }
         }
 
-        if (best is not { } b0) return null;
+        if (best is not { } b0)
+            return null;
         var (half, whole) = (new Queue<bool>(halves.Pick(b0.Halves, b0.HalfSum)), new Queue<bool>(wholes.Pick(b0.Wholes, b0.WholeSum)));
         return ([.. loads.Select(l => l.Half ? half.Dequeue() : whole.Dequeue())], b0.ExtraA, extra - b0.ExtraA);
 
@@ -70,7 +79,9 @@ public static class TandemBalance
     private static IEnumerable<int> Near(int[] sums, int wanted)
     {
         var at = Array.BinarySearch(sums, wanted);
-        if (at < 0) at = ~at;
-        for (var i = Math.Max(0, at - 1); i <= Math.Min(sums.Length - 1, at + 1); i++) yield return sums[i];
+        if (at < 0)
+            at = ~at;
+        for (var i = Math.Max(0, at - 1); i <= Math.Min(sums.Length - 1, at + 1); i++)
+            yield return sums[i];
     }
 }

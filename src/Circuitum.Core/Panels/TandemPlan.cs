@@ -2,24 +2,51 @@ using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Panels;
 
-/// <summary>Places one-pole breakers when the whole spaces are too few: two small ones share a space where the panel's listing allows it.</summary>
+/// <summary>
+/// Places one-pole breakers when the whole spaces are too few: two small ones share a space where the panel's listing allows it.
+/// </summary>
 internal static class TandemPlan
 {
-    internal static void Place(Panel panel, List<BreakerNeed> ones, List<SpaceDecision> placed, HashSet<int> free, Dictionary<int, BreakerNeed> needs)
+    internal static void Place(
+        Panel panel,
+        List<BreakerNeed> ones,
+        List<SpaceDecision> placed,
+        HashSet<int> free,
+        Dictionary<int, BreakerNeed> needs
+    )
     {
         // A breaker that the planner put in a whole space, or the lone half of a tandem, leaves a half beside it.
-        var halves = placed.GroupBy(p => p.Space)
-            .Where(g => g.Count() == 1 && panel.TakesTandem(g.Key) && needs[g.First().Circuit].FitsHalf && (g.First().Half != TandemHalf.Whole || g.First().By == Maker.Planner))
-            .Select(g => g.Key).Order().ToList();
-        LegRoom Room(bool legA) => new(free.Count(s => SpacePlan.OnLegA(s) == legA), halves.Count(s => SpacePlan.OnLegA(s) == legA), free.Count(s => SpacePlan.OnLegA(s) == legA && panel.TakesTandem(s)));
-        var lead = placed.Where(p => needs[p.Circuit].Poles == 1).Sum(p => SpacePlan.OnLegA(p.Space) ? needs[p.Circuit].Va : -needs[p.Circuit].Va);
+        var halves = placed
+            .GroupBy(p => p.Space)
+            .Where(g =>
+                g.Count() == 1
+                && panel.TakesTandem(g.Key)
+                && needs[g.First().Circuit].FitsHalf
+                && (g.First().Half != TandemHalf.Whole || g.First().By == Maker.Planner)
+            )
+            .Select(g => g.Key)
+            .Order()
+            .ToList();
+        LegRoom Room(bool legA) =>
+            new(
+                free.Count(s => SpacePlan.OnLegA(s) == legA),
+                halves.Count(s => SpacePlan.OnLegA(s) == legA),
+                free.Count(s => SpacePlan.OnLegA(s) == legA && panel.TakesTandem(s))
+            );
+        var lead = placed
+            .Where(p => needs[p.Circuit].Poles == 1)
+            .Sum(p => SpacePlan.OnLegA(p.Space) ? needs[p.Circuit].Va : -needs[p.Circuit].Va);
         var fitting = ones.ToList();
         while (fitting.Count > 0)
         {
             if (TandemBalance.Split([.. fitting.Select(n => (n.Va, n.FitsHalf))], Room(true), Room(false), lead) is not { } split)
             {
                 // The last one that fits nowhere goes without; the finding says so.
-                fitting.RemoveAt(fitting.FindLastIndex(n => !n.FitsHalf) is var whole and >= 0 && fitting.Count(n => !n.FitsHalf) > free.Count ? whole : fitting.Count - 1);
+                fitting.RemoveAt(
+                    fitting.FindLastIndex(n => !n.FitsHalf) is var whole and >= 0 && fitting.Count(n => !n.FitsHalf) > free.Count
+                        ? whole
+                        : fitting.Count - 1
+                );
                 continue;
             }
 
@@ -29,14 +56,33 @@ internal static class TandemPlan
         }
     }
 
-    private static void Leg(Panel panel, List<BreakerNeed> needs, bool legA, int extra, List<SpaceDecision> placed, HashSet<int> free, List<int> halves)
+    private static void Leg(
+        Panel panel,
+        List<BreakerNeed> needs,
+        bool legA,
+        int extra,
+        List<SpaceDecision> placed,
+        HashSet<int> free,
+        List<int> halves
+    )
     {
         var (small, large) = (new Queue<BreakerNeed>(needs.Where(n => n.FitsHalf)), new Queue<BreakerNeed>(needs.Where(n => !n.FitsHalf)));
-        void Put(BreakerNeed need, int space, TandemHalf half) => placed.Add(new SpaceDecision { Panel = panel.Id, Circuit = need.Circuit, Space = space, Half = half, By = Maker.Planner });
+        void Put(BreakerNeed need, int space, TandemHalf half) =>
+            placed.Add(
+                new SpaceDecision
+                {
+                    Panel = panel.Id,
+                    Circuit = need.Circuit,
+                    Space = space,
+                    Half = half,
+                    By = Maker.Planner,
+                }
+            );
         foreach (var space in halves.Where(s => SpacePlan.OnLegA(s) == legA).Take(extra))
         {
             var there = placed.First(p => p.Space == space);
-            if (there.Half == TandemHalf.Whole) placed[placed.IndexOf(there)] = there with { Half = TandemHalf.Upper };
+            if (there.Half == TandemHalf.Whole)
+                placed[placed.IndexOf(there)] = there with { Half = TandemHalf.Upper };
             Put(small.Dequeue(), space, there.Half == TandemHalf.Lower ? TandemHalf.Upper : TandemHalf.Lower);
             extra--;
         }
@@ -48,7 +94,11 @@ internal static class TandemPlan
             free.Remove(space);
         }
 
-        foreach (var (need, space) in needs.Where(n => small.Contains(n) || large.Contains(n)).Zip(free.Where(s => SpacePlan.OnLegA(s) == legA).Order().ToList()))
+        foreach (
+            var (need, space) in needs
+                .Where(n => small.Contains(n) || large.Contains(n))
+                .Zip(free.Where(s => SpacePlan.OnLegA(s) == legA).Order().ToList())
+        )
         {
             Put(need, space, TandemHalf.Whole);
             free.Remove(space);

@@ -10,21 +10,27 @@ namespace Circuitum.Core.Protection;
 public sealed record ProtectiveDevice(DeviceKind Kind, string? Box, ImmutableArray<string> Covers)
 {
     /// <summary>Whether it protects against arc faults.</summary>
-    public bool ArcFault => Kind is DeviceKind.ArcFaultBreaker or DeviceKind.DualFunctionBreaker or DeviceKind.ArcFaultReceptacle or DeviceKind.DualFunctionReceptacle;
+    public bool ArcFault =>
+        Kind
+            is DeviceKind.ArcFaultBreaker
+                or DeviceKind.DualFunctionBreaker
+                or DeviceKind.ArcFaultReceptacle
+                or DeviceKind.DualFunctionReceptacle;
 
     /// <summary>Whether it protects against ground faults.</summary>
     public bool GroundFault => Kind is not (DeviceKind.ArcFaultBreaker or DeviceKind.ArcFaultReceptacle);
 
     /// <summary>The short mark for the schedule.</summary>
-    public string Mark => Kind switch
-    {
-        DeviceKind.ArcFaultBreaker => "AFCI",
-        DeviceKind.GroundFaultBreaker => "GFCI",
-        DeviceKind.DualFunctionBreaker => "AFCI/GFCI",
-        DeviceKind.ArcFaultReceptacle => "AFCI receptacle",
-        DeviceKind.DualFunctionReceptacle => "AFCI/GFCI receptacle",
-        _ => "GFCI receptacle",
-    };
+    public string Mark =>
+        Kind switch
+        {
+            DeviceKind.ArcFaultBreaker => "AFCI",
+            DeviceKind.GroundFaultBreaker => "GFCI",
+            DeviceKind.DualFunctionBreaker => "AFCI/GFCI",
+            DeviceKind.ArcFaultReceptacle => "AFCI receptacle",
+            DeviceKind.DualFunctionReceptacle => "AFCI/GFCI receptacle",
+            _ => "GFCI receptacle",
+        };
 }
 
 /// <summary>Kinds of protective device.</summary>
@@ -60,17 +66,19 @@ public sealed record CircuitProtection(bool ArcFault, bool GroundFault, Immutabl
     public string Mark => string.Join(" + ", Devices.Select(d => d.Mark));
 
     /// <summary>What the breaker itself protects against: <c>AF</c>, <c>GF</c>, <c>AF GF</c>, or nothing.</summary>
-    public string BreakerMark => Devices.FirstOrDefault(d => d.Box is null)?.Kind switch
-    {
-        DeviceKind.ArcFaultBreaker => "AF",
-        DeviceKind.GroundFaultBreaker => "GF",
-        DeviceKind.DualFunctionBreaker => "AF GF",
-        _ => "",
-    };
+    public string BreakerMark =>
+        Devices.FirstOrDefault(d => d.Box is null)?.Kind switch
+        {
+            DeviceKind.ArcFaultBreaker => "AF",
+            DeviceKind.GroundFaultBreaker => "GF",
+            DeviceKind.DualFunctionBreaker => "AF GF",
+            _ => "",
+        };
 
     /// <summary>The device in a box, or none.</summary>
     public ProtectiveDevice? In(string box) => Devices.FirstOrDefault(d => d.Box == box);
 
     /// <summary>A box in which a protective receptacle would be in reach: a general one on a wall, not behind an appliance.</summary>
-    public static bool CanHoldDevice(Box box) => box.Kind == BoxKind.Receptacle && box.Wall is not null && box.Height <= Measure.Length.Inches(66);
+    public static bool CanHoldDevice(Box box) =>
+        box.Kind == BoxKind.Receptacle && box.Wall is not null && box.Height <= Measure.Length.Inches(66);
 }

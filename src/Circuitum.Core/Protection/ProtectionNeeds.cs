@@ -39,49 +39,96 @@ public static class ProtectionNeeds
             Need(ProtectionKind.ArcFault, "protect.arc", $"an outlet of the laundry area in {room.Room.Name}");
         var facts = house.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(appliance) : null;
         var receptacle = box.Kind is BoxKind.Receptacle or BoxKind.Provision || facts is { Hardwired: false };
-        if (receptacle && volts <= edition.Number("groundFaultReceptacleVolts")) ByPlace();
-        if (box.Kind == BoxKind.Light && volts == 120 && kind == RoomKind.CrawlSpace) Need(ProtectionKind.GroundFault, "protect.crawlLight", $"a light in {room.Room.Name}");
-        if (facts is not null) ByAppliance(facts);
-        foreach (var (rule, demand) in edition.Demands.Where(d => d.Value.Room == kind)) ByLocalRule(rule, demand);
+        if (receptacle && volts <= edition.Number("groundFaultReceptacleVolts"))
+            ByPlace();
+        if (box.Kind == BoxKind.Light && volts == 120 && kind == RoomKind.CrawlSpace)
+            Need(ProtectionKind.GroundFault, "protect.crawlLight", $"a light in {room.Room.Name}");
+        if (facts is not null)
+            ByAppliance(facts);
+        foreach (var (rule, demand) in edition.Demands.Where(d => d.Value.Room == kind))
+            ByLocalRule(rule, demand);
         return needs.ToImmutable();
 
         void Need(ProtectionKind what, string rule, string reason, string? cite = null)
         {
-            if (edition.InForce(rule)) needs.Add(new(what, rule, cite ?? edition.Cite(rule), reason));
+            if (edition.InForce(rule))
+                needs.Add(new(what, rule, cite ?? edition.Cite(rule), reason));
         }
 
         void ByLocalRule(string rule, LocalDemand demand)
         {
-            if (demand.Kind == LocalDemandKind.GroundFault && receptacle) Need(ProtectionKind.GroundFault, rule, $"a receptacle in {room.Room.Name}, by local rule");
-            if (demand.Kind == LocalDemandKind.ArcFault && volts == 120 && box.Kind != BoxKind.Provision) Need(ProtectionKind.ArcFault, rule, $"{(box.Kind == BoxKind.Switch ? "a switch" : "an outlet")} in {room.Room.Name}, by local rule");
+            if (demand.Kind == LocalDemandKind.GroundFault && receptacle)
+                Need(ProtectionKind.GroundFault, rule, $"a receptacle in {room.Room.Name}, by local rule");
+            if (demand.Kind == LocalDemandKind.ArcFault && volts == 120 && box.Kind != BoxKind.Provision)
+                Need(
+                    ProtectionKind.ArcFault,
+                    rule,
+                    $"{(box.Kind == BoxKind.Switch ? "a switch" : "an outlet")} in {room.Room.Name}, by local rule"
+                );
         }
 
         void ByPlace()
         {
-            if (traits.GroundFault is { } place && (place != "kitchen" || edition.Way("kitchenGroundFault") == "all" || ServesCounter(house, room, box)))
-                Need(ProtectionKind.GroundFault, $"protect.{place}", box.Outside ? $"a receptacle outdoors, at {room.Room.Name}" : $"a receptacle in {room.Room.Name}");
-            if (box.Outside) return;
+            if (
+                traits.GroundFault is { } place
+                && (place != "kitchen" || edition.Way("kitchenGroundFault") == "all" || ServesCounter(house, room, box))
+            )
+                Need(
+                    ProtectionKind.GroundFault,
+                    $"protect.{place}",
+                    box.Outside ? $"a receptacle outdoors, at {room.Room.Name}" : $"a receptacle in {room.Room.Name}"
+                );
+            if (box.Outside)
+                return;
             var job = house.Job;
-            if (traits.GroundFault != "laundry" && RoomUse.InLaundryArea(house, edition, box)) Need(ProtectionKind.GroundFault, "protect.laundry", $"a receptacle of the laundry area in {room.Room.Name}");
-            if (traits.GroundFault != "bathroom" && RoomUse.IsBathroom(job, room.Room)) Need(ProtectionKind.GroundFault, "protect.bathroom", $"a receptacle in {room.Room.Name}, where a basin and a bath fixture stand");
-            if (traits.GroundFault != "kitchen" && RoomUse.PreparesFood(job, room.Room)) Need(ProtectionKind.GroundFault, "protect.food", $"a receptacle in {room.Room.Name}, where food or drink is prepared beside a sink");
-            if (traits.GroundFault != "basement" && RoomUse.IsBasement(job, room.Room) && (kind == RoomKind.Utility || edition.Traits(RoomKind.FinishedBasement).GroundFault is not null))
+            if (traits.GroundFault != "laundry" && RoomUse.InLaundryArea(house, edition, box))
+                Need(ProtectionKind.GroundFault, "protect.laundry", $"a receptacle of the laundry area in {room.Room.Name}");
+            if (traits.GroundFault != "bathroom" && RoomUse.IsBathroom(job, room.Room))
+                Need(
+                    ProtectionKind.GroundFault,
+                    "protect.bathroom",
+                    $"a receptacle in {room.Room.Name}, where a basin and a bath fixture stand"
+                );
+            if (traits.GroundFault != "kitchen" && RoomUse.PreparesFood(job, room.Room))
+                Need(
+                    ProtectionKind.GroundFault,
+                    "protect.food",
+                    $"a receptacle in {room.Room.Name}, where food or drink is prepared beside a sink"
+                );
+            if (
+                traits.GroundFault != "basement"
+                && RoomUse.IsBasement(job, room.Room)
+                && (kind == RoomKind.Utility || edition.Traits(RoomKind.FinishedBasement).GroundFault is not null)
+            )
                 Need(ProtectionKind.GroundFault, "protect.basement", $"a receptacle in {room.Room.Name}, in a basement");
             var at = Places.Of(house, box);
             foreach (var fixture in house.Job.Fixtures)
             {
                 var sink = fixture.Kind is FixtureKind.Sink or FixtureKind.Basin;
-                if (!sink && fixture.Kind is not (FixtureKind.Tub or FixtureKind.Shower)) continue;
-                if (CordInches(house, edition, box.Room, at, fixture) is not { } inches || inches > edition.Number("waterReachIn")) continue;
+                if (!sink && fixture.Kind is not (FixtureKind.Tub or FixtureKind.Shower))
+                    continue;
+                if (CordInches(house, edition, box.Room, at, fixture) is not { } inches || inches > edition.Number("waterReachIn"))
+                    continue;
                 var what = fixture.Kind.ToString().ToLowerInvariant();
-                Need(ProtectionKind.GroundFault, sink ? "protect.sink" : "protect.tub", $"{inches / 12:0.0} ft from a {what} in {house[fixture.Room].Room.Name}");
+                Need(
+                    ProtectionKind.GroundFault,
+                    sink ? "protect.sink" : "protect.tub",
+                    $"{inches / 12:0.0} ft from a {what} in {house[fixture.Room].Room.Name}"
+                );
             }
         }
 
         void ByAppliance(ApplianceFacts f)
         {
-            if (edition.GroundFaultAppliances.GetValueOrDefault(f.Type.Id) is { } named) Need(ProtectionKind.GroundFault, f.Type.Id == "sump-pump" ? "protect.sump" : "protect.appliance", $"{f.Name}: named by the rule, plug or hardwired", named);
-            if (f.Type.Charging && !f.Hardwired && breaker <= edition.Number("evReceptacleMostA")) Need(ProtectionKind.GroundFault, "protect.charging", "a receptacle for vehicle charging");
+            if (edition.GroundFaultAppliances.GetValueOrDefault(f.Type.Id) is { } named)
+                Need(
+                    ProtectionKind.GroundFault,
+                    f.Type.Id == "sump-pump" ? "protect.sump" : "protect.appliance",
+                    $"{f.Name}: named by the rule, plug or hardwired",
+                    named
+                );
+            if (f.Type.Charging && !f.Hardwired && breaker <= edition.Number("evReceptacleMostA"))
+                Need(ProtectionKind.GroundFault, "protect.charging", "a receptacle for vehicle charging");
             var where = (edition.Way("hardwiredGroundFault"), traits.Outdoors, kind is RoomKind.Garage or RoomKind.AccessoryBuilding) switch
             {
                 ("none", _, _) => null,
@@ -89,33 +136,64 @@ public static class ProtectionNeeds
                 ("outdoorsAndGarages", _, true) => "in a garage or building at grade",
                 _ => null,
             };
-            if (where is null || !f.Hardwired || breaker > edition.Number("groundFaultMostA") || f.Type.Lighting) return;
-            if (!f.Type.Hvac || edition.HvacGroundFaultFrom is not { } ended) Need(ProtectionKind.GroundFault, "protect.outdoorOutlet", $"{f.Name}: hardwired {where}, {breaker} A");
-            else if (house.Job.PermitDate is not { } permit) Need(ProtectionKind.GroundFault, "protect.outdoorOutlet", $"{f.Name}: hardwired {where}; without a permit date the exception for heating and cooling, which ended on {ended:yyyy-MM-dd}, is taken as ended");
-            else if (permit >= ended) Need(ProtectionKind.GroundFault, "protect.outdoorOutlet", $"{f.Name}: hardwired {where}; the exception for heating and cooling ended on {ended:yyyy-MM-dd}");
+            if (where is null || !f.Hardwired || breaker > edition.Number("groundFaultMostA") || f.Type.Lighting)
+                return;
+            if (!f.Type.Hvac || edition.HvacGroundFaultFrom is not { } ended)
+                Need(ProtectionKind.GroundFault, "protect.outdoorOutlet", $"{f.Name}: hardwired {where}, {breaker} A");
+            else if (house.Job.PermitDate is not { } permit)
+                Need(
+                    ProtectionKind.GroundFault,
+                    "protect.outdoorOutlet",
+                    $"{f.Name}: hardwired {where}; without a permit date the exception for heating and cooling, which ended on "
+                        + $"{ended:yyyy-MM-dd}, is taken as ended"
+                );
+            else if (permit >= ended)
+                Need(
+                    ProtectionKind.GroundFault,
+                    "protect.outdoorOutlet",
+                    $"{f.Name}: hardwired {where}; the exception for heating and cooling ended on {ended:yyyy-MM-dd}"
+                );
         }
     }
 
     // Over a counter, or on an island or a peninsula.
-    private static bool ServesCounter(HouseShape house, RoomShape room, Box box) => house.Job.Counters.Any(c => c.Room == box.Room && (
-        box.Wall is null ? Places.InchesTo(room, c.Spot, Places.Of(house, box)) < 1
-        : !c.Peninsula && c.Spot.Wall == box.Wall && box.Kind == BoxKind.Receptacle && box.Height >= Measure.Length.Inches(36) && box.Along >= c.Spot.From && box.Along <= c.Spot.From + c.Spot.Width));
+    private static bool ServesCounter(HouseShape house, RoomShape room, Box box) =>
+        house.Job.Counters.Any(c =>
+            c.Room == box.Room
+            && (
+                box.Wall is null
+                    ? Places.InchesTo(room, c.Spot, Places.Of(house, box)) < 1
+                    : !c.Peninsula
+                        && c.Spot.Wall == box.Wall
+                        && box.Kind == BoxKind.Receptacle
+                        && box.Height >= Measure.Length.Inches(36)
+                        && box.Along >= c.Spot.From
+                        && box.Along <= c.Spot.From + c.Spot.Width
+            )
+        );
 
     // The shortest way a cord could take: straight in the same room, by the doorway from the next one.
     private static double? CordInches(HouseShape house, CodeEdition edition, string roomId, Measure.Point at, Fixture fixture)
     {
         var there = house[fixture.Room];
-        if (fixture.Room == roomId) return Places.InchesTo(there, fixture.Spot, at);
+        if (fixture.Room == roomId)
+            return Places.InchesTo(there, fixture.Spot, at);
         var here = house[roomId];
-        if (here.Room.Storey != there.Room.Storey) return null;
+        if (here.Room.Storey != there.Room.Storey)
+            return null;
         double? best = null;
-        foreach (var door in here.Openings.Where(o => o.IsDoorway && o.Beyond == fixture.Room && (o.Opening.Kind == OpeningKind.Cased || edition.Way("cord") == "throughDoorways")))
+        foreach (
+            var door in here.Openings.Where(o =>
+                o.IsDoorway && o.Beyond == fixture.Room && (o.Opening.Kind == OpeningKind.Cased || edition.Way("cord") == "throughDoorways")
+            )
+        )
         {
             foreach (var place in new[] { door.From, door.From + (door.Opening.Width / 2), door.To })
             {
                 var jamb = here.On(door.Wall, place);
                 var way = at.InchesTo(jamb) + Places.InchesTo(there, fixture.Spot, jamb);
-                if (best is null || way < best) best = way;
+                if (best is null || way < best)
+                    best = way;
             }
         }
 

@@ -37,16 +37,21 @@ public sealed record ProtectionCase
     public required string FirstOutletCite { get; init; }
 }
 
-/// <summary>Puts the protective devices of a circuit at the cheapest lawful place that the preferences leave, and the cable with them.</summary>
+/// <summary>
+/// Puts the protective devices of a circuit at the cheapest lawful place that the preferences leave, and the cable with them.
+/// </summary>
 public static class ProtectionPlan
 {
-    /// <summary>How much dearer a ground-fault breaker is than a ground-fault receptacle, in cents; an estimate like the planner's weights.</summary>
+    /// <summary>
+    /// How much dearer a ground-fault breaker is than a ground-fault receptacle, in cents; an estimate like the planner's weights.
+    /// </summary>
     public const int BreakerOverReceptacle = 3000;
 
     /// <summary>The devices and the run that serves them.</summary>
     public static (CircuitProtection Protection, RunEstimate Run) Of(ProtectionCase c)
     {
-        ImmutableArray<string> Needing(ProtectionKind kind) => [.. c.Needs.Where(n => n.Value.Any(x => x.Kind == kind)).Select(n => n.Key).Order(StringComparer.Ordinal)];
+        ImmutableArray<string> Needing(ProtectionKind kind) =>
+            [.. c.Needs.Where(n => n.Value.Any(x => x.Kind == kind)).Select(n => n.Key).Order(StringComparer.Ordinal)];
         var (arc, ground) = (Needing(ProtectionKind.ArcFault), Needing(ProtectionKind.GroundFault));
         var all = Ids(c.Run);
         var holders = c.Volts == 120 ? c.Boxes.Where(CircuitProtection.CanHoldDevice).Select(b => b.Id).ToHashSet() : [];
@@ -59,21 +64,63 @@ public static class ProtectionPlan
             var both = ground.Length > 0;
             var covers = Load(run, first, both ? c.LineSide : []);
             if (arc.Concat(ground).All(covers.Contains))
-                return (new(true, both, [new(both ? DeviceKind.DualFunctionReceptacle : DeviceKind.ArcFaultReceptacle, first, Sorted(covers))], $"The home run is metal, so the device may sit in the first outlet ({c.FirstOutletCite}); the box there is metal and is marked as the first outlet."), run);
+                return (
+                    new(
+                        true,
+                        both,
+                        [new(both ? DeviceKind.DualFunctionReceptacle : DeviceKind.ArcFaultReceptacle, first, Sorted(covers))],
+                        $"The home run is metal, so the device may sit in the first outlet ({c.FirstOutletCite}); the box there "
+                            + "is metal and is marked as the first outlet."
+                    ),
+                    run
+                );
         }
 
-        var unqualified = asked ? $" An arc-fault device in the first outlet would need a metal home run and a receptacle in reach ({c.FirstOutletCite})." : "";
+        var unqualified = asked
+            ? $" An arc-fault device in the first outlet would need a metal home run and a receptacle in reach ({c.FirstOutletCite})."
+            : "";
         var breaker = arc.Length > 0 ? DeviceKind.ArcFaultBreaker : (DeviceKind?)null;
-        if (ground.Length == 0) return (new(arc.Length > 0, false, breaker is { } b ? [new(b, null, all)] : [], (breaker is null ? "No outlet on it needs either." : "One covered outlet or switch makes the whole circuit need arc-fault protection.") + unqualified), c.Run);
+        if (ground.Length == 0)
+            return (
+                new(
+                    arc.Length > 0,
+                    false,
+                    breaker is { } b ? [new(b, null, all)] : [],
+                    (
+                        breaker is null
+                            ? "No outlet on it needs either."
+                            : "One covered outlet or switch makes the whole circuit need arc-fault protection."
+                    ) + unqualified
+                ),
+                c.Run
+            );
         if (InReceptacle(arc.Length > 0, c.Chosen, c.Wishes) && Receptacle(c, holders, ground) is { } place)
         {
-            ImmutableArray<ProtectiveDevice> devices = [.. breaker is { } a ? new ProtectiveDevice[] { new(a, null, all) } : [], new(DeviceKind.GroundFaultReceptacle, place.Box, Sorted(Load(place.Run, place.Box, c.LineSide)))];
-            return (new(arc.Length > 0, true, devices, (breaker is null ? "" : "An arc-fault breaker, and ") + place.Reason + unqualified), place.Run);
+            ImmutableArray<ProtectiveDevice> devices =
+            [
+                .. breaker is { } a ? new ProtectiveDevice[] { new(a, null, all) } : [],
+                new(DeviceKind.GroundFaultReceptacle, place.Box, Sorted(Load(place.Run, place.Box, c.LineSide))),
+            ];
+            return (
+                new(arc.Length > 0, true, devices, (breaker is null ? "" : "An arc-fault breaker, and ") + place.Reason + unqualified),
+                place.Run
+            );
         }
 
         return arc.Length > 0
-            ? (new(true, true, [new(DeviceKind.DualFunctionBreaker, null, all)], "Both kinds are needed: one breaker with both functions." + unqualified), c.Run)
-            : (new(false, true, [new(DeviceKind.GroundFaultBreaker, null, all)], "A ground-fault breaker protects the whole circuit."), c.Run);
+            ? (
+                new(
+                    true,
+                    true,
+                    [new(DeviceKind.DualFunctionBreaker, null, all)],
+                    "Both kinds are needed: one breaker with both functions." + unqualified
+                ),
+                c.Run
+            )
+            : (
+                new(false, true, [new(DeviceKind.GroundFaultBreaker, null, all)], "A ground-fault breaker protects the whole circuit."),
+                c.Run
+            );
     }
 
     /// <summary>Whether ground-fault protection belongs in a receptacle: a person's choice, else the preference for the case.</summary>
@@ -81,7 +128,9 @@ public static class ProtectionPlan
     /// <param name="chosen">A person's choice, or none.</param>
     /// <param name="wishes">The preferences.</param>
     public static bool InReceptacle(bool arcFault, ProtectionPlace? chosen, Preferences wishes) =>
-        chosen is { } place ? place == ProtectionPlace.FirstReceptacle : arcFault ? wishes.BothKinds == BothKinds.BreakerAndReceptacle : wishes.GroundFault == ProtectionPlace.FirstReceptacle;
+        chosen is { } place ? place == ProtectionPlace.FirstReceptacle
+        : arcFault ? wishes.BothKinds == BothKinds.BreakerAndReceptacle
+        : wishes.GroundFault == ProtectionPlace.FirstReceptacle;
 
     /// <summary>The boxes that a device in a box protects: itself and what is on its load terminals.</summary>
     /// <param name="run">The circuit's cable.</param>
@@ -92,36 +141,68 @@ public static class ProtectionPlan
         var fed = ImmutableHashSet.Create(device).ToBuilder();
         foreach (var hop in run.Hops)
         {
-            if (hop.From is not null && fed.Contains(hop.From) && !lineSide.Contains(hop.To)) fed.Add(hop.To);
+            if (hop.From is not null && fed.Contains(hop.From) && !lineSide.Contains(hop.To))
+                fed.Add(hop.To);
         }
 
         return fed.ToImmutable();
     }
 
     /// <summary>Outlets that are better not behind a device that others trip: a freezer, a refrigerator, a sump pump, an alarm.</summary>
-    public static bool KeptClear(Job job, Box box) => box.Kind == BoxKind.SmokeAlarm || (job.ApplianceById(box.Appliance) is { } a && a.Type is "freezer" or "refrigerator" or "sump-pump");
+    public static bool KeptClear(Job job, Box box) =>
+        box.Kind == BoxKind.SmokeAlarm
+        || (job.ApplianceById(box.Appliance) is { } a && a.Type is "freezer" or "refrigerator" or "sump-pump");
 
     // Where the cable runs anyway, the box deepest in the chain that still covers all that need it; else the cable is led there first.
-    private static (string Box, RunEstimate Run, string Reason)? Receptacle(ProtectionCase c, HashSet<string> holders, ImmutableArray<string> ground)
+    private static (string Box, RunEstimate Run, string Reason)? Receptacle(
+        ProtectionCase c,
+        HashSet<string> holders,
+        ImmutableArray<string> ground
+    )
     {
-        var there = c.Run.Hops.Select(h => h.To).Where(holders.Contains).Select(b => (Box: b, Covers: Load(c.Run, b, c.LineSide))).Where(b => ground.All(b.Covers.Contains)).ToList();
+        var there = c
+            .Run.Hops.Select(h => h.To)
+            .Where(holders.Contains)
+            .Select(b => (Box: b, Covers: Load(c.Run, b, c.LineSide)))
+            .Where(b => ground.All(b.Covers.Contains))
+            .ToList();
         if (there.Count > 0)
         {
             var best = there.OrderBy(b => b.Covers.Count).ThenBy(b => b.Box, StringComparer.Ordinal).First();
             var rest = c.Run.Hops.Length - best.Covers.Count;
-            return (best.Box, c.Run, $"a ground-fault receptacle in {best.Box} protects itself and what is on its load terminals{(rest > 0 ? $"; the {rest} outlets that need none stay on when it trips" : "")}.");
+            return (
+                best.Box,
+                c.Run,
+                $"a ground-fault receptacle in {best.Box} protects itself and what is on its load terminals"
+                    + $"{(rest > 0 ? $"; the {rest} outlets that need none stay on when it trips" : "")}."
+            );
         }
 
-        if (First(c, holders) is not { } first) return null;
+        if (First(c, holders) is not { } first)
+            return null;
         var run = c.RunFrom(first);
-        if (!ground.All(Load(run, first, c.LineSide).Contains)) return null;
+        if (!ground.All(Load(run, first, c.LineSide).Contains))
+            return null;
         var longer = run.Cut - c.Run.Cut;
-        if (c.Chosen is null && longer.InFeet * c.Wishes.Weights.CableFoot > BreakerOverReceptacle) return null;
-        return (first, run, $"a ground-fault receptacle first in the chain, in {first}, protects itself and all that is on its load terminals{(longer > Length.Feet(1) ? $"; leading the cable there first takes {longer.InFeet:0} ft more" : "")}.");
+        if (c.Chosen is null && longer.InFeet * c.Wishes.Weights.CableFoot > BreakerOverReceptacle)
+            return null;
+        return (
+            first,
+            run,
+            $"a ground-fault receptacle first in the chain, in {first}, protects itself and all that is on its load terminals"
+                + $"{(longer > Length.Feet(1) ? $"; leading the cable there first takes {longer.InFeet:0} ft more" : "")}."
+        );
     }
 
     private static string? First(ProtectionCase c, HashSet<string> holders) =>
-        c.Run.First is { } head && holders.Contains(head) ? head : holders.Order(StringComparer.Ordinal).Select(h => (Box: h, c.RunFrom(h).Cut)).OrderBy(h => h.Cut).Select(h => h.Box).FirstOrDefault();
+        c.Run.First is { } head && holders.Contains(head)
+            ? head
+            : holders
+                .Order(StringComparer.Ordinal)
+                .Select(h => (Box: h, c.RunFrom(h).Cut))
+                .OrderBy(h => h.Cut)
+                .Select(h => h.Box)
+                .FirstOrDefault();
 
     private static ImmutableArray<string> Ids(RunEstimate run) => [.. run.Hops.Select(h => h.To)];
 

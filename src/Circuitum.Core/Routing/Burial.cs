@@ -11,7 +11,8 @@ public static class Burial
     public static OutsideMethod MethodOf(Job job, string to) => Said(job, to)?.Method ?? job.Preferences.OutsideMethod;
 
     /// <summary>How deep a run to a box lies: as a person says, else as deep as its method asks for.</summary>
-    public static Length DepthOf(Job job, CodeEdition edition, string to) => Said(job, to) is { Depth: { } depth } ? depth : Least(edition, MethodOf(job, to), Said(job, to)?.Driveway == true, guarded: false);
+    public static Length DepthOf(Job job, CodeEdition edition, string to) =>
+        Said(job, to) is { Depth: { } depth } ? depth : Least(edition, MethodOf(job, to), Said(job, to)?.Driveway == true, guarded: false);
 
     /// <summary>The least cover.</summary>
     /// <param name="edition">The edition.</param>
@@ -20,7 +21,16 @@ public static class Burial
     /// <param name="guarded">A 120 V branch circuit of 20 A or less with ground-fault protection ahead of it.</param>
     public static Length Least(CodeEdition edition, OutsideMethod method, bool driveway, bool guarded)
     {
-        var own = edition.Number(driveway ? "burialDrivewayIn" : method switch { OutsideMethod.PvcConduit => "burialPvcIn", OutsideMethod.RigidConduit => "burialRigidIn", _ => "burialDirectIn" });
+        var own = edition.Number(
+            driveway
+                ? "burialDrivewayIn"
+                : method switch
+                {
+                    OutsideMethod.PvcConduit => "burialPvcIn",
+                    OutsideMethod.RigidConduit => "burialRigidIn",
+                    _ => "burialDirectIn",
+                }
+        );
 
         // Protection allows less than the method asks; it never asks for more.
         return Length.Inches(guarded ? Math.Min(own, edition.Number("burialGuardedIn")) : own);

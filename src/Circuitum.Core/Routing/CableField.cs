@@ -55,24 +55,42 @@ internal sealed class CableField
     /// <param name="margin">How far it goes beyond their inside faces, in inches: over the walls.</param>
     /// <param name="openings">Rooms through whose place nothing runs: stairs that go on upward.</param>
     /// <param name="blocks">Ducts, beams and chimneys as west, north, east and south edges in inches.</param>
-    internal static CableField? Of(Length z, IReadOnlyList<RoomShape> rooms, double margin, IEnumerable<RoomShape> openings, IEnumerable<(double W, double N, double E, double S)> blocks)
+    internal static CableField? Of(
+        Length z,
+        IReadOnlyList<RoomShape> rooms,
+        double margin,
+        IEnumerable<RoomShape> openings,
+        IEnumerable<(double W, double N, double E, double S)> blocks
+    )
     {
-        if (rooms.Count == 0) return null;
+        if (rooms.Count == 0)
+            return null;
         var grow = (int)Math.Ceiling(margin / Cell);
         var west = rooms.Min(r => r.MinX.InInches) - ((grow + 1) * Cell);
         var north = rooms.Min(r => r.MinY.InInches) - ((grow + 1) * Cell);
         var columns = (int)Math.Ceiling((rooms.Max(r => r.MaxX.InInches) - west) / Cell) + grow + 2;
         var rows = (int)Math.Ceiling((rooms.Max(r => r.MaxY.InInches) - north) / Cell) + grow + 2;
         var free = new bool[columns * rows];
-        foreach (var room in rooms) Fill(room, true);
+        foreach (var room in rooms)
+            Fill(room, true);
         Grow();
-        foreach (var open in openings) Fill(open, false);
+        foreach (var open in openings)
+            Fill(open, false);
         foreach (var (w, n, e, s) in blocks)
         {
             // The cells whose middle it covers.
-            for (var j = Math.Max(0, (int)Math.Ceiling(((n - north) / Cell) - 0.5)); j <= Math.Min(rows - 1, (int)Math.Floor(((s - north) / Cell) - 0.5)); j++)
+            for (
+                var j = Math.Max(0, (int)Math.Ceiling(((n - north) / Cell) - 0.5));
+                j <= Math.Min(rows - 1, (int)Math.Floor(((s - north) / Cell) - 0.5));
+                j++
+            )
             {
-                for (var i = Math.Max(0, (int)Math.Ceiling(((w - west) / Cell) - 0.5)); i <= Math.Min(columns - 1, (int)Math.Floor(((e - west) / Cell) - 0.5)); i++) free[(j * columns) + i] = false;
+                for (
+                    var i = Math.Max(0, (int)Math.Ceiling(((w - west) / Cell) - 0.5));
+                    i <= Math.Min(columns - 1, (int)Math.Floor(((e - west) / Cell) - 0.5));
+                    i++
+                )
+                    free[(j * columns) + i] = false;
             }
         }
 
@@ -87,12 +105,19 @@ internal sealed class CableField
             for (var j = Math.Max(0, Row(room.MinY.InInches)); j <= Math.Min(rows - 1, Row(room.MaxY.InInches)); j++)
             {
                 var y = north + ((j + 0.5) * Cell);
-                var crossed = walls.Where(w => (w.A.Y.InInches <= y) != (w.B.Y.InInches <= y))
-                    .Select(w => w.A.X.InInches + ((y - w.A.Y.InInches) / (w.B.Y - w.A.Y).InInches * (w.B.X - w.A.X).InInches)).Order().ToList();
+                var crossed = walls
+                    .Where(w => (w.A.Y.InInches <= y) != (w.B.Y.InInches <= y))
+                    .Select(w => w.A.X.InInches + ((y - w.A.Y.InInches) / (w.B.Y - w.A.Y).InInches * (w.B.X - w.A.X).InInches))
+                    .Order()
+                    .ToList();
                 for (var k = 0; k + 1 < crossed.Count; k += 2)
                 {
-                    var (from, to) = (Math.Max(0, (int)Math.Ceiling(((crossed[k] - west) / Cell) - 0.5)), Math.Min(columns - 1, (int)Math.Floor(((crossed[k + 1] - west) / Cell) - 0.5)));
-                    if (to >= from) free.AsSpan((j * columns) + from, to - from + 1).Fill(value);
+                    var (from, to) = (
+                        Math.Max(0, (int)Math.Ceiling(((crossed[k] - west) / Cell) - 0.5)),
+                        Math.Min(columns - 1, (int)Math.Floor(((crossed[k + 1] - west) / Cell) - 0.5))
+                    );
+                    if (to >= from)
+                        free.AsSpan((j * columns) + from, to - from + 1).Fill(value);
                 }
             }
         }
@@ -109,15 +134,19 @@ internal sealed class CableField
                     var since = int.MinValue / 2;
                     for (var c = 0; c < cells; c++)
                     {
-                        if (was[(line * next) + (c * step)]) since = c;
-                        else if (c - since <= grow) free[(line * next) + (c * step)] = true;
+                        if (was[(line * next) + (c * step)])
+                            since = c;
+                        else if (c - since <= grow)
+                            free[(line * next) + (c * step)] = true;
                     }
 
                     since = int.MaxValue / 2;
                     for (var c = cells - 1; c >= 0; c--)
                     {
-                        if (was[(line * next) + (c * step)]) since = c;
-                        else if (since - c <= grow) free[(line * next) + (c * step)] = true;
+                        if (was[(line * next) + (c * step)])
+                            since = c;
+                        else if (since - c <= grow)
+                            free[(line * next) + (c * step)] = true;
                     }
                 }
             }
@@ -130,16 +159,21 @@ internal sealed class CableField
     /// <summary>The middle of a cell in inches.</summary>
     internal (double X, double Y) Middle((int I, int J) cell) => (west + ((cell.I + 0.5) * Cell), north + ((cell.J + 0.5) * Cell));
 
-    internal bool IsFree((int I, int J) cell) => cell.I >= 0 && cell.J >= 0 && cell.I < columns && cell.J < rows && free[(cell.J * columns) + cell.I];
+    internal bool IsFree((int I, int J) cell) =>
+        cell.I >= 0 && cell.J >= 0 && cell.I < columns && cell.J < rows && free[(cell.J * columns) + cell.I];
 
     /// <summary>The free cell nearest to a place, or none within some feet.</summary>
     internal (int I, int J)? NearestFree(double x, double y, double withinInches)
     {
-        foreach (var cell in NearestOfEach(x, y, withinInches)) return cell;
+        foreach (var cell in NearestOfEach(x, y, withinInches))
+            return cell;
         return null;
     }
 
-    /// <summary>The free cells nearest to a place, one of each part of the field that hangs together, nearest first: how a box outside is reached from the house and from a shed.</summary>
+    /// <summary>
+    /// The free cells nearest to a place, one of each part of the field that hangs together, nearest first: how a box outside is reached
+    /// from the house and from a shed.
+    /// </summary>
     internal IEnumerable<(int I, int J)> NearestOfEach(double x, double y, double withinInches)
     {
         var at = CellOf(x, y);
@@ -152,7 +186,8 @@ internal sealed class CableField
             {
                 var i = Math.Clamp(at.I, from, to - 1);
                 var (away, aside) = (Math.Abs(i - at.I) + Math.Abs(j - at.J), Math.Abs(i - at.I));
-                if (away > most || (best.TryGetValue(part, out var b) && Compare(b, (away, aside, i, j)) <= 0)) continue;
+                if (away > most || (best.TryGetValue(part, out var b) && Compare(b, (away, aside, i, j)) <= 0))
+                    continue;
                 best[part] = (away, aside, i, j);
             }
         }
@@ -160,7 +195,10 @@ internal sealed class CableField
         return best.Values.Order(Comparer<(int, int, int I, int J)>.Create(Compare)).Select(b => (b.I, b.J));
 
         static int Compare((int Away, int Aside, int I, int J) a, (int Away, int Aside, int I, int J) b) =>
-            a.Away != b.Away ? a.Away - b.Away : a.Aside != b.Aside ? a.Aside - b.Aside : a.J != b.J ? b.J - a.J : b.I - a.I;
+            a.Away != b.Away ? a.Away - b.Away
+            : a.Aside != b.Aside ? a.Aside - b.Aside
+            : a.J != b.J ? b.J - a.J
+            : b.I - a.I;
     }
 
     // What hangs together has one number: stretches of free cells, row by row, joined with those that they touch in the row before.
@@ -172,12 +210,14 @@ internal sealed class CableField
         {
             runs[j] = [];
             var row = free.AsSpan(j * columns, columns);
-            for (var from = row.IndexOf(true); from >= 0 && from < columns;)
+            for (var from = row.IndexOf(true); from >= 0 && from < columns; )
             {
                 var to = row[from..].IndexOf(false) is var gap && gap < 0 ? columns : from + gap;
                 var part = joined.Count;
                 joined.Add(part);
-                foreach (var above in j > 0 ? runs[j - 1] : []) if (above.From < to && above.To > from) joined[Root(part)] = Root(above.Part);
+                foreach (var above in j > 0 ? runs[j - 1] : [])
+                    if (above.From < to && above.To > from)
+                        joined[Root(part)] = Root(above.Part);
                 runs[j].Add((from, to, part));
                 from = to < columns && row[to..].IndexOf(true) is var next && next >= 0 ? to + next : columns;
             }
@@ -185,22 +225,27 @@ internal sealed class CableField
 
         foreach (var row in runs)
         {
-            for (var k = 0; k < row.Count; k++) row[k] = row[k] with { Part = Root(row[k].Part) };
+            for (var k = 0; k < row.Count; k++)
+                row[k] = row[k] with { Part = Root(row[k].Part) };
         }
 
         return (Enumerable.Range(0, joined.Count).Count(n => joined[n] == n), runs);
 
         int Root(int n)
         {
-            while (joined[n] != n) n = joined[n] = joined[joined[n]];
+            while (joined[n] != n)
+                n = joined[n] = joined[joined[n]];
             return n;
         }
     }
 
-    /// <summary>Where the one turn of a way between two cells lies: 0 first along, then down; 1 first down, then along; -1 when neither is free.</summary>
+    /// <summary>
+    /// Where the one turn of a way between two cells lies: 0 first along, then down; 1 first down, then along; -1 when neither is free.
+    /// </summary>
     internal int Turn((int I, int J) a, (int I, int J) b)
     {
-        if (Along(a.J, a.I, b.I) && Down(b.I, a.J, b.J)) return 0;
+        if (Along(a.J, a.I, b.I) && Down(b.I, a.J, b.J))
+            return 0;
         return Down(a.I, a.J, b.J) && Along(b.J, a.I, b.I) ? 1 : -1;
     }
 
@@ -225,10 +270,19 @@ internal sealed class CableField
             for (var i = 0; i + 1 < columns; i++)
             {
                 var at = (j * columns) + i;
-                bool a = free[at], b = free[at + 1], c = free[at + columns], d = free[at + columns + 1];
-                if ((a ? 1 : 0) + (b ? 1 : 0) + (c ? 1 : 0) + (d ? 1 : 0) != 3) continue;
-                var corner = !a ? (i + 1, j + 1) : !b ? (i, j + 1) : !c ? (i + 1, j) : (i, j);
-                if (seen.Add(corner)) yield return corner;
+                bool a = free[at],
+                    b = free[at + 1],
+                    c = free[at + columns],
+                    d = free[at + columns + 1];
+                if ((a ? 1 : 0) + (b ? 1 : 0) + (c ? 1 : 0) + (d ? 1 : 0) != 3)
+                    continue;
+                var corner =
+                    !a ? (i + 1, j + 1)
+                    : !b ? (i, j + 1)
+                    : !c ? (i + 1, j)
+                    : (i, j);
+                if (seen.Add(corner))
+                    yield return corner;
             }
         }
     }

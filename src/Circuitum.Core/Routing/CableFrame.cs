@@ -26,39 +26,58 @@ internal sealed class CableFrame
         var above = new Dictionary<string, ImmutableArray<int>>();
         var below = new Dictionary<string, ImmutableArray<int>>();
         var margin = job.Frame.OutsideWall.InInches;
-        var ground = house.Rooms.Where(r => storeys.Count > 0 && r.Room.Storey == storeys[0].Id && !r.Room.Kind.OpenAir() && r.Room.UnderOf(job.Frame) != Under.Slab).ToList();
+        var ground = house
+            .Rooms.Where(r =>
+                storeys.Count > 0 && r.Room.Storey == storeys[0].Id && !r.Room.Kind.OpenAir() && r.Room.UnderOf(job.Frame) != Under.Slab
+            )
+            .ToList();
         foreach (var part in Parts(ground, margin))
         {
-            if (CableField.Of(storeys[0].Floor - Length.Inches(6), part, margin, [], []) is { } under) fields.Add(under);
+            if (CableField.Of(storeys[0].Floor - Length.Inches(6), part, margin, [], []) is { } under)
+                fields.Add(under);
         }
 
         UnderFloor = fields.Count;
-        if (fields.Count > 0) below[storeys[0].Id] = [.. Enumerable.Range(0, fields.Count)];
+        if (fields.Count > 0)
+            below[storeys[0].Id] = [.. Enumerable.Range(0, fields.Count)];
 
         for (var s = 0; s < storeys.Count; s++)
         {
-            var rooms = house.Rooms.Where(r => r.Room.Storey == storeys[s].Id && r.Room.Kind is not (RoomKind.Deck or RoomKind.Outdoors)).ToList();
-            var upper = s + 1 < storeys.Count ? house.Rooms.Where(r => r.Room.Storey == storeys[s + 1].Id && r.Room.Kind == RoomKind.Stairs).ToList() : [];
+            var rooms = house
+                .Rooms.Where(r => r.Room.Storey == storeys[s].Id && r.Room.Kind is not (RoomKind.Deck or RoomKind.Outdoors))
+                .ToList();
+            var upper =
+                s + 1 < storeys.Count
+                    ? house.Rooms.Where(r => r.Room.Storey == storeys[s + 1].Id && r.Room.Kind == RoomKind.Stairs).ToList()
+                    : [];
 
             // Over stairs that go on upward there is nothing to run in.
             var wells = rooms.Where(r => r.Room.Kind == RoomKind.Stairs && upper.Any(u => HouseShape.OverlapSqFt(r, u) > 1));
-            var blocks = job.Fixtures.Where(f => f.Kind is FixtureKind.Beam or FixtureKind.Duct or FixtureKind.Fireplace && house[f.Room].Room.Storey == storeys[s].Id).Select(f => Places.Box(house[f.Room], f.Spot));
+            var blocks = job
+                .Fixtures.Where(f =>
+                    f.Kind is FixtureKind.Beam or FixtureKind.Duct or FixtureKind.Fireplace && house[f.Room].Room.Storey == storeys[s].Id
+                )
+                .Select(f => Places.Box(house[f.Room], f.Spot));
             var z = storeys[s].Floor + rooms.Select(r => r.Room.CeilingHeight).DefaultIfEmpty(Length.Feet(8)).Max() + Length.Inches(5);
             var first = fields.Count;
             foreach (var part in Parts(rooms, margin))
             {
-                if (CableField.Of(z, part, margin, wells.Where(part.Contains), blocks) is { } field) fields.Add(field);
+                if (CableField.Of(z, part, margin, wells.Where(part.Contains), blocks) is { } field)
+                    fields.Add(field);
             }
 
-            if (fields.Count == first) continue;
+            if (fields.Count == first)
+                continue;
             above[storeys[s].Id] = [.. Enumerable.Range(first, fields.Count - first)];
-            if (s + 1 < storeys.Count) below[storeys[s + 1].Id] = above[storeys[s].Id];
+            if (s + 1 < storeys.Count)
+                below[storeys[s + 1].Id] = above[storeys[s].Id];
         }
 
         (Fields, Above, Below) = ([.. fields], above.ToImmutableDictionary(), below.ToImmutableDictionary());
         for (var f = 0; f < Fields.Length; f++)
         {
-            foreach (var corner in Fields[f].Corners) nodes.Add((f, corner));
+            foreach (var corner in Fields[f].Corners)
+                nodes.Add((f, corner));
         }
 
         Thin();
@@ -86,9 +105,18 @@ internal sealed class CableFrame
     internal static CableFrame Of(HouseShape house)
     {
         var job = house.Job;
-        var key = string.Join('|', job.Frame.Under, job.Frame.OutsideWall.Units, string.Join(',', job.Storeys.Select(s => $"{s.Id}:{s.Floor.Units}")),
-            string.Join(',', job.Fixtures.Where(f => f.Kind is FixtureKind.Beam or FixtureKind.Duct or FixtureKind.Fireplace).Select(f => $"{f.Kind}{f.Room}{f.Spot.Wall}:{f.Spot.From.Units}:{f.Spot.At}:{f.Spot.Width.Units}:{f.Spot.Depth.Units}")),
-            string.Join(',', job.Openings.Select(o => $"{o.Room}{o.Wall}:{o.From.Units}:{o.Width.Units}")));
+        var key = string.Join(
+            '|',
+            job.Frame.Under,
+            job.Frame.OutsideWall.Units,
+            string.Join(',', job.Storeys.Select(s => $"{s.Id}:{s.Floor.Units}")),
+            string.Join(
+                ',',
+                job.Fixtures.Where(f => f.Kind is FixtureKind.Beam or FixtureKind.Duct or FixtureKind.Fireplace)
+                    .Select(f => $"{f.Kind}{f.Room}{f.Spot.Wall}:{f.Spot.From.Units}:{f.Spot.At}:{f.Spot.Width.Units}:{f.Spot.Depth.Units}")
+            ),
+            string.Join(',', job.Openings.Select(o => $"{o.Room}{o.Wall}:{o.From.Units}:{o.Width.Units}"))
+        );
         return Kept.Of(job.Rooms, key, () => new(house));
     }
 
@@ -98,7 +126,8 @@ internal sealed class CableFrame
     /// <summary>The nodes from one to another, both included.</summary>
     internal IEnumerable<int> Way(int from, int to)
     {
-        for (var at = from; at != to; at = via[to][at]) yield return at;
+        for (var at = from; at != to; at = via[to][at])
+            yield return at;
         yield return to;
     }
 
@@ -108,14 +137,17 @@ internal sealed class CableFrame
         const double FromCorner = 10;
         foreach (var (storey, lower) in Below.OrderBy(b => b.Key, StringComparer.Ordinal))
         {
-            if (!Above.TryGetValue(storey, out var upper)) continue;
+            if (!Above.TryGetValue(storey, out var upper))
+                continue;
             foreach (var shape in house.Rooms.Where(r => r.Room.Storey == storey && !r.Room.Kind.OpenAir()))
             {
                 foreach (var wall in shape.Walls.Where(w => w.Length.InInches > 2 * FromCorner))
                 {
-                    if (shape.Openings.Any(o => o.Wall == wall.Index && o.From.InInches < FromCorner + 3)) continue;
+                    if (shape.Openings.Any(o => o.Wall == wall.Index && o.From.InInches < FromCorner + 3))
+                        continue;
                     var p = shape.On(wall.Index, Length.Inches(FromCorner), -2);
-                    if (FreeAt(lower, p) is not { } a || FreeAt(upper, p) is not { } b) continue;
+                    if (FreeAt(lower, p) is not { } a || FreeAt(upper, p) is not { } b)
+                        continue;
                     nodes.Add(a);
                     nodes.Add(b);
                     yield return (nodes.Count - 2, nodes.Count - 1, (Fields[b.Field].Z - Fields[a.Field].Z).InInches);
@@ -129,7 +161,8 @@ internal sealed class CableFrame
     {
         foreach (var f in fields)
         {
-            if (Fields[f].CellOf(p.X.InInches, p.Y.InInches) is var cell && Fields[f].IsFree(cell)) return (f, cell);
+            if (Fields[f].CellOf(p.X.InInches, p.Y.InInches) is var cell && Fields[f].IsFree(cell))
+                return (f, cell);
         }
 
         return null;
@@ -163,7 +196,10 @@ internal sealed class CableFrame
         bool Near(RoomShape a, RoomShape b)
         {
             var gap = (2 * margin) + (4 * CableField.Cell);
-            return a.MinX.InInches - b.MaxX.InInches <= gap && b.MinX.InInches - a.MaxX.InInches <= gap && a.MinY.InInches - b.MaxY.InInches <= gap && b.MinY.InInches - a.MaxY.InInches <= gap;
+            return a.MinX.InInches - b.MaxX.InInches <= gap
+                && b.MinX.InInches - a.MaxX.InInches <= gap
+                && a.MinY.InInches - b.MaxY.InInches <= gap
+                && b.MinY.InInches - a.MaxY.InInches <= gap;
         }
     }
 
@@ -172,12 +208,14 @@ internal sealed class CableFrame
     {
         var n = nodes.Count;
         var next = new List<(int To, double Inches)>[n];
-        for (var i = 0; i < n; i++) next[i] = [];
+        for (var i = 0; i < n; i++)
+            next[i] = [];
         for (var i = 0; i < n; i++)
         {
             for (var j = i + 1; j < n; j++)
             {
-                if (nodes[i].Field != nodes[j].Field || Fields[nodes[i].Field].Turn(nodes[i].At, nodes[j].At) < 0) continue;
+                if (nodes[i].Field != nodes[j].Field || Fields[nodes[i].Field].Turn(nodes[i].At, nodes[j].At) < 0)
+                    continue;
                 var inches = CableField.Cell * (Math.Abs(nodes[i].At.I - nodes[j].At.I) + Math.Abs(nodes[i].At.J - nodes[j].At.J));
                 next[i].Add((j, inches));
                 next[j].Add((i, inches));
@@ -191,7 +229,8 @@ internal sealed class CableFrame
         }
 
         var (distance, from) = (new double[n][], new int[n][]);
-        for (var start = 0; start < n; start++) (distance[start], from[start]) = From(start, next);
+        for (var start = 0; start < n; start++)
+            (distance[start], from[start]) = From(start, next);
         return (distance, from);
     }
 
@@ -207,10 +246,12 @@ internal sealed class CableFrame
         queue.Enqueue(start, 0);
         while (queue.TryDequeue(out var at, out var d))
         {
-            if (d > distance[at]) continue;
+            if (d > distance[at])
+                continue;
             foreach (var (to, inches) in next[at])
             {
-                if (d + inches >= distance[to]) continue;
+                if (d + inches >= distance[to])
+                    continue;
                 (distance[to], toward[to]) = (d + inches, at);
                 queue.Enqueue(to, d + inches);
             }

@@ -42,7 +42,11 @@ public sealed record CableRoute(ImmutableArray<WayPiece> Pieces)
     public string InWords => string.Join(", ", Stretches.Select(s => s.Word));
 
     /// <summary>The way in words with whole feet, such as "up 3 ft, across 14 ft, down 7 ft"; what rounds to none is left out.</summary>
-    public string InFeet => string.Join(", ", Stretches.Where(s => s.Length.InFeet >= 0.5).Select(s => $"{s.Word} {s.Length.InFeet:0} ft")) is { Length: > 0 } words ? words : "beside it";
+    public string InFeet =>
+        string.Join(", ", Stretches.Where(s => s.Length.InFeet >= 0.5).Select(s => $"{s.Word} {s.Length.InFeet:0} ft"))
+            is { Length: > 0 } words
+            ? words
+            : "beside it";
 
     // Pieces of one kind that follow each other are one stretch; less than an inch is none.
     private List<(string Word, Length Length)> Stretches
@@ -59,8 +63,10 @@ public sealed record CableRoute(ImmutableArray<WayPiece> Pieces)
                     WayKind.Outside => "outside",
                     _ => "across",
                 };
-                if (stretches.Count > 0 && stretches[^1].Word == word) stretches[^1] = (word, stretches[^1].Length + p.Length);
-                else stretches.Add((word, p.Length));
+                if (stretches.Count > 0 && stretches[^1].Word == word)
+                    stretches[^1] = (word, stretches[^1].Length + p.Length);
+                else
+                    stretches.Add((word, p.Length));
             }
 
             return stretches;

@@ -6,7 +6,9 @@ using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Routing;
 
-/// <summary>The shortest ways between the ends of cables: from wall to field, across, around what is in the way, and back into a wall.</summary>
+/// <summary>
+/// The shortest ways between the ends of cables: from wall to field, across, around what is in the way, and back into a wall.
+/// </summary>
 internal sealed class CableWays
 {
     // What lies farther from the house than this has its own way, underground.
@@ -40,7 +42,9 @@ internal sealed class CableWays
         /// <summary>The shortest way into any field, leaving out what it goes aside, which may be on the way.</summary>
         internal double Least { get; set; } = double.PositiveInfinity;
 
-        /// <summary>Inches to every node of the frame, by all fields and by the overhead ones alone, worked out when first asked for.</summary>
+        /// <summary>
+        /// Inches to every node of the frame, by all fields and by the overhead ones alone, worked out when first asked for.
+        /// </summary>
         internal (double[] Inches, (int Entry, int Node)[] By)?[] Reach { get; } = new (double[], (int, int)[])?[2];
     }
 
@@ -67,7 +71,16 @@ internal sealed class CableWays
     /// <param name="height">Over the floor.</param>
     /// <param name="buried">How deep under the floor a cable to it lies outside, or none when it does not go into the ground.</param>
     /// <param name="inside">It stands in a room and not in the open air or on an outer face.</param>
-    internal void Add(string name, RoomShape room, int? wall, Length along, Point at, Length height, Length? buried = null, bool inside = false)
+    internal void Add(
+        string name,
+        RoomShape room,
+        int? wall,
+        Length along,
+        Point at,
+        Length height,
+        Length? buried = null,
+        bool inside = false
+    )
     {
         var storey = room.Room.Storey;
         var z = house.Job.StoreyById(storey)!.Floor + height;
@@ -77,7 +90,8 @@ internal sealed class CableWays
             var (beside, aside) = wall is { } w ? Clear(room, w, along, height, up) : (at, Length.Zero);
             var f = frame.Fields[field];
             var cell = f.CellOf(beside.X.InInches, beside.Y.InInches);
-            if (f.IsFree(cell)) Enter(cell, beside, 0);
+            if (f.IsFree(cell))
+                Enter(cell, beside, 0);
             else
             {
                 // What stands inside does not go around the house: only over the thickness of its own wall, or where nothing else leads.
@@ -96,7 +110,9 @@ internal sealed class CableWays
                 // Down into the ground, across, and up again, from a place that is farther off than a hand's breadth.
                 var ground = buried is { } depth && outside > OutsideFrom ? z - height - depth : (Length?)null;
                 var upright = ground is { } g ? (z - g).Abs() + (f.Z - g).Abs() : (f.Z - z).Abs();
-                end.Entries.Add(Visible(new Entry(field, into, place, aside.InInches + outside + upright.InInches, outside) { Buried = ground }));
+                end.Entries.Add(
+                    Visible(new Entry(field, into, place, aside.InInches + outside + upright.InInches, outside) { Buried = ground })
+                );
             }
         }
 
@@ -113,8 +129,10 @@ internal sealed class CableWays
         foreach (var (field, up) in FieldsOf(storey))
         {
             var (f, suffix) = (frame.Fields[field], up ? Up : Down);
-            if (ends.ContainsKey(name + suffix) && any) continue;
-            if (f.NearestFree(at.X.InInches, at.Y.InInches, NearPlace) is not { } cell) continue;
+            if (ends.ContainsKey(name + suffix) && any)
+                continue;
+            if (f.NearestFree(at.X.InInches, at.Y.InInches, NearPlace) is not { } cell)
+                continue;
             var m = f.Middle(cell);
             var place = f.IsFree(f.CellOf(at.X.InInches, at.Y.InInches)) ? at : new Point(Length.Inches(m.X), Length.Inches(m.Y));
             var end = new End(place, f.Z) { Least = 0 };
@@ -126,11 +144,15 @@ internal sealed class CableWays
         return any;
     }
 
-    private const string Up = "^", Down = "_";
+    private const string Up = "^",
+        Down = "_";
 
     // The fields over a storey, then those under its floor.
     private IEnumerable<(int Field, bool Up)> FieldsOf(string storey) =>
-        frame.Above.GetValueOrDefault(storey, []).Select(f => (f, true)).Concat(frame.Below.GetValueOrDefault(storey, []).Select(f => (f, false)));
+        frame
+            .Above.GetValueOrDefault(storey, [])
+            .Select(f => (f, true))
+            .Concat(frame.Below.GetValueOrDefault(storey, []).Select(f => (f, false)));
 
     private bool IsUnder(int field) => field < frame.UnderFloor;
 
@@ -142,7 +164,8 @@ internal sealed class CableWays
         var f = frame.Fields[entry.Field];
         for (var n = 0; n < frame.Nodes.Count; n++)
         {
-            if (frame.Nodes[n].Field != entry.Field || f.Turn(entry.Cell, frame.Nodes[n].At) < 0) continue;
+            if (frame.Nodes[n].Field != entry.Field || f.Turn(entry.Cell, frame.Nodes[n].At) < 0)
+                continue;
             var m = f.Middle(frame.Nodes[n].At);
             entry.Visible.Add((n, Math.Abs(m.X - entry.At.X.InInches) + Math.Abs(m.Y - entry.At.Y.InInches)));
         }
@@ -156,9 +179,15 @@ internal sealed class CableWays
     /// <param name="to">The other end.</param>
     internal CableRoute? RouteOver(string from, string over, string to)
     {
-        if (!ends.ContainsKey(from)) return null;
-        var best = new[] { Up, Down }.Where(s => ends.ContainsKey(over + s)).Select(s => (Name: over + s, Inches: Inches(from, over + s) + Inches(over + s, to))).OrderBy(x => x.Inches).FirstOrDefault();
-        if (best.Name is null || double.IsPositiveInfinity(best.Inches)) return null;
+        if (!ends.ContainsKey(from))
+            return null;
+        var best = new[] { Up, Down }
+            .Where(s => ends.ContainsKey(over + s))
+            .Select(s => (Name: over + s, Inches: Inches(from, over + s) + Inches(over + s, to)))
+            .OrderBy(x => x.Inches)
+            .FirstOrDefault();
+        if (best.Name is null || double.IsPositiveInfinity(best.Inches))
+            return null;
         return Route(from, best.Name) is { } there && Route(best.Name, to) is { } on ? new([.. there.Pieces, .. on.Pieces]) : null;
     }
 
@@ -169,13 +198,15 @@ internal sealed class CableWays
         var to = along;
         if (house.Job.Walls.FirstOrDefault(w => w.Room == room.Room.Id && w.Wall == wall) is { Build: WallBuild.InsulatedPanel } panel)
         {
-            if (Chase(room, wall, along, panel.ChaseStations ?? Length.Feet(4)) is { } chase) return (room.On(wall, chase), (chase - along).Abs());
+            if (Chase(room, wall, along, panel.ChaseStations ?? Length.Feet(4)) is { } chase)
+                return (room.On(wall, chase), (chase - along).Abs());
         }
 
         foreach (var o in room.Openings.Where(o => o.Wall == wall && to > o.From - edge && to < o.To + edge))
         {
             var sill = o.Opening.Kind == OpeningKind.Window ? o.Opening.Sill ?? Length.Feet(3) : Length.Zero;
-            if (up ? height >= HeadHeight : height <= sill) continue;
+            if (up ? height >= HeadHeight : height <= sill)
+                continue;
             var (left, right) = (o.From - edge, o.To + edge);
             to = (left >= Length.Zero && to - left <= right - to) || right > room.Walls[wall].Length ? left : right;
         }
@@ -187,9 +218,14 @@ internal sealed class CableWays
     // The nearest upright chase of a panel wall that is in no opening and not beyond one.
     private static Length? Chase(RoomShape room, int wall, Length along, Length station)
     {
-        var stations = Enumerable.Range(0, (int)(room.Walls[wall].Length.Units / station.Units) + 1).Select(n => new Length(n * station.Units));
+        var stations = Enumerable
+            .Range(0, (int)(room.Walls[wall].Length.Units / station.Units) + 1)
+            .Select(n => new Length(n * station.Units));
         List<RoomOpening> openings = [.. room.Openings.Where(o => o.Wall == wall)];
-        return stations.Where(s => !openings.Any(o => o.From < Length.Max(s, along) && o.To > Length.Min(s, along))).Select(s => (Length?)s).MinBy(s => (s!.Value - along).Abs());
+        return stations
+            .Where(s => !openings.Any(o => o.From < Length.Max(s, along) && o.To > Length.Min(s, along)))
+            .Select(s => (Length?)s)
+            .MinBy(s => (s!.Value - along).Abs());
     }
 
     /// <summary>The shortest way between two ends, by the fields: its length in inches.</summary>
@@ -206,10 +242,12 @@ internal sealed class CableWays
     }
 
     /// <summary>Whether a cable between two ends leaves the house: one of them stands away from it, or no field leads there.</summary>
-    internal bool Outside(string from, string to) => ends[from].Entries.Concat(ends[to].Entries).Any(e => e.Outside > OutsideFrom) || double.IsPositiveInfinity(Inches(from, to));
+    internal bool Outside(string from, string to) =>
+        ends[from].Entries.Concat(ends[to].Entries).Any(e => e.Outside > OutsideFrom) || double.IsPositiveInfinity(Inches(from, to));
 
     // Who runs under the floor does so wherever both ends can.
-    private bool UnderOnly(End a, End b, RunBy by) => by == RunBy.Underfloor && frame.UnderFloor > 0 && a.Entries.Any(e => IsUnder(e.Field)) && b.Entries.Any(e => IsUnder(e.Field));
+    private bool UnderOnly(End a, End b, RunBy by) =>
+        by == RunBy.Underfloor && frame.UnderFloor > 0 && a.Entries.Any(e => IsUnder(e.Field)) && b.Entries.Any(e => IsUnder(e.Field));
 
     // Across one field that both come into, with one turn.
     private (double Inches, Entry? A, Entry? B) Direct(End a, End b, RunBy by)
@@ -224,9 +262,11 @@ internal sealed class CableWays
             {
                 foreach (var y in Open(b, by))
                 {
-                    if (x.Field != y.Field || (under && !IsUnder(x.Field)) || frame.Fields[x.Field].Turn(x.Cell, y.Cell) < 0) continue;
+                    if (x.Field != y.Field || (under && !IsUnder(x.Field)) || frame.Fields[x.Field].Turn(x.Cell, y.Cell) < 0)
+                        continue;
                     var inches = x.Inches + x.At.RectilinearTo(y.At).InInches + y.Inches;
-                    if (inches < best.Inches) best = (inches, x, y);
+                    if (inches < best.Inches)
+                        best = (inches, x, y);
                 }
             }
 
@@ -236,12 +276,14 @@ internal sealed class CableWays
 
     private double Around(End a, End b, RunBy by)
     {
-        if (UnderOnly(a, b, by) && Direct(a, b, by).A is { } first && IsUnder(first.Field)) return double.PositiveInfinity;
+        if (UnderOnly(a, b, by) && Direct(a, b, by).A is { } first && IsUnder(first.Field))
+            return double.PositiveInfinity;
         var reach = ReachOf(b, by).Inches;
         var best = double.PositiveInfinity;
         foreach (var entry in Open(a, by))
         {
-            foreach (var (node, inches) in entry.Visible) best = Math.Min(best, entry.Inches + inches + reach[node]);
+            foreach (var (node, inches) in entry.Visible)
+                best = Math.Min(best, entry.Inches + inches + reach[node]);
         }
 
         return best;
@@ -253,19 +295,22 @@ internal sealed class CableWays
     private (double[] Inches, (int Entry, int Node)[] By) ReachOf(End end, RunBy which)
     {
         var kept = which == RunBy.Overhead ? 1 : 0;
-        if (end.Reach[kept] is { } known) return known;
+        if (end.Reach[kept] is { } known)
+            return known;
         var reach = new double[frame.Nodes.Count];
         var by = new (int, int)[frame.Nodes.Count];
         Array.Fill(reach, double.PositiveInfinity);
         for (var e = 0; e < end.Entries.Count; e++)
         {
-            if (kept == 1 && IsUnder(end.Entries[e].Field)) continue;
+            if (kept == 1 && IsUnder(end.Entries[e].Field))
+                continue;
             foreach (var (node, inches) in end.Entries[e].Visible)
             {
                 var first = end.Entries[e].Inches + inches;
                 for (var n = 0; n < reach.Length; n++)
                 {
-                    if (first + frame.Far(node, n) < reach[n]) (reach[n], by[n]) = (first + frame.Far(node, n), (e, node));
+                    if (first + frame.Far(node, n) < reach[n])
+                        (reach[n], by[n]) = (first + frame.Far(node, n), (e, node));
                 }
             }
         }
@@ -280,7 +325,8 @@ internal sealed class CableWays
         var (a, b) = (ends[from], ends[to]);
         var direct = Direct(a, b, by);
         var around = Around(a, b, by);
-        if (double.IsPositiveInfinity(Math.Min(direct.Inches, around))) return null;
+        if (double.IsPositiveInfinity(Math.Min(direct.Inches, around)))
+            return null;
         var pieces = ImmutableArray.CreateBuilder<WayPiece>();
         if (direct.Inches <= around)
         {
@@ -291,7 +337,11 @@ internal sealed class CableWays
         }
 
         var (reach, reachBy) = ReachOf(b, by);
-        var (entry, node) = Open(a, by).SelectMany(e => e.Visible.Select(v => (e, v))).OrderBy(x => x.e.Inches + x.v.Inches + reach[x.v.Node]).Select(x => (x.e, x.v.Node)).First();
+        var (entry, node) = Open(a, by)
+            .SelectMany(e => e.Visible.Select(v => (e, v)))
+            .OrderBy(x => x.e.Inches + x.v.Inches + reach[x.v.Node])
+            .Select(x => (x.e, x.v.Node))
+            .First();
         var (last, end) = reachBy[node];
         Enter(a, entry, pieces, leave: false);
         var (field, at, cell) = (entry.Field, entry.At, entry.Cell);
@@ -300,8 +350,10 @@ internal sealed class CableWays
             var (f, c) = frame.Nodes[step];
             var m = frame.Fields[f].Middle(c);
             var place = new Point(Length.Inches(m.X), Length.Inches(m.Y));
-            if (f != field) pieces.Add(new(WayKind.Wall, at, place, frame.Fields[field].Z, frame.Fields[f].Z));
-            else Across(field, at, cell, place, c, pieces);
+            if (f != field)
+                pieces.Add(new(WayKind.Wall, at, place, frame.Fields[field].Z, frame.Fields[f].Z));
+            else
+                Across(field, at, cell, place, c, pieces);
             (field, at, cell) = (f, place, c);
         }
 
@@ -316,10 +368,19 @@ internal sealed class CableWays
         var z = frame.Fields[entry.Field].Z;
         var kind = entry.Outside > OutsideFrom ? WayKind.Outside : WayKind.Studs;
         WayPiece[] way = entry.Buried is { } ground
-            ? [new(WayKind.Wall, end.At, end.At, end.Z, ground), new(kind, end.At, entry.At, ground, ground), new(WayKind.Wall, entry.At, entry.At, ground, z)]
+            ?
+            [
+                new(WayKind.Wall, end.At, end.At, end.Z, ground),
+                new(kind, end.At, entry.At, ground, ground),
+                new(WayKind.Wall, entry.At, entry.At, ground, z),
+            ]
             : [new(kind, end.At, entry.At, end.Z, end.Z), new(WayKind.Wall, entry.At, entry.At, end.Z, z)];
-        if (leave) pieces.AddRange(way.Reverse().Select(p => new WayPiece(p.Kind, p.To, p.From, p.ToZ, p.FromZ)).Where(p => p.Length > Length.Zero));
-        else pieces.AddRange(way.Where(p => p.Length > Length.Zero));
+        if (leave)
+            pieces.AddRange(
+                way.Reverse().Select(p => new WayPiece(p.Kind, p.To, p.From, p.ToZ, p.FromZ)).Where(p => p.Length > Length.Zero)
+            );
+        else
+            pieces.AddRange(way.Where(p => p.Length > Length.Zero));
     }
 
     private void Across(int field, Point a, (int I, int J) ca, Point b, (int I, int J) cb, ImmutableArray<WayPiece>.Builder pieces)
@@ -328,7 +389,8 @@ internal sealed class CableWays
         var turn = f.Turn(ca, cb) == 1 ? new Point(a.X, b.Y) : new Point(b.X, a.Y);
         foreach (var piece in new[] { new WayPiece(WayKind.Field, a, turn, f.Z, f.Z), new WayPiece(WayKind.Field, turn, b, f.Z, f.Z) })
         {
-            if (piece.Length > Length.Zero) pieces.Add(piece);
+            if (piece.Length > Length.Zero)
+                pieces.Add(piece);
         }
     }
 }

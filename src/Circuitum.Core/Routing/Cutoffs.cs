@@ -4,7 +4,9 @@ using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Routing;
 
-/// <summary>Leads the cable of equipment through its disconnect or switch, which belongs to no circuit by decision but to its appliance's.</summary>
+/// <summary>
+/// Leads the cable of equipment through its disconnect or switch, which belongs to no circuit by decision but to its appliance's.
+/// </summary>
 internal static class Cutoffs
 {
     /// <summary>A run with the disconnects of what it feeds in it, each before the outlet that it cuts off.</summary>
@@ -14,7 +16,8 @@ internal static class Cutoffs
     internal static RunEstimate Into(RunEstimate run, Job job, Runs runs)
     {
         var serving = job.Decisions.Boxes.Where(b => b.Serves is not null).ToLookup(b => b.Serves);
-        if (serving.Count == 0) return run;
+        if (serving.Count == 0)
+            return run;
         var outlets = job.Decisions.Boxes.Where(b => b.Appliance is not null).ToDictionary(b => b.Id, b => b.Appliance);
         var hops = ImmutableArray.CreateBuilder<Hop>();
         foreach (var hop in run.Hops)
@@ -33,6 +36,9 @@ internal static class Cutoffs
             hops.Add(new(cutoff.Id, hop.To, on, on + (job.Preferences.BoxMakeUp * 2), null, hop.Use) { More = hop.More });
         }
 
-        return run with { Hops = hops.ToImmutable() };
+        return run with
+        {
+            Hops = hops.ToImmutable(),
+        };
     }
 }

@@ -22,7 +22,10 @@ public sealed record Hop(string? From, string To, Length Way, Length Cut, string
     /// <summary>Insulated wires beyond those that its use always has: power that goes on with travelers, a third leg.</summary>
     public int More { get; init; }
 
-    /// <summary>Insulated conductors of a switch's or an alarm's cable: three with travelers, a loop, two legs or between alarms, two else, and what more it holds.</summary>
+    /// <summary>
+    /// Insulated conductors of a switch's or an alarm's cable: three with travelers, a loop, two legs or between alarms, two else, and what
+    /// more it holds.
+    /// </summary>
     public int Conductors => (Use is CableUse.Power or CableUse.SwitchLeg ? 2 : 3) + More;
 }
 
@@ -30,7 +33,9 @@ public sealed record Hop(string? From, string To, Length Way, Length Cut, string
 /// <param name="Hops">The home run, then each further piece in an order in which its feeding box comes before it; one to each box.</param>
 public sealed record RunEstimate(ImmutableArray<Hop> Hops)
 {
-    /// <summary>Second cables along the way of another one, for wires that one cable does not hold; and a ring that is in the frame already.</summary>
+    /// <summary>
+    /// Second cables along the way of another one, for wires that one cable does not hold; and a ring that is in the frame already.
+    /// </summary>
     public ImmutableArray<Hop> Beside { get; init; } = [];
 
     /// <summary>All its cables.</summary>
@@ -51,10 +56,10 @@ public sealed record RunEstimate(ImmutableArray<Hop> Hops)
         var fed = ImmutableHashSet.Create(box).ToBuilder();
         foreach (var hop in Hops)
         {
-            if (hop.From is not null && fed.Contains(hop.From)) fed.Add(hop.To);
+            if (hop.From is not null && fed.Contains(hop.From))
+                fed.Add(hop.To);
         }
 
         return fed.ToImmutable();
     }
 }
-

@@ -44,7 +44,8 @@ internal sealed class RunForest
 
     internal RunForest(IEnumerable<string> boxes)
     {
-        foreach (var box in boxes) (at[box], root[box]) = ([], box);
+        foreach (var box in boxes)
+            (at[box], root[box]) = ([], box);
     }
 
     /// <summary>The cables at a box.</summary>
@@ -56,7 +57,8 @@ internal sealed class RunForest
     /// <summary>A name of the tree in which a box is.</summary>
     internal string Root(string box)
     {
-        while (root[box] != box) box = root[box] = root[root[box]];
+        while (root[box] != box)
+            box = root[box] = root[root[box]];
         return box;
     }
 
@@ -64,7 +66,8 @@ internal sealed class RunForest
     /// <exception cref="InvalidOperationException">They hang together already.</exception>
     internal RunCable Lay(string a, string b, Length way)
     {
-        if (Together(a, b)) throw new InvalidOperationException($"{a} and {b} hang together already.");
+        if (Together(a, b))
+            throw new InvalidOperationException($"{a} and {b} hang together already.");
         root[Root(a)] = Root(b);
         var cable = new RunCable(a, b, way);
         at[a].Add(cable);
@@ -81,12 +84,14 @@ internal sealed class RunForest
         {
             foreach (var cable in at[box])
             {
-                if (came.TryAdd(cable.Other(box), cable)) next.Enqueue(cable.Other(box));
+                if (came.TryAdd(cable.Other(box), cable))
+                    next.Enqueue(cable.Other(box));
             }
         }
 
         var path = new List<RunCable>();
-        for (var box = to; came[box] is { } cable; box = cable.Other(box)) path.Add(cable);
+        for (var box = to; came[box] is { } cable; box = cable.Other(box))
+            path.Add(cable);
         return path;
     }
 }

@@ -35,9 +35,7 @@ public sealed class Runs
 
     /// <summary>Prepares the ends of all cables in a house.</summary>
     public Runs(HouseShape house)
-        : this(house, [])
-    {
-    }
+        : this(house, []) { }
 
     /// <summary>Prepares the ends of all cables in a house.</summary>
     /// <param name="house">The house.</param>
@@ -51,10 +49,21 @@ public sealed class Runs
         switched = SwitchGroup.Of(job);
         places = job.Decisions.Boxes.ToDictionary(b => b.Id, b => (Places.Of(house, b), Floor(b.Room) + b.Height, b));
         edition = CodeLibrary.EditionOf(job);
-        foreach (var box in job.Decisions.Boxes) ways.Add(box.Id, house[box.Room], box.Outside ? null : box.Wall, box.Along, places[box.Id].At, box.Height, house[box.Room].Room.Kind == RoomKind.Outdoors ? Burial.DepthOf(job, edition, box.Id) : null, !box.Outside && !house[box.Room].Room.Kind.OpenAir());
+        foreach (var box in job.Decisions.Boxes)
+            ways.Add(
+                box.Id,
+                house[box.Room],
+                box.Outside ? null : box.Wall,
+                box.Along,
+                places[box.Id].At,
+                box.Height,
+                house[box.Room].Room.Kind == RoomKind.Outdoors ? Burial.DepthOf(job, edition, box.Id) : null,
+                !box.Outside && !house[box.Room].Room.Kind.OpenAir()
+            );
         foreach (var way in job.Decisions.Ways.Where(w => places.ContainsKey(w.To) && (w.From is null || places.ContainsKey(w.From))))
         {
-            if (ways.AddOver(Over(way.From, way.To), way.Storey, way.Over)) led[(way.From, way.To)] = way;
+            if (ways.AddOver(Over(way.From, way.To), way.Storey, way.Over))
+                led[(way.From, way.To)] = way;
         }
 
         foreach (var p in job.Panels)
@@ -74,11 +83,22 @@ public sealed class Runs
     /// <param name="of">The panel; none takes the nearest one.</param>
     public Length FromPanel(string box, string? of = null)
     {
-        if (panels.Count == 0) return Length.Zero;
-        if (of is null && panels.Count > 1) return job.Panels.Select(p => FromPanel(box, p.Id)).Min();
+        if (panels.Count == 0)
+            return Length.Zero;
+        if (of is null && panels.Count > 1)
+            return job.Panels.Select(p => FromPanel(box, p.Id)).Min();
         var id = PanelOf(of)!;
         using var _ = gate.EnterScope();
-        if (!fromPanel.TryGetValue((id, box), out var way)) fromPanel[(id, box)] = way = ByField(Panel + id, box, panels[id].At, panels[id].Z, places[box].At, places[box].Z, job.Preferences.RunBy);
+        if (!fromPanel.TryGetValue((id, box), out var way))
+            fromPanel[(id, box)] = way = ByField(
+                Panel + id,
+                box,
+                panels[id].At,
+                panels[id].Z,
+                places[box].At,
+                places[box].Z,
+                job.Preferences.RunBy
+            );
         return way;
     }
 
@@ -88,7 +108,8 @@ public sealed class Runs
     public CableRoute Feeder(string from, string to)
     {
         using var _ = gate.EnterScope();
-        return ways.Route(Panel + from, Panel + to, job.Preferences.RunBy) ?? Underground(to, panels[from].At, panels[from].Z, panels[to].At, panels[to].Z);
+        return ways.Route(Panel + from, Panel + to, job.Preferences.RunBy)
+            ?? Underground(to, panels[from].At, panels[from].Z, panels[to].At, panels[to].Z);
     }
 
     /// <summary>Whether a feeder leaves the house.</summary>
@@ -115,34 +136,45 @@ public sealed class Runs
     // The way through the studs where it is taken: by the job's school, and in one stud bay or back to back in any case.
     private StudWay? InStuds((Point At, Length Z, Box Box) a, (Point At, Length Z, Box Box) b)
     {
-        if (notThroughStuds.Count > 0 && (notThroughStuds.Contains((a.Box.Id, b.Box.Id)) || notThroughStuds.Contains((b.Box.Id, a.Box.Id)))) return null;
-        if (studs.Between(a.Box, b.Box) is not { } along) return null;
+        if (notThroughStuds.Count > 0 && (notThroughStuds.Contains((a.Box.Id, b.Box.Id)) || notThroughStuds.Contains((b.Box.Id, a.Box.Id))))
+            return null;
+        if (studs.Between(a.Box, b.Box) is not { } along)
+            return null;
         var beside = a.At.RectilinearTo(b.At) <= job.Frame.StudSpacing + job.Frame.OutsideWall;
-        if (beside || job.Preferences.ChainBy == ChainBy.ThroughStuds) return along;
-        return job.Preferences.ChainBy == ChainBy.Cheapest && along.Way <= ByField(a.Box.Id, b.Box.Id, a.At, a.Z, b.At, b.Z, Chains) ? along : null;
+        if (beside || job.Preferences.ChainBy == ChainBy.ThroughStuds)
+            return along;
+        return job.Preferences.ChainBy == ChainBy.Cheapest && along.Way <= ByField(a.Box.Id, b.Box.Id, a.At, a.Z, b.At, b.Z, Chains)
+            ? along
+            : null;
     }
 
     /// <summary>The way that a piece of cable takes, piece by piece.</summary>
     public CableRoute Route(Hop hop)
     {
         using var _ = gate.EnterScope();
-        if (hop.Via is null && led.ContainsKey((hop.From, hop.To)) && ways.RouteOver(EndOf(hop), Over(hop.From, hop.To), hop.To) is { } own) return own;
-        if (hop.Via is { } via) return Join(Route(new Hop(null, via, default, default) { Panel = hop.Panel }), Route(new Hop(via, hop.To, default, default)));
+        if (hop.Via is null && led.ContainsKey((hop.From, hop.To)) && ways.RouteOver(EndOf(hop), Over(hop.From, hop.To), hop.To) is { } own)
+            return own;
+        if (hop.Via is { } via)
+            return Join(Route(new Hop(null, via, default, default) { Panel = hop.Panel }), Route(new Hop(via, hop.To, default, default)));
         if (hop.From is { } from)
         {
             var (a, b) = (places[from], places[hop.To]);
-            if (InStuds(a, b) is { } along) return along.Route(a.At, a.Z, b.At, b.Z);
+            if (InStuds(a, b) is { } along)
+                return along.Route(a.At, a.Z, b.At, b.Z);
             return ways.Route(from, hop.To, Chains) ?? Underground(hop.To, a.At, a.Z, b.At, b.Z);
         }
 
         var end = places[hop.To];
-        return PanelOf(hop.Panel) is not { } p ? new([]) : ways.Route(Panel + p, hop.To, job.Preferences.RunBy) ?? Underground(hop.To, panels[p].At, panels[p].Z, end.At, end.Z);
+        return PanelOf(hop.Panel) is not { } p
+            ? new([])
+            : ways.Route(Panel + p, hop.To, job.Preferences.RunBy) ?? Underground(hop.To, panels[p].At, panels[p].Z, end.At, end.Z);
     }
 
     /// <summary>Whether a piece of cable leaves the house on its way.</summary>
     public bool Outside(Hop hop)
     {
-        if (hop.From is null && hop.Via is null && panels.Count == 0) return false;
+        if (hop.From is null && hop.Via is null && panels.Count == 0)
+            return false;
         using var _ = gate.EnterScope();
         return ways.Outside(hop.Via ?? EndOf(hop), hop.To);
     }
@@ -155,9 +187,11 @@ public sealed class Runs
     {
         Hop Lead(Hop hop)
         {
-            if (hop.Via is not null || !led.ContainsKey((hop.From, hop.To))) return hop;
+            if (hop.Via is not null || !led.ContainsKey((hop.From, hop.To)))
+                return hop;
             using var _ = gate.EnterScope();
-            if (ways.RouteOver(EndOf(hop), Over(hop.From, hop.To), hop.To) is not { } own) return hop;
+            if (ways.RouteOver(EndOf(hop), Over(hop.From, hop.To), hop.To) is not { } own)
+                return hop;
             return hop with { Way = own.Length, Cut = hop.Cut + own.Length - hop.Way, Longer = own.Length - hop.Way };
         }
 
@@ -184,16 +218,35 @@ public sealed class Runs
     /// <summary>Whether a box is an alarm.</summary>
     internal bool IsAlarm(string box) => places[box].Box.Kind == BoxKind.SmokeAlarm;
 
-    /// <summary>Plans a circuit's cable: nearest box first, each further box from the nearest one that can take another cable, lights from their switches or the other way about.</summary>
+    /// <summary>
+    /// Plans a circuit's cable: nearest box first, each further box from the nearest one that can take another cable, lights from their
+    /// switches or the other way about.
+    /// </summary>
     /// <param name="boxes">The circuit's boxes.</param>
     /// <param name="first">A box that must be first, or none.</param>
     /// <param name="loops">Whether power comes to the switch or to the light first; none takes the job's preference.</param>
     /// <param name="locked">Cables that are in the frame already.</param>
     /// <param name="panel">The panel that feeds it; none takes the first one.</param>
-    public RunEstimate Plan(IReadOnlyList<string> boxes, string? first = null, SwitchLoops? loops = null, ImmutableArray<LockedCable>? locked = null, string? panel = null)
+    public RunEstimate Plan(
+        IReadOnlyList<string> boxes,
+        string? first = null,
+        SwitchLoops? loops = null,
+        ImmutableArray<LockedCable>? locked = null,
+        string? panel = null
+    )
     {
-        if (boxes.Count == 0) return new([]);
-        var run = new RunPlanner(this, job.Preferences, switched, boxes, first, loops ?? job.Preferences.SwitchLoops, b => FromPanel(b, PanelOf(panel)), locked ?? []).Plan();
+        if (boxes.Count == 0)
+            return new([]);
+        var run = new RunPlanner(
+            this,
+            job.Preferences,
+            switched,
+            boxes,
+            first,
+            loops ?? job.Preferences.SwitchLoops,
+            b => FromPanel(b, PanelOf(panel)),
+            locked ?? []
+        ).Plan();
         return Led(panels.Count < 2 ? run : run with { Hops = run.Hops.SetItem(0, run.Hops[0] with { Panel = PanelOf(panel) }) });
     }
 
@@ -204,12 +257,43 @@ public sealed class Runs
     /// <param name="loops">Whether power comes to the switch or to the light first; none takes the job's preference.</param>
     /// <param name="locked">Cables that are in the frame already.</param>
     /// <param name="panel">The panel that feeds both; none takes the first one.</param>
-    public RunEstimate PlanVia(IReadOnlyList<string> boxes, string via, string? first = null, SwitchLoops? loops = null, ImmutableArray<LockedCable>? locked = null, string? panel = null)
+    public RunEstimate PlanVia(
+        IReadOnlyList<string> boxes,
+        string via,
+        string? first = null,
+        SwitchLoops? loops = null,
+        ImmutableArray<LockedCable>? locked = null,
+        string? panel = null
+    )
     {
-        if (boxes.Count == 0) return new([]);
-        var run = new RunPlanner(this, job.Preferences, switched, boxes, first, loops ?? job.Preferences.SwitchLoops, b => Between(via, b), locked ?? []).Plan();
+        if (boxes.Count == 0)
+            return new([]);
+        var run = new RunPlanner(
+            this,
+            job.Preferences,
+            switched,
+            boxes,
+            first,
+            loops ?? job.Preferences.SwitchLoops,
+            b => Between(via, b),
+            locked ?? []
+        ).Plan();
         var between = Between(via, run.First!);
-        return Led(run with { Hops = run.Hops.SetItem(0, run.Hops[0] with { Panel = panels.Count < 2 ? null : PanelOf(panel), Way = FromPanel(via, PanelOf(panel)) + between, Cut = between + (job.Preferences.BoxMakeUp * 2), Via = via }) });
+        return Led(
+            run with
+            {
+                Hops = run.Hops.SetItem(
+                    0,
+                    run.Hops[0] with
+                    {
+                        Panel = panels.Count < 2 ? null : PanelOf(panel),
+                        Way = FromPanel(via, PanelOf(panel)) + between,
+                        Cut = between + (job.Preferences.BoxMakeUp * 2),
+                        Via = via,
+                    }
+                ),
+            }
+        );
     }
 
     /// <summary>The derivation of a piece of cable.</summary>
@@ -221,7 +305,9 @@ public sealed class Runs
             return new($"On from {via} to {hop.To}", $"{hop.Cut.InFeet:0} ft")
             {
                 Formula = $"{(hop.Cut - (p.BoxMakeUp * 2)).InFeet:0.#} ft way + {(p.BoxMakeUp * 2).InFeet:0.#} ft make-up",
-                Because = $"The home run is in the cable of another circuit, which ends in {via}; from there {Route(new Hop(via, hop.To, default, default)).InWords}.",
+                Because =
+                    $"The home run is in the cable of another circuit, which ends in {via}; from there "
+                    + $"{Route(new Hop(via, hop.To, default, default)).InWords}.",
             };
         }
 
@@ -229,7 +315,11 @@ public sealed class Runs
         return new(hop.From is null ? "Home run" : $"{hop.From} to {hop.To}", $"{hop.Cut.InFeet:0} ft")
         {
             Formula = $"{hop.Way.InFeet:0.#} ft way + {makeUp.InFeet:0.#} ft make-up",
-            Because = $"Through the frame along its two axes: {Route(hop).InFeet}.{(hop.Longer > Length.Zero ? $" A person leads it this way, {hop.Longer.InFeet:0.#} ft longer than the shortest one." : "")}",
+            Because =
+                $"Through the frame along its two axes: {Route(hop).InFeet}."
+                + (
+                    hop.Longer > Length.Zero ? $" A person leads it this way, {hop.Longer.InFeet:0.#} ft longer than the shortest one." : ""
+                ),
         };
     }
 

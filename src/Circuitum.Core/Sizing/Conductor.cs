@@ -29,13 +29,17 @@ public sealed record SizingCase
     /// <summary>Largest breaker by nameplate, or none.</summary>
     public int? MaximumBreaker { get; init; }
 
-    /// <summary>Breaker asked for by practice or a rule, in amperes; the load can ask for a larger one unless it is <see cref="Held"/>.</summary>
+    /// <summary>
+    /// Breaker asked for by practice or a rule, in amperes; the load can ask for a larger one unless it is <see cref="Held"/>.
+    /// </summary>
     public int? Breaker { get; init; }
 
     /// <summary>The breaker is a person's: it stays as it is, and a check says when the load is over it.</summary>
     public bool Held { get; init; }
 
-    /// <summary>Largest breaker that what hangs on the circuit allows, in amperes: 20 for several 15 and 20 A receptacles (210.21(B)(3)).</summary>
+    /// <summary>
+    /// Largest breaker that what hangs on the circuit allows, in amperes: 20 for several 15 and 20 A receptacles (210.21(B)(3)).
+    /// </summary>
     public int? MostBreaker { get; init; }
 
     /// <summary>Copper, else aluminum.</summary>
@@ -79,7 +83,9 @@ public sealed record ConductorChoice(string Size, Amperes Ampacity, int Breaker,
 /// <summary>The door to wire and breaker sizing.</summary>
 public static class Conductor
 {
-    /// <summary>The smallest conductor that carries a load and is protected by its breaker, or none when no size of the method does.</summary>
+    /// <summary>
+    /// The smallest conductor that carries a load and is protected by its breaker, or none when no size of the method does.
+    /// </summary>
     public static ConductorChoice? Choose(SizingCase c, CodeEdition edition)
     {
         var tables = CodeLibrary.Conductors;
@@ -89,12 +95,15 @@ public static class Conductor
         var need = new Amperes(c.MinimumCircuitAmpacity ?? (c.NonContinuous.Value + (c.Continuous.Value * factor)));
 
         // What may not have a larger breaker is not given larger wire for a load that it may not carry: a check says so.
-        if (c is { MostBreaker: { } most, Held: false } && need.Value > most) (need, actual) = (new(most), new(Math.Min(actual.Value, most)));
+        if (c is { MostBreaker: { } most, Held: false } && need.Value > most)
+            (need, actual) = (new(most), new(Math.Min(actual.Value, most)));
         var least = edition.BreakerFor(need.Value);
-        if (least is null) return null;
-        var breaker = byNameplate
-            ? Math.Max(edition.SmallestBreaker, c.Breaker ?? LargestUpTo(edition, c.MaximumBreaker) ?? least.Value)
-            : c is { Held: true, Breaker: { } held } ? held : Math.Max(least.Value, Math.Min(c.Breaker ?? 0, c.MostBreaker ?? int.MaxValue));
+        if (least is null)
+            return null;
+        var breaker =
+            byNameplate ? Math.Max(edition.SmallestBreaker, c.Breaker ?? LargestUpTo(edition, c.MaximumBreaker) ?? least.Value)
+            : c is { Held: true, Breaker: { } held } ? held
+            : Math.Max(least.Value, Math.Min(c.Breaker ?? 0, c.MostBreaker ?? int.MaxValue));
         var column = c.Method == WiringMethod.Cable ? 60 : c.TerminationC;
         var count = tables.Count.First(r => c.CurrentCarrying <= r.UpTo).Factor;
         var ambient = Ambient(tables, c.AmbientC, c.InsulationC);
@@ -104,7 +113,8 @@ public static class Conductor
         foreach (var row in c.Copper ? tables.Copper : tables.Aluminum)
         {
             passed |= row.Size == c.SmallestSize;
-            if (!passed || (c.Method == WiringMethod.Cable && !tables.Sheathed.Contains(row.Size))) continue;
+            if (!passed || (c.Method == WiringMethod.Cable && !tables.Sheathed.Contains(row.Size)))
+                continue;
             var terminal = row.At(column);
             var adjusted = row.At(c.InsulationC) * ambient * count;
             var final = new Amperes(Math.Min(terminal, adjusted));
@@ -115,45 +125,73 @@ public static class Conductor
                 continue;
             }
 
-            var ground = c.Copper ? EquipmentGround.For(breaker, row.Size, row.Size) : tables.Ground.First(g => breaker <= g.Breaker).Copper;
+            var ground = c.Copper
+                ? EquipmentGround.For(breaker, row.Size, row.Size)
+                : tables.Ground.First(g => breaker <= g.Breaker).Copper;
             return new(row.Size, final, breaker, ground, row, Explain(row, terminal, adjusted, final)) { MostBreaker = c.MostBreaker };
 
             string? Refusal()
             {
-                if (new Amperes(terminal) < need && !(new Amperes(terminal) >= need)) return $"{terminal} A at {column} C is less than {need} for the terminals.";
-                if (byNameplate) return final >= need ? null : $"{final} after factors is less than the minimum circuit ampacity of {need}.";
-                if (!(final >= actual)) return $"{final} after factors is less than the load of {actual}.";
-                if (limits.TryGetValue(row.Size, out var limit) && breaker > limit) return $"a breaker of {breaker} A is over the {limit} A limit of this size ({edition.Cite("wire.small")}).";
-                if (new Amperes(breaker) <= final) return null;
-                return c.SeveralReceptacles || edition.BreakerFor(final.Value) is not { } next || breaker > next ? $"{final} is not protected by {breaker} A." : null;
+                if (new Amperes(terminal) < need && !(new Amperes(terminal) >= need))
+                    return $"{terminal} A at {column} C is less than {need} for the terminals.";
+                if (byNameplate)
+                    return final >= need ? null : $"{final} after factors is less than the minimum circuit ampacity of {need}.";
+                if (!(final >= actual))
+                    return $"{final} after factors is less than the load of {actual}.";
+                if (limits.TryGetValue(row.Size, out var limit) && breaker > limit)
+                    return $"a breaker of {breaker} A is over the {limit} A limit of this size ({edition.Cite("wire.small")}).";
+                if (new Amperes(breaker) <= final)
+                    return null;
+                return c.SeveralReceptacles || edition.BreakerFor(final.Value) is not { } next || breaker > next
+                    ? $"{final} is not protected by {breaker} A."
+                    : null;
             }
         }
 
         return null;
 
-        Derivation Explain(ConductorRow row, int terminal, double adjusted, Amperes final) => new("Wire and breaker", $"{row.Size} AWG on {breaker} A")
-        {
-            Citation = byNameplate ? edition.Cite("wire.hvac") : edition.Cite("wire.size"),
-            Because = byNameplate
-                ? $"Motor and air-conditioning equipment goes by its plate: wire for {need}, breaker up to {c.MaximumBreaker ?? breaker} A."
-                : breaker < least ? $"{breaker} A is a person's; the load asks for {least} A."
-                : breaker > least ? $"{least} A would carry the load; {breaker} A was asked for by practice, rule or a person." : "The smallest size that carries the load and is protected.",
-            Steps =
-            [
-                new("Needed at the terminals", $"{need}") { Formula = byNameplate ? "minimum circuit ampacity by nameplate" : $"{c.NonContinuous.Value:0.0#} + {factor:0.##} x {c.Continuous.Value:0.0#} A", Citation = edition.Cite("circuit.overload") },
-                new("Ampacity at the terminals", $"{terminal} A") { Formula = $"{row.Size} AWG, {column} C column", Citation = c.Method == WiringMethod.Cable ? edition.Cite("wire.sheathed") : edition.Cite("wire.termination") },
-                new("Ampacity after factors", $"{adjusted:0.##} A") { Formula = $"{row.At(c.InsulationC)} x {ambient:0.##} x {count:0.##}", Citation = $"{edition.Cite("wire.ambient")}, {edition.Cite("wire.count")}" },
-                new("Ampacity", $"{final}") { Formula = "the smaller of the two" },
-                .. tried,
-            ],
-        };
+        Derivation Explain(ConductorRow row, int terminal, double adjusted, Amperes final) =>
+            new("Wire and breaker", $"{row.Size} AWG on {breaker} A")
+            {
+                Citation = byNameplate ? edition.Cite("wire.hvac") : edition.Cite("wire.size"),
+                Because =
+                    byNameplate
+                        ? $"Motor and air-conditioning equipment goes by its plate: wire for {need}, breaker up to "
+                            + $"{c.MaximumBreaker ?? breaker} A."
+                    : breaker < least ? $"{breaker} A is a person's; the load asks for {least} A."
+                    : breaker > least ? $"{least} A would carry the load; {breaker} A was asked for by practice, rule or a person."
+                    : "The smallest size that carries the load and is protected.",
+                Steps =
+                [
+                    new("Needed at the terminals", $"{need}")
+                    {
+                        Formula = byNameplate
+                            ? "minimum circuit ampacity by nameplate"
+                            : $"{c.NonContinuous.Value:0.0#} + {factor:0.##} x {c.Continuous.Value:0.0#} A",
+                        Citation = edition.Cite("circuit.overload"),
+                    },
+                    new("Ampacity at the terminals", $"{terminal} A")
+                    {
+                        Formula = $"{row.Size} AWG, {column} C column",
+                        Citation = c.Method == WiringMethod.Cable ? edition.Cite("wire.sheathed") : edition.Cite("wire.termination"),
+                    },
+                    new("Ampacity after factors", $"{adjusted:0.##} A")
+                    {
+                        Formula = $"{row.At(c.InsulationC)} x {ambient:0.##} x {count:0.##}",
+                        Citation = $"{edition.Cite("wire.ambient")}, {edition.Cite("wire.count")}",
+                    },
+                    new("Ampacity", $"{final}") { Formula = "the smaller of the two" },
+                    .. tried,
+                ],
+            };
     }
 
     /// <summary>Voltage drop of a single-phase run in volts: twice the one-way length times current times resistance.</summary>
     /// <param name="oneWay">One-way length.</param>
     /// <param name="current">Current.</param>
     /// <param name="row">The conductor.</param>
-    public static double DropVolts(Length oneWay, Amperes current, ConductorRow row) => 2 * oneWay.InFeet * current.Value * row.OhmPerKft / 1000;
+    public static double DropVolts(Length oneWay, Amperes current, ConductorRow row) =>
+        2 * oneWay.InFeet * current.Value * row.OhmPerKft / 1000;
 
     /// <summary>The row of a copper size.</summary>
     /// <exception cref="InvalidOperationException">No such size.</exception>
@@ -167,11 +205,19 @@ public static class Conductor
         return at >= 0 && at + 1 < sizes.Length ? sizes[at + 1] : null;
     }
 
-    private static int? LargestUpTo(CodeEdition edition, int? most) => most is { } m ? edition.Breakers.Where(b => b <= m).Cast<int?>().LastOrDefault() : null;
+    private static int? LargestUpTo(CodeEdition edition, int? most) =>
+        most is { } m ? edition.Breakers.Where(b => b <= m).Cast<int?>().LastOrDefault() : null;
 
     private static double Ambient(ConductorTables tables, int celsius, int column)
     {
         var row = tables.Ambient.FirstOrDefault(r => celsius <= r.UpToC);
-        return row is null ? 0 : column switch { 60 => row.F60, 75 => row.F75, _ => row.F90 };
+        return row is null
+            ? 0
+            : column switch
+            {
+                60 => row.F60,
+                75 => row.F75,
+                _ => row.F90,
+            };
     }
 }

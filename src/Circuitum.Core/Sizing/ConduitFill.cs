@@ -19,29 +19,70 @@ public sealed record ConduitFill(ConduitKind Kind, ConduitSize? Size, double Are
     /// <exception cref="ArgumentException">No wires, or a size or kind that is not in the tables.</exception>
     public static ConduitFill Of(ImmutableArray<WireCount> wires, string kind, bool nipple = false)
     {
-        var conduit = CodeLibrary.Conduit.GetValueOrDefault(kind) ?? throw new ArgumentException($"There is no conduit '{kind}'.", nameof(kind));
+        var conduit = CodeLibrary.Conduit.GetValueOrDefault(kind)
+            ?? throw new ArgumentException($"There is no conduit '{kind}'.", nameof(kind));
         var count = wires.Sum(w => w.Count);
-        if (count < 1) throw new ArgumentException("Say which wires lie in it.", nameof(wires));
+        if (count < 1)
+            throw new ArgumentException("Say which wires lie in it.", nameof(wires));
         var area = wires.Sum(w => w.Count * Area(w.Size));
-        var share = nipple ? 0.60 : count switch { 1 => 0.53, 2 => 0.31, _ => 0.40 };
+        var share = nipple
+            ? 0.60
+            : count switch
+            {
+                1 => 0.53,
+                2 => 0.31,
+                _ => 0.40,
+            };
         var size = conduit.Sizes.FirstOrDefault(s => area <= Usable(s, share));
-        return new(conduit, size, area, share, new("Conduit", size is null ? "none of this kind is large enough" : $"{size.Size} in {conduit.Name}")
-        {
-            Formula = string.Join(" + ", wires.Where(w => w.Count > 0).Select(w => $"{w.Count} x {Area(w.Size):0.0000}")) + $" = {area:0.0000} in2",
-            Citation = nipple ? "Chapter 9, note 4, Tables 4 and 5" : "Chapter 9, Tables 1, 4 and 5",
-            Because = $"{count} wire{(count == 1 ? "" : "s")} may take {share * 100:0} percent of the inside{(nipple ? " of a nipple up to 24 in" : "")}; neutrals and grounds count.",
-            Steps =
-            [
-                .. conduit.Sizes.TakeWhile(s => s != size).Select(s => Derivation.Fact($"{s.Size} in", "too small", $"{share * 100:0} percent of {s.AreaIn2:0.000} is {Usable(s, share):0.000} in2")),
-                .. size is null ? [] : new[] { Derivation.Fact($"{size.Size} in", $"{area / size.AreaIn2 * 100:0.0} percent full", $"{share * 100:0} percent of {size.AreaIn2:0.000} is {Usable(size, share):0.000} in2") },
-            ],
-        });
+        return new(
+            conduit,
+            size,
+            area,
+            share,
+            new("Conduit", size is null ? "none of this kind is large enough" : $"{size.Size} in {conduit.Name}")
+            {
+                Formula =
+                    string.Join(" + ", wires.Where(w => w.Count > 0).Select(w => $"{w.Count} x {Area(w.Size):0.0000}"))
+                    + $" = {area:0.0000} in2",
+                Citation = nipple ? "Chapter 9, note 4, Tables 4 and 5" : "Chapter 9, Tables 1, 4 and 5",
+                Because =
+                    $"{count} wire{(count == 1 ? "" : "s")} may take {share * 100:0} percent of the inside"
+                    + $"{(nipple ? " of a nipple up to 24 in" : "")}; "
+                    + "neutrals and grounds count.",
+                Steps =
+                [
+                    .. conduit
+                        .Sizes.TakeWhile(s => s != size)
+                        .Select(s =>
+                            Derivation.Fact(
+                                $"{s.Size} in",
+                                "too small",
+                                $"{share * 100:0} percent of {s.AreaIn2:0.000} is {Usable(s, share):0.000} in2"
+                            )
+                        ),
+                    .. size is null
+                        ? []
+                        : new[]
+                        {
+                            Derivation.Fact(
+                                $"{size.Size} in",
+                                $"{area / size.AreaIn2 * 100:0.0} percent full",
+                                $"{share * 100:0} percent of {size.AreaIn2:0.000} is {Usable(size, share):0.000} in2"
+                            ),
+                        },
+                ],
+            }
+        );
     }
 
     // The tables print the usable area to a thousandth.
-    private static double Usable(ConduitSize size, double share) => Math.Round(size.AreaIn2 * share, 3, MidpointRounding.AwayFromZero) + 1e-9;
+    private static double Usable(ConduitSize size, double share) =>
+        Math.Round(size.AreaIn2 * share, 3, MidpointRounding.AwayFromZero) + 1e-9;
 
-    private static double Area(string size) => CodeLibrary.Conductors.Copper.FirstOrDefault(r => r.Size == size) is { AreaIn2: > 0 } row ? row.AreaIn2 : throw new ArgumentException($"There is no wire of {size} in the tables.", nameof(size));
+    private static double Area(string size) =>
+        CodeLibrary.Conductors.Copper.FirstOrDefault(r => r.Size == size) is { AreaIn2: > 0 } row
+            ? row.AreaIn2
+            : throw new ArgumentException($"There is no wire of {size} in the tables.", nameof(size));
 }
 
 /// <summary>The bends of a conduit.</summary>
@@ -74,16 +115,27 @@ public sealed record ConduitBends(ImmutableArray<int> Stretches, Derivation Deri
             }
 
             sum += bend;
-            if (since + bend > Most) (wanted, since) = (wanted + 1, 0);
+            if (since + bend > Most)
+                (wanted, since) = (wanted + 1, 0);
             since += bend;
         }
 
         stretches.Add(sum);
-        return new([.. stretches], new("Bends", string.Join(", ", stretches.Select(s => $"{s} degrees")))
+        return new(
+            [.. stretches],
+            new("Bends", string.Join(", ", stretches.Select(s => $"{s} degrees")))
+            {
+                Formula = string.Join(" + ", bends.Select(b => b == 0 ? "pull point" : $"{b}"))
+                    .Replace(" + pull point + ", ", pull point, ", StringComparison.Ordinal),
+                Citation = kind.Bends,
+                Because =
+                    $"Between pull points {Most} degrees at most"
+                    + (wanted > 0 ? $"; {wanted} more pull point{(wanted == 1 ? " is" : "s are")} needed" : "")
+                    + ".",
+            }
+        )
         {
-            Formula = string.Join(" + ", bends.Select(b => b == 0 ? "pull point" : $"{b}")).Replace(" + pull point + ", ", pull point, ", StringComparison.Ordinal),
-            Citation = kind.Bends,
-            Because = $"Between pull points {Most} degrees at most{(wanted > 0 ? $"; {wanted} more pull point{(wanted == 1 ? "" : "s")} {(wanted == 1 ? "is" : "are")} needed" : "")}.",
-        }) { PullPointsWanted = wanted };
+            PullPointsWanted = wanted,
+        };
     }
 }

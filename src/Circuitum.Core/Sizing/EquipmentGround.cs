@@ -3,7 +3,9 @@ using Circuitum.Core.Explain;
 
 namespace Circuitum.Core.Sizing;
 
-/// <summary>The equipment ground of a run (250.122): by the breaker, and larger in proportion where the wire is larger than it had to be.</summary>
+/// <summary>
+/// The equipment ground of a run (250.122): by the breaker, and larger in proportion where the wire is larger than it had to be.
+/// </summary>
 /// <param name="Breaker">Rating of the breaker in amperes.</param>
 /// <param name="Least">The size that the load and the breaker ask of the ungrounded conductors.</param>
 /// <param name="Used">The size that is run.</param>
@@ -24,7 +26,8 @@ public sealed record EquipmentGround(int Breaker, string Least, string Used, str
         var (small, large) = (Row(least).Cmil, Row(used).Cmil);
 
         // Never larger than the conductors that it goes with (250.122(A)): an air conditioner's large breaker asks for no more.
-        if (large <= small) return table.Cmil > large ? used : table.Size;
+        if (large <= small)
+            return table.Cmil > large ? used : table.Size;
         var needed = (double)table.Cmil * large / small;
 
         // The circular mils of the table are rounded, so a thousandth is let pass.
@@ -32,7 +35,8 @@ public sealed record EquipmentGround(int Breaker, string Least, string Used, str
     }
 
     /// <summary>The ground that a run in sheathed cable needs and has.</summary>
-    public static EquipmentGround InCable(int breaker, string least, string used) => new(breaker, least, used, For(breaker, least, used), CodeLibrary.Conductors.SheathedGround.GetValueOrDefault(used));
+    public static EquipmentGround InCable(int breaker, string least, string used) =>
+        new(breaker, least, used, For(breaker, least, used), CodeLibrary.Conductors.SheathedGround.GetValueOrDefault(used));
 
     /// <summary>How the size came about.</summary>
     public Derivation Derivation(CodeEdition edition)
@@ -40,11 +44,19 @@ public sealed record EquipmentGround(int Breaker, string Least, string Used, str
         var table = Row(CodeLibrary.Conductors.Ground.First(g => Breaker <= g.Breaker).Copper);
         return new("Equipment ground", $"{Needed} AWG")
         {
-            Formula = Least == Used ? $"{Breaker} A breaker: {table.Size} AWG" : $"{table.Cmil:#,0} x {Row(Used).Cmil:#,0} / {Row(Least).Cmil:#,0} = {(double)table.Cmil * Row(Used).Cmil / Row(Least).Cmil:#,0} cmil",
+            Formula =
+                Least == Used
+                    ? $"{Breaker} A breaker: {table.Size} AWG"
+                    : $"{table.Cmil:#,0} x {Row(Used).Cmil:#,0} / {Row(Least).Cmil:#,0} = "
+                        + $"{(double)table.Cmil * Row(Used).Cmil / Row(Least).Cmil:#,0} cmil",
             Citation = edition.Cite("wire.ground"),
-            Because = Least == Used
-                ? Needed == table.Size ? "By the breaker's size." : "By the breaker's size, and no larger than the wires that it goes with."
-                : $"The wire was made larger than {Least} AWG, so the ground grows in proportion.{(There is { } there ? $" The cable holds {there} AWG{(Enough ? "" : ", which is too small")}." : "")}",
+            Because =
+                Least == Used
+                    ? Needed == table.Size
+                        ? "By the breaker's size."
+                        : "By the breaker's size, and no larger than the wires that it goes with."
+                    : $"The wire was made larger than {Least} AWG, so the ground grows in proportion."
+                        + $"{(There is { } there ? $" The cable holds {there} AWG{(Enough ? "" : ", which is too small")}." : "")}",
         };
     }
 

@@ -20,7 +20,8 @@ public sealed record DxfPath(string Layer, IReadOnlyList<DxfPoint> Points, bool 
 public sealed record DxfArc(string Layer, DxfPoint Centre, double Radius, double From, double To)
 {
     /// <summary>The point at an angle.</summary>
-    public DxfPoint At(double degrees) => new(Centre.X + (Radius * Math.Cos(degrees * Math.PI / 180)), Centre.Y + (Radius * Math.Sin(degrees * Math.PI / 180)));
+    public DxfPoint At(double degrees) =>
+        new(Centre.X + (Radius * Math.Cos(degrees * Math.PI / 180)), Centre.Y + (Radius * Math.Sin(degrees * Math.PI / 180)));
 }
 
 /// <summary>A text.</summary>
@@ -48,8 +49,14 @@ public sealed class DxfDrawing
     public SortedDictionary<string, int> NotTaken { get; } = new(StringComparer.Ordinal);
 
     /// <summary>The layers on which something was taken, with how many things.</summary>
-    public IEnumerable<(string Layer, int Count)> Layers => Paths.Select(p => p.Layer).Concat(Arcs.Select(a => a.Layer)).Concat(Texts.Select(t => t.Layer))
-        .GroupBy(l => l, StringComparer.OrdinalIgnoreCase).OrderBy(g => g.Key, StringComparer.OrdinalIgnoreCase).Select(g => (g.Key, g.Count()));
+    public IEnumerable<(string Layer, int Count)> Layers =>
+        Paths
+            .Select(p => p.Layer)
+            .Concat(Arcs.Select(a => a.Layer))
+            .Concat(Texts.Select(t => t.Layer))
+            .GroupBy(l => l, StringComparer.OrdinalIgnoreCase)
+            .OrderBy(g => g.Key, StringComparer.OrdinalIgnoreCase)
+            .Select(g => (g.Key, g.Count()));
 
     internal void Skip(string kind) => NotTaken[kind] = NotTaken.GetValueOrDefault(kind) + 1;
 }

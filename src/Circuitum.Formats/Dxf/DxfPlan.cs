@@ -14,17 +14,27 @@ namespace Circuitum.Formats.Dxf;
 /// <param name="Doors">Layers with doors.</param>
 /// <param name="Windows">Layers with windows.</param>
 /// <param name="InchesPerUnit">Inches in a drawing unit.</param>
-public sealed record DxfChoice(ImmutableHashSet<string> Rooms, ImmutableHashSet<string> Walls, ImmutableHashSet<string> Doors, ImmutableHashSet<string> Windows, double InchesPerUnit)
+public sealed record DxfChoice(
+    ImmutableHashSet<string> Rooms,
+    ImmutableHashSet<string> Walls,
+    ImmutableHashSet<string> Doors,
+    ImmutableHashSet<string> Windows,
+    double InchesPerUnit
+)
 {
     /// <summary>What the names of the layers suggest.</summary>
     public static DxfChoice Guess(DxfDrawing drawing)
     {
         var layers = drawing.Layers.Select(l => l.Layer).ToList();
-        ImmutableHashSet<string> With(params string[] words) => [.. layers.Where(l => words.Any(w => l.Contains(w, StringComparison.OrdinalIgnoreCase)))];
+        ImmutableHashSet<string> With(params string[] words) =>
+            [.. layers.Where(l => words.Any(w => l.Contains(w, StringComparison.OrdinalIgnoreCase)))];
         var windows = With("wind", "glaz", "fenster");
         var doors = With("door").Except(windows);
         var walls = With("wall", "mur", "wand").Except(doors).Except(windows);
-        var closed = drawing.Paths.Where(p => p.Closed || p.Points[0] == p.Points[^1]).Select(p => p.Layer).ToHashSet(StringComparer.OrdinalIgnoreCase);
+        var closed = drawing
+            .Paths.Where(p => p.Closed || p.Points[0] == p.Points[^1])
+            .Select(p => p.Layer)
+            .ToHashSet(StringComparer.OrdinalIgnoreCase);
         var rooms = With("room", "space", "area").Except(walls).Where(closed.Contains).ToImmutableHashSet();
         return new(rooms, walls, doors, windows, drawing.InchesPerUnit ?? UnitsBySize(drawing));
     }
@@ -33,9 +43,16 @@ public sealed record DxfChoice(ImmutableHashSet<string> Rooms, ImmutableHashSet<
     private static double UnitsBySize(DxfDrawing drawing)
     {
         var xs = drawing.Paths.SelectMany(p => p.Points).Select(p => p.X).ToList();
-        if (xs.Count == 0) return 1;
+        if (xs.Count == 0)
+            return 1;
         var across = xs.Max() - xs.Min();
-        return across switch { < 60 => 1 / 0.0254, < 180 => 12, < 4000 => 1, _ => 1 / 25.4 };
+        return across switch
+        {
+            < 60 => 1 / 0.0254,
+            < 180 => 12,
+            < 4000 => 1,
+            _ => 1 / 25.4,
+        };
     }
 }
 
@@ -58,47 +75,79 @@ public static class DxfPlan
     /// <param name="storey">The storey, which must be empty.</param>
     public static DxfImport Import(DxfDrawing drawing, DxfChoice choice, Job job, string storey)
     {
-        if (job.StoreyById(storey) is not { } floor) return new(null, [], "Pick a storey.");
-        if (job.Rooms.Any(r => r.Storey == storey)) return new(null, [], $"{floor.Name} has rooms already. Import onto an empty storey.");
-        if (choice.InchesPerUnit is not (> 0.001 and < 10_000)) return new(null, [], "Units: choose one of the list.");
+        if (job.StoreyById(storey) is not { } floor)
+            return new(null, [], "Pick a storey.");
+        if (job.Rooms.Any(r => r.Storey == storey))
+            return new(null, [], $"{floor.Name} has rooms already. Import onto an empty storey.");
+        if (choice.InchesPerUnit is not (> 0.001 and < 10_000))
+            return new(null, [], "Units: choose one of the list.");
         var report = new List<string>();
         var scale = new Scale(drawing, choice.InchesPerUnit);
-        if (scale.Moved) report.Add("The drawing lay far from its origin; it was moved there.");
+        if (scale.Moved)
+            report.Add("The drawing lay far from its origin; it was moved there.");
         var marks = OpeningMarks.Of(drawing, choice, scale);
         var outlines = Closed(drawing, choice.Rooms, scale);
-        if (outlines.Count > 0) report.Add($"{outlines.Count} closed outlines on {List(choice.Rooms)} were taken as rooms.");
+        if (outlines.Count > 0)
+            report.Add($"{outlines.Count} closed outlines on {List(choice.Rooms)} were taken as rooms.");
         else
         {
-            if (choice.Walls.Count == 0) return new(null, report, "Choose the layers of the walls, or of closed room outlines.");
+            if (choice.Walls.Count == 0)
+                return new(null, report, "Choose the layers of the walls, or of closed room outlines.");
             var (faces, problem, single) = WallFaces.Of(drawing, choice.Walls, scale, marks);
-            if (problem.Length > 0) return new(null, report, problem);
+            if (problem.Length > 0)
+                return new(null, report, problem);
             outlines = faces;
             report.Add($"{faces.Count} rooms were found between the lines on {List(choice.Walls)}.");
-            if (single) report.Add("The walls are single lines; they were taken as the middle of partitions.");
+            if (single)
+                report.Add("The walls are single lines; they were taken as the middle of partitions.");
         }
 
         var rooms = Rooms(drawing, outlines, scale, job, floor, report);
-        if (rooms.Count == 0) return new(null, report, "No closed room was found. Are the chosen layers those of the walls, and do the walls meet?");
+        if (rooms.Count == 0)
+            return new(null, report, "No closed room was found. Are the chosen layers those of the walls, and do the walls meet?");
         var taken = job.Rooms.AddRange(rooms);
         var made = job with { Rooms = [.. taken] };
         made = Openings(made, storey, marks, report);
-        foreach (var (kind, count) in drawing.NotTaken) report.Add($"Not taken: {count:#,0} {kind}.");
-        var left = drawing.Layers.Where(l => !choice.Rooms.Contains(l.Layer) && !choice.Walls.Contains(l.Layer) && !choice.Doors.Contains(l.Layer) && !choice.Windows.Contains(l.Layer)).ToList();
-        if (left.Count > 0) report.Add($"Layers not used, but for names of rooms: {string.Join(", ", left.Take(12).Select(l => $"{l.Layer} ({l.Count:#,0})"))}{(left.Count > 12 ? " and more" : "")}.");
-        return JobRules.Check(made) is [var first, ..] ? new(null, report, $"The drawing was read, but what it holds is no plan: {first}") : new(made, report, "");
+        foreach (var (kind, count) in drawing.NotTaken)
+            report.Add($"Not taken: {count:#,0} {kind}.");
+        var left = drawing
+            .Layers.Where(l =>
+                !choice.Rooms.Contains(l.Layer)
+                && !choice.Walls.Contains(l.Layer)
+                && !choice.Doors.Contains(l.Layer)
+                && !choice.Windows.Contains(l.Layer)
+            )
+            .ToList();
+        if (left.Count > 0)
+            report.Add(
+                "Layers not used, but for names of rooms: "
+                    + $"{string.Join(", ", left.Take(12).Select(l => $"{l.Layer} ({l.Count:#,0})"))}{(left.Count > 12 ? " and more" : "")}."
+            );
+        return JobRules.Check(made) is [var first, ..]
+            ? new(null, report, $"The drawing was read, but what it holds is no plan: {first}")
+            : new(made, report, "");
     }
 
     private static string List(IEnumerable<string> layers) => string.Join(", ", layers.Order(StringComparer.OrdinalIgnoreCase));
 
     private static List<List<Point>> Closed(DxfDrawing drawing, ImmutableHashSet<string> layers, Scale scale) =>
-        [.. drawing.Paths.Where(p => layers.Contains(p.Layer) && (p.Closed || p.Points[0] == p.Points[^1])).Select(p => WallFaces.Tidy(p.Points.Select(scale.Of))).Where(o => o.Count >= 3)];
+        [
+            .. drawing
+                .Paths.Where(p => layers.Contains(p.Layer) && (p.Closed || p.Points[0] == p.Points[^1]))
+                .Select(p => WallFaces.Tidy(p.Points.Select(scale.Of)))
+                .Where(o => o.Count >= 3),
+        ];
 
     private static List<Room> Rooms(DxfDrawing drawing, List<List<Point>> outlines, Scale scale, Job job, Storey floor, List<string> report)
     {
         var rooms = new List<Room>();
         var taken = job.Rooms.Select(r => r.Id).ToHashSet();
         var (small, wild, unnamed) = (0, 0, 0);
-        var words = drawing.Texts.Where(t => t.Layer != DxfWriter.KindLayer).Select(t => (At: scale.Of(t.At), t.Text)).Where(t => t.Text.Count(char.IsLetter) >= 3).ToList();
+        var words = drawing
+            .Texts.Where(t => t.Layer != DxfWriter.KindLayer)
+            .Select(t => (At: scale.Of(t.At), t.Text))
+            .Where(t => t.Text.Count(char.IsLetter) >= 3)
+            .ToList();
         var kinds = drawing.Texts.Where(t => t.Layer == DxfWriter.KindLayer).Select(t => (At: scale.Of(t.At), t.Text)).ToList();
         foreach (var outline in outlines.Take(JobRules.MostRooms))
         {
@@ -115,19 +164,40 @@ public static class DxfPlan
                 continue;
             }
 
-            var name = words.Where(t => shape.Contains(t.At)).OrderBy(t => t.At.InchesTo(shape.Centre)).Select(t => t.Text).FirstOrDefault();
-            if (name is null) unnamed++;
+            var name = words
+                .Where(t => shape.Contains(t.At))
+                .OrderBy(t => t.At.InchesTo(shape.Centre))
+                .Select(t => t.Text)
+                .FirstOrDefault();
+            if (name is null)
+                unnamed++;
             name = (name ?? $"Room {rooms.Count + 1}").Trim();
-            if (name.Length > JobRules.LongestName) name = name[..JobRules.LongestName];
+            if (name.Length > JobRules.LongestName)
+                name = name[..JobRules.LongestName];
             var id = Names.Free(name, taken);
             taken.Add(id);
-            rooms.Add(new Room { Id = id, Name = name, Kind = kinds.Where(t => shape.Contains(t.At)).Select(t => RoomNames.Exact(t.Text)).FirstOrDefault(k => k is not null) ?? RoomNames.KindOf(name), Storey = floor.Id, CeilingHeight = floor.Ceiling ?? Length.Feet(8), Outline = [.. outline] });
+            rooms.Add(
+                new Room
+                {
+                    Id = id,
+                    Name = name,
+                    Kind = kinds.Where(t => shape.Contains(t.At)).Select(t => RoomNames.Exact(t.Text)).FirstOrDefault(k => k is not null)
+                        ?? RoomNames.KindOf(name),
+                    Storey = floor.Id,
+                    CeilingHeight = floor.Ceiling ?? Length.Feet(8),
+                    Outline = [.. outline],
+                }
+            );
         }
 
-        if (small > 0) report.Add($"{small} closed shapes under {LeastRoomSqFt:0} sq ft were left out.");
-        if (wild > 0) report.Add($"{wild} shapes with more than {MostCorners} corners or with crossing sides were left out.");
-        if (unnamed > 0) report.Add($"{unnamed} rooms have no name in the drawing. Name them and choose their kind.");
-        if (kinds.Count == 0) report.Add("Kinds of rooms were guessed from their names. Look them over: the rules go by them.");
+        if (small > 0)
+            report.Add($"{small} closed shapes under {LeastRoomSqFt:0} sq ft were left out.");
+        if (wild > 0)
+            report.Add($"{wild} shapes with more than {MostCorners} corners or with crossing sides were left out.");
+        if (unnamed > 0)
+            report.Add($"{unnamed} rooms have no name in the drawing. Name them and choose their kind.");
+        if (kinds.Count == 0)
+            report.Add("Kinds of rooms were guessed from their names. Look them over: the rules go by them.");
         return rooms;
     }
 
@@ -140,13 +210,18 @@ public static class DxfPlan
         var ids = job.Openings.Select(o => o.Id).ToHashSet();
         var made = new List<Opening>();
         var held = new List<(string Room, int Wall, Length From, Length To)>();
-        bool Taken(string room, int wall, Length from, Length to) => held.Any(h => h.Room == room && h.Wall == wall && h.From < to && from < h.To);
+        bool Taken(string room, int wall, Length from, Length to) =>
+            held.Any(h => h.Room == room && h.Wall == wall && h.From < to && from < h.To);
         var plain = marks.Where(m => m.Leaf is null).Select(m => (m.A, m.B)).ToHashSet();
         foreach (var group in marks.GroupBy(m => m.Group))
         {
             // Of a swing's two ends the one beside a wall is the latch; a line drawn from jamb to jamb settles it.
-            var best = group.SelectMany(m => shapes.SelectMany(s => s.Walls.Select(w => (Mark: m, Shape: s, Wall: w, Fit: m.Fit(s, w))))).Where(x => x.Fit is not null)
-                .OrderBy(x => plain.Contains((x.Mark.A, x.Mark.B)) || plain.Contains((x.Mark.B, x.Mark.A)) ? 0 : 1).ThenBy(x => x.Fit!.Value.Off).FirstOrDefault();
+            var best = group
+                .SelectMany(m => shapes.SelectMany(s => s.Walls.Select(w => (Mark: m, Shape: s, Wall: w, Fit: m.Fit(s, w)))))
+                .Where(x => x.Fit is not null)
+                .OrderBy(x => plain.Contains((x.Mark.A, x.Mark.B)) || plain.Contains((x.Mark.B, x.Mark.A)) ? 0 : 1)
+                .ThenBy(x => x.Fit!.Value.Off)
+                .FirstOrDefault();
             var mark = best.Mark;
             if (mark is null || best.Fit is not { } fit || job.Openings.Length + made.Count >= JobRules.MostOpenings)
             {
@@ -154,9 +229,12 @@ public static class DxfPlan
                 continue;
             }
 
-            var facing = house.Facing(best.Shape, best.Wall.Index).FirstOrDefault(f => f.From <= fit.From + Length.Inches(1) && f.To >= fit.To - Length.Inches(1));
+            var facing = house
+                .Facing(best.Shape, best.Wall.Index)
+                .FirstOrDefault(f => f.From <= fit.From + Length.Inches(1) && f.To >= fit.To - Length.Inches(1));
             var window = mark.Kind == OpeningKind.Window;
-            if (window && facing?.Room.Room.Kind.OpenAir() == true) facing = null;
+            if (window && facing?.Room.Room.Kind.OpenAir() == true)
+                facing = null;
             var opening = new Opening
             {
                 Id = Names.Free(window ? $"window-{windows + 1}" : $"door-{doors + 1}", ids),
@@ -171,7 +249,8 @@ public static class DxfPlan
             };
 
             // Two marks of one opening, such as a threshold and a leaf, come to the same place.
-            if (Taken(opening.Room, opening.Wall, opening.From, opening.From + opening.Width)) continue;
+            if (Taken(opening.Room, opening.Wall, opening.From, opening.From + opening.Width))
+                continue;
             var other = facing is null ? null : HouseShape.Mirror(opening, best.Shape, facing.Room);
             if (facing is not null && (other is null || Taken(opening.To, other.Wall, other.From, other.To)))
             {
@@ -180,14 +259,20 @@ public static class DxfPlan
             }
 
             held.Add((opening.Room, opening.Wall, opening.From, opening.From + opening.Width));
-            if (other is not null) held.Add((opening.To, other.Wall, other.From, other.To));
+            if (other is not null)
+                held.Add((opening.To, other.Wall, other.From, other.To));
             made.Add(opening);
-            if (window) windows++;
-            else doors++;
+            if (window)
+                windows++;
+            else
+                doors++;
         }
 
         job = job with { Openings = [.. job.Openings, .. made] };
-        report.Add($"{doors} doors and {windows} windows were taken{(lost > 0 ? $"; {lost} marks stand beside no wall or do not fit and were left out" : "")}.");
+        report.Add(
+            $"{doors} doors and {windows} windows were taken"
+                + $"{(lost > 0 ? $"; {lost} marks stand beside no wall or do not fit and were left out" : "")}."
+        );
         return job;
     }
 }
@@ -203,10 +288,12 @@ internal sealed class Scale
     {
         inches = inchesPerUnit;
         var all = drawing.Paths.SelectMany(p => p.Points).ToList();
-        if (all.Count == 0) return;
+        if (all.Count == 0)
+            return;
         var far = all.Max(p => Math.Max(Math.Abs(p.X), Math.Abs(p.Y))) * inches;
         Moved = far > JobRules.Farthest.InInches * 0.9;
-        if (Moved) (dx, dy) = (all.Min(p => p.X), all.Max(p => p.Y));
+        if (Moved)
+            (dx, dy) = (all.Min(p => p.X), all.Max(p => p.Y));
     }
 
     internal bool Moved { get; }
@@ -228,18 +315,55 @@ internal static class RoomNames
 {
     private static readonly (string Word, RoomKind Kind)[] Words =
     [
-        ("kitchen", RoomKind.Kitchen), ("dining", RoomKind.Dining), ("breakfast", RoomKind.Dining), ("nook", RoomKind.Dining), ("pantry", RoomKind.Pantry), ("family", RoomKind.Family), ("great", RoomKind.Living),
-        ("living", RoomKind.Living), ("office", RoomKind.Office), ("study", RoomKind.Den), ("den", RoomKind.Den), ("library", RoomKind.Den), ("half bath", RoomKind.Bathroom), ("bath", RoomKind.Bathroom),
-        ("powder", RoomKind.Bathroom), ("toilet", RoomKind.Bathroom), ("ensuite", RoomKind.Bathroom), ("laundry", RoomKind.Laundry), ("closet", RoomKind.Closet), ("wardrobe", RoomKind.Closet), ("linen", RoomKind.Closet),
-        ("bed", RoomKind.Bedroom), ("guest", RoomKind.Bedroom), ("hall", RoomKind.Hallway), ("corridor", RoomKind.Hallway), ("foyer", RoomKind.Foyer), ("entry", RoomKind.Foyer), ("stair", RoomKind.Stairs),
-        ("utility", RoomKind.Utility), ("mech", RoomKind.Utility), ("garage", RoomKind.Garage), ("porch", RoomKind.Porch), ("deck", RoomKind.Deck), ("patio", RoomKind.Deck), ("balcony", RoomKind.Deck),
-        ("sunroom", RoomKind.Sunroom), ("recreation", RoomKind.Recreation), ("play", RoomKind.Recreation), ("attic", RoomKind.Attic), ("crawl", RoomKind.CrawlSpace), ("basement", RoomKind.UnfinishedBasement),
+        ("kitchen", RoomKind.Kitchen),
+        ("dining", RoomKind.Dining),
+        ("breakfast", RoomKind.Dining),
+        ("nook", RoomKind.Dining),
+        ("pantry", RoomKind.Pantry),
+        ("family", RoomKind.Family),
+        ("great", RoomKind.Living),
+        ("living", RoomKind.Living),
+        ("office", RoomKind.Office),
+        ("study", RoomKind.Den),
+        ("den", RoomKind.Den),
+        ("library", RoomKind.Den),
+        ("half bath", RoomKind.Bathroom),
+        ("bath", RoomKind.Bathroom),
+        ("powder", RoomKind.Bathroom),
+        ("toilet", RoomKind.Bathroom),
+        ("ensuite", RoomKind.Bathroom),
+        ("laundry", RoomKind.Laundry),
+        ("closet", RoomKind.Closet),
+        ("wardrobe", RoomKind.Closet),
+        ("linen", RoomKind.Closet),
+        ("bed", RoomKind.Bedroom),
+        ("guest", RoomKind.Bedroom),
+        ("hall", RoomKind.Hallway),
+        ("corridor", RoomKind.Hallway),
+        ("foyer", RoomKind.Foyer),
+        ("entry", RoomKind.Foyer),
+        ("stair", RoomKind.Stairs),
+        ("utility", RoomKind.Utility),
+        ("mech", RoomKind.Utility),
+        ("garage", RoomKind.Garage),
+        ("porch", RoomKind.Porch),
+        ("deck", RoomKind.Deck),
+        ("patio", RoomKind.Deck),
+        ("balcony", RoomKind.Deck),
+        ("sunroom", RoomKind.Sunroom),
+        ("recreation", RoomKind.Recreation),
+        ("play", RoomKind.Recreation),
+        ("attic", RoomKind.Attic),
+        ("crawl", RoomKind.CrawlSpace),
+        ("basement", RoomKind.UnfinishedBasement),
     ];
 
     /// <summary>The kind that a word is, as the writer puts it into a drawing.</summary>
-    internal static RoomKind? Exact(string word) => Enum.GetValues<RoomKind>().Cast<RoomKind?>().FirstOrDefault(k => TradeEnumConverter.Word(k!.Value.ToString()) == word);
+    internal static RoomKind? Exact(string word) =>
+        Enum.GetValues<RoomKind>().Cast<RoomKind?>().FirstOrDefault(k => TradeEnumConverter.Word(k!.Value.ToString()) == word);
 
     /// <summary>The kind that a name suggests; a living room when it suggests none, because its rules ask for most.</summary>
     internal static RoomKind KindOf(string name) =>
-        Words.Where(w => name.Contains(w.Word, StringComparison.OrdinalIgnoreCase)).Select(w => (RoomKind?)w.Kind).FirstOrDefault() ?? RoomKind.Living;
+        Words.Where(w => name.Contains(w.Word, StringComparison.OrdinalIgnoreCase)).Select(w => (RoomKind?)w.Kind).FirstOrDefault()
+        ?? RoomKind.Living;
 }

@@ -23,9 +23,7 @@ public sealed class DxfReader
     private readonly DxfDrawing drawing = new();
     private int count;
 
-    private DxfReader()
-    {
-    }
+    private DxfReader() { }
 
     private sealed class Entity(string kind)
     {
@@ -35,13 +33,19 @@ public sealed class DxfReader
 
         public List<Entity> Vertices { get; } = [];
 
-        public string Layer => Text(8) is { Length: > 0 } layer ? layer.Length > 100 ? layer[..100] : layer : "0";
+        public string Layer =>
+            Text(8) is { Length: > 0 } layer
+                ? layer.Length > 100
+                    ? layer[..100]
+                    : layer
+                : "0";
 
         public string Text(int code) => Pairs.FirstOrDefault(p => p.Code == code).Value ?? "";
 
         public double Number(int code, double otherwise = 0) => Text(code) is { Length: > 0 } text ? Parse(text) : otherwise;
 
-        public static double Parse(string text) => double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) ? n : double.NaN;
+        public static double Parse(string text) =>
+            double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var n) ? n : double.NaN;
     }
 
     /// <summary>Where a block's entities go.</summary>
@@ -55,7 +59,16 @@ public sealed class DxfReader
 
         public bool Mirrors => (A * D) - (B * C) < 0;
 
-        public Placing Then(Placing inner) => new((A * inner.A) + (B * inner.C), (A * inner.B) + (B * inner.D), (C * inner.A) + (D * inner.C), (C * inner.B) + (D * inner.D), (A * inner.X) + (B * inner.Y) + X, (C * inner.X) + (D * inner.Y) + Y, inner.Layer == "0" ? Layer : inner.Layer);
+        public Placing Then(Placing inner) =>
+            new(
+                (A * inner.A) + (B * inner.C),
+                (A * inner.B) + (B * inner.D),
+                (C * inner.A) + (D * inner.C),
+                (C * inner.B) + (D * inner.D),
+                (A * inner.X) + (B * inner.Y) + X,
+                (C * inner.X) + (D * inner.Y) + Y,
+                inner.Layer == "0" ? Layer : inner.Layer
+            );
     }
 
     /// <summary>Reads a file.</summary>
@@ -66,7 +79,8 @@ public sealed class DxfReader
         int read;
         while ((read = await stream.ReadAsync(chunk, cancel).ConfigureAwait(false)) > 0)
         {
-            if (buffer.Length + read > MostBytes) return new(null, $"The drawing is larger than {MostBytes / 1_000_000} MB, the most that is read.");
+            if (buffer.Length + read > MostBytes)
+                return new(null, $"The drawing is larger than {MostBytes / 1_000_000} MB, the most that is read.");
             buffer.Write(chunk, 0, read);
         }
 
@@ -76,7 +90,8 @@ public sealed class DxfReader
     /// <summary>Reads a file.</summary>
     public static DxfReading Read(ReadOnlySpan<byte> bytes)
     {
-        if (bytes[..Math.Min(bytes.Length, 4096)].Contains((byte)0)) return new(null, "This is a binary drawing. Save it as an ASCII DXF and import that.");
+        if (bytes[..Math.Min(bytes.Length, 4096)].Contains((byte)0))
+            return new(null, "This is a binary drawing. Save it as an ASCII DXF and import that.");
         return new DxfReader().Run(System.Text.Encoding.UTF8.GetString(bytes));
     }
 
@@ -85,14 +100,17 @@ public sealed class DxfReader
         try
         {
             Sections(text);
-            foreach (var entity in entities) Lay(entity, Placing.None, 0);
+            foreach (var entity in entities)
+                Lay(entity, Placing.None, 0);
         }
         catch (InvalidDataException e)
         {
             return new(null, e.Message);
         }
 
-        return drawing.Paths.Count + drawing.Arcs.Count + drawing.Texts.Count == 0 ? new(null, "The drawing holds no line, arc or text that could be taken.") : new(drawing, "");
+        return drawing.Paths.Count + drawing.Arcs.Count + drawing.Texts.Count == 0
+            ? new(null, "The drawing holds no line, arc or text that could be taken.")
+            : new(drawing, "");
     }
 
     // A file is pairs of lines: a number that says what comes, and the value.
@@ -101,14 +119,20 @@ public sealed class DxfReader
         using var lines = new StringReader(text);
         var (section, variable, block) = ("", "", "");
         var ended = false;
-        Entity? current = null, polyline = null;
+        Entity? current = null,
+            polyline = null;
         var line = 0;
         while (lines.ReadLine() is { } first)
         {
             line++;
             if (!int.TryParse(first.AsSpan().Trim(), NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var code))
-                throw new InvalidDataException(line <= 2 ? "This is not a DXF file: it does not begin with a group code." : $"Line {line} of the drawing should be a group code. The file is damaged.");
-            if (lines.ReadLine() is not { } value) break;
+                throw new InvalidDataException(
+                    line <= 2
+                        ? "This is not a DXF file: it does not begin with a group code."
+                        : $"Line {line} of the drawing should be a group code. The file is damaged."
+                );
+            if (lines.ReadLine() is not { } value)
+                break;
             line++;
             value = value.Trim();
             if (code == 0)
@@ -119,16 +143,25 @@ public sealed class DxfReader
                     break;
                 }
 
-                if (++count > MostRecords) throw new InvalidDataException($"The drawing holds more than {MostRecords:#,0} entities and corners. Save only the floor plan's layers and import that.");
+                if (++count > MostRecords)
+                    throw new InvalidDataException(
+                        $"The drawing holds more than {MostRecords:#,0} entities and corners. Save only the floor plan's layers "
+                            + "and import that."
+                    );
                 current = null;
-                if (value is "SECTION" or "ENDSEC") section = "";
-                else if (section == "BLOCKS" && value == "BLOCK") current = new Entity("BLOCK");
-                else if (section == "BLOCKS" && value == "ENDBLK") block = "";
+                if (value is "SECTION" or "ENDSEC")
+                    section = "";
+                else if (section == "BLOCKS" && value == "BLOCK")
+                    current = new Entity("BLOCK");
+                else if (section == "BLOCKS" && value == "ENDBLK")
+                    block = "";
                 else if (section == "ENTITIES" || (section == "BLOCKS" && block.Length > 0))
                 {
                     current = new Entity(value.Length > 40 ? value[..40] : value);
-                    if (value == "VERTEX" && polyline is not null) polyline.Vertices.Add(current);
-                    else if (value == "SEQEND") polyline = null;
+                    if (value == "VERTEX" && polyline is not null)
+                        polyline.Vertices.Add(current);
+                    else if (value == "SEQEND")
+                        polyline = null;
                     else
                     {
                         polyline = value == "POLYLINE" ? current : null;
@@ -139,11 +172,14 @@ public sealed class DxfReader
                 continue;
             }
 
-            if (code == 2 && section.Length == 0 && current is null) section = value;
+            if (code == 2 && section.Length == 0 && current is null)
+                section = value;
             else if (section == "HEADER")
             {
-                if (code == 9) variable = value;
-                else if (variable == "$INSUNITS" && code == 70) drawing.InchesPerUnit = Units(value);
+                if (code == 9)
+                    variable = value;
+                else if (variable == "$INSUNITS" && code == 70)
+                    drawing.InchesPerUnit = Units(value);
             }
             else if (current?.Kind == "BLOCK" && code == 2)
             {
@@ -151,17 +187,32 @@ public sealed class DxfReader
                 blocks.TryAdd(block, []);
                 current.Pairs.Add((code, value));
             }
-            else current?.Pairs.Add((code, value.Length > LongestText ? value[..LongestText] : value));
+            else
+                current?.Pairs.Add((code, value.Length > LongestText ? value[..LongestText] : value));
         }
 
-        if (!ended) throw new InvalidDataException("The drawing breaks off before its end. Save it again and import that.");
+        if (!ended)
+            throw new InvalidDataException("The drawing breaks off before its end. Save it again and import that.");
     }
 
-    private static double? Units(string value) => value switch { "1" => 1, "2" => 12, "4" => 1 / 25.4, "5" => 1 / 2.54, "6" => 1 / 0.0254, _ => null };
+    private static double? Units(string value) =>
+        value switch
+        {
+            "1" => 1,
+            "2" => 12,
+            "4" => 1 / 25.4,
+            "5" => 1 / 2.54,
+            "6" => 1 / 0.0254,
+            _ => null,
+        };
 
     private void Lay(Entity e, Placing placing, int depth)
     {
-        if (++count > MostRecords) throw new InvalidDataException($"With its blocks laid out the drawing holds more than {MostRecords:#,0} entities and corners. Save only the floor plan's layers and import that.");
+        if (++count > MostRecords)
+            throw new InvalidDataException(
+                $"With its blocks laid out the drawing holds more than {MostRecords:#,0} entities and corners. Save only the "
+                    + "floor plan's layers and import that."
+            );
         var layer = e.Layer == "0" ? placing.Layer : e.Layer;
         switch (e.Kind)
         {
@@ -172,7 +223,13 @@ public sealed class DxfReader
                 var corners = new List<DxfPoint>();
                 for (var i = 0; i < e.Pairs.Count; i++)
                 {
-                    if (e.Pairs[i].Code == 10) corners.Add(new(Entity.Parse(e.Pairs[i].Value), e.Pairs.Skip(i + 1).Take(3).FirstOrDefault(p => p.Code == 20).Value is { } y ? Entity.Parse(y) : double.NaN));
+                    if (e.Pairs[i].Code == 10)
+                        corners.Add(
+                            new(
+                                Entity.Parse(e.Pairs[i].Value),
+                                e.Pairs.Skip(i + 1).Take(3).FirstOrDefault(p => p.Code == 20).Value is { } y ? Entity.Parse(y) : double.NaN
+                            )
+                        );
                 }
 
                 Path(corners, ((int)e.Number(70) & 1) == 1);
@@ -185,8 +242,10 @@ public sealed class DxfReader
                 break;
             case "TEXT" or "MTEXT":
                 var at = placing.Of(new(e.Number(10), e.Number(20)));
-                if (Fine(at) && Plain(e) is { Length: > 0 } words) drawing.Texts.Add(new(layer, at, words));
-                else drawing.Skip($"{e.Kind} without a place or words");
+                if (Fine(at) && Plain(e) is { Length: > 0 } words)
+                    drawing.Texts.Add(new(layer, at, words));
+                else
+                    drawing.Skip($"{e.Kind} without a place or words");
                 break;
             case "INSERT":
                 Insert(e, layer, placing, depth);
@@ -201,8 +260,10 @@ public sealed class DxfReader
         void Path(List<DxfPoint> points, bool closed)
         {
             var laid = points.Select(placing.Of).ToList();
-            if (laid.Count < 2 || !laid.All(Fine)) drawing.Skip($"{e.Kind} with a number that is none or too far away");
-            else drawing.Paths.Add(new(layer, laid, closed));
+            if (laid.Count < 2 || !laid.All(Fine))
+                drawing.Skip($"{e.Kind} with a number that is none or too far away");
+            else
+                drawing.Paths.Add(new(layer, laid, closed));
         }
     }
 
@@ -212,10 +273,13 @@ public sealed class DxfReader
         var radius = e.Number(40) * placing.Scale;
         var turn = Math.Atan2(placing.C, placing.A) * 180 / Math.PI;
         var (from, to) = e.Kind == "CIRCLE" ? (0.0, 360.0) : (e.Number(50), e.Number(51));
-        if (placing.Mirrors) (from, to) = (-to, -from);
+        if (placing.Mirrors)
+            (from, to) = (-to, -from);
         (from, to) = (from + turn, to + turn);
-        if (Fine(centre) && radius is > 0 and < FarthestUnit && double.IsFinite(from) && double.IsFinite(to)) drawing.Arcs.Add(new(layer, centre, radius, from, to));
-        else drawing.Skip($"{e.Kind} with a number that is none or too far away");
+        if (Fine(centre) && radius is > 0 and < FarthestUnit && double.IsFinite(from) && double.IsFinite(to))
+            drawing.Arcs.Add(new(layer, centre, radius, from, to));
+        else
+            drawing.Skip($"{e.Kind} with a number that is none or too far away");
     }
 
     private void Insert(Entity e, string layer, Placing placing, int depth)
@@ -226,20 +290,39 @@ public sealed class DxfReader
             return;
         }
 
-        if (depth >= DeepestInsert) throw new InvalidDataException($"Blocks are nested more than {DeepestInsert} deep, or a block holds itself. Explode them and import that.");
+        if (depth >= DeepestInsert)
+            throw new InvalidDataException(
+                $"Blocks are nested more than {DeepestInsert} deep, or a block holds itself. Explode them and import that."
+            );
         var angle = e.Number(50) * Math.PI / 180;
         var (sx, sy) = (e.Number(41, 1), e.Number(42, 1));
-        var own = new Placing(Math.Cos(angle) * sx, -Math.Sin(angle) * sy, Math.Sin(angle) * sx, Math.Cos(angle) * sy, e.Number(10), e.Number(20), layer);
-        foreach (var entity in inner) Lay(entity, placing.Then(own), depth + 1);
+        var own = new Placing(
+            Math.Cos(angle) * sx,
+            -Math.Sin(angle) * sy,
+            Math.Sin(angle) * sx,
+            Math.Cos(angle) * sy,
+            e.Number(10),
+            e.Number(20),
+            layer
+        );
+        foreach (var entity in inner)
+            Lay(entity, placing.Then(own), depth + 1);
     }
 
     // Formatting codes of paragraphs are dropped; what is left are the words.
     private static string Plain(Entity e)
     {
         var text = string.Concat(e.Pairs.Where(p => p.Code == 3).Select(p => p.Value)) + e.Text(1);
-        text = System.Text.RegularExpressions.Regex.Replace(text, @"\\[A-Za-z][^;\\{}]{0,60};|\\[PpLlOoKk~]|[{}]", " ", System.Text.RegularExpressions.RegexOptions.None, TimeSpan.FromSeconds(1));
+        text = System.Text.RegularExpressions.Regex.Replace(
+            text,
+            @"\\[A-Za-z][^;\\{}]{0,60};|\\[PpLlOoKk~]|[{}]",
+            " ",
+            System.Text.RegularExpressions.RegexOptions.None,
+            TimeSpan.FromSeconds(1)
+        );
         return new string([.. text.Where(c => !char.IsControl(c))]).Trim();
     }
 
-    private static bool Fine(DxfPoint p) => double.IsFinite(p.X) && double.IsFinite(p.Y) && Math.Abs(p.X) < FarthestUnit && Math.Abs(p.Y) < FarthestUnit;
+    private static bool Fine(DxfPoint p) =>
+        double.IsFinite(p.X) && double.IsFinite(p.Y) && Math.Abs(p.X) < FarthestUnit && Math.Abs(p.Y) < FarthestUnit;
 }

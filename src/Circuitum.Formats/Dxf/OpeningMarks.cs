@@ -19,14 +19,18 @@ internal sealed record OpeningMark(OpeningKind Kind, Point A, Point B, Point? Le
     internal (Length From, Length To, End Hinge, double Off)? Fit(RoomShape shape, Wall wall)
     {
         var length = A.InchesTo(B);
-        if (length < 12) return null;
+        if (length < 12)
+            return null;
         var (dx, dy) = ((B.X - A.X).InInches / length, (B.Y - A.Y).InInches / length);
-        if (Math.Abs((dx * wall.Dy) - (dy * wall.Dx)) > 0.02) return null;
+        if (Math.Abs((dx * wall.Dy) - (dy * wall.Dx)) > 0.02)
+            return null;
         var off = -(((A.X - wall.A.X).InInches * shape.InX(wall)) + ((A.Y - wall.A.Y).InInches * shape.InY(wall)));
-        if (off is < -2 or > Beside) return null;
+        if (off is < -2 or > Beside)
+            return null;
         var (a, b) = (wall.Along(A), wall.Along(B));
         var (from, to) = (Length.Min(a, b), Length.Max(a, b));
-        if (from < -Length.Inches(1) || to > wall.Length + Length.Inches(1)) return null;
+        if (from < -Length.Inches(1) || to > wall.Length + Length.Inches(1))
+            return null;
         return (Length.Max(from, Length.Zero), Length.Min(to, wall.Length), a <= b ? End.Start : End.Finish, Math.Abs(off));
     }
 }
@@ -41,7 +45,8 @@ internal static class OpeningMarks
         {
             // A swing goes from the closed to the open leaf: either end may be the latch; the wall beside it tells.
             var (centre, from, to) = (scale.Of(arc.Centre), scale.Of(arc.At(arc.From)), scale.Of(arc.At(arc.To)));
-            if (centre.InchesTo(from) is < 15 or > 60) continue;
+            if (centre.InchesTo(from) is < 15 or > 60)
+                continue;
             var group = marks.Count;
             marks.Add(new(OpeningKind.Hinged, centre, from, to, group));
             marks.Add(new(OpeningKind.Hinged, centre, to, from, group));
@@ -50,12 +55,14 @@ internal static class OpeningMarks
         foreach (var path in drawing.Paths)
         {
             var window = choice.Windows.Contains(path.Layer);
-            if (!window && !choice.Doors.Contains(path.Layer)) continue;
+            if (!window && !choice.Doors.Contains(path.Layer))
+                continue;
             var points = path.Points.Select(scale.Of).ToList();
             for (var i = 1; i < points.Count + (path.Closed ? 1 : 0); i++)
             {
                 var (a, b) = (points[i - 1], points[i % points.Count]);
-                if (a.InchesTo(b) is >= 12 and <= 240) marks.Add(new(window ? OpeningKind.Window : KindOf(path.Layer), a, b, null, marks.Count));
+                if (a.InchesTo(b) is >= 12 and <= 240)
+                    marks.Add(new(window ? OpeningKind.Window : KindOf(path.Layer), a, b, null, marks.Count));
             }
         }
 
@@ -66,6 +73,10 @@ internal static class OpeningMarks
     private static OpeningKind KindOf(string layer)
     {
         bool Has(string word) => layer.Contains(word, StringComparison.OrdinalIgnoreCase);
-        return Has("garage") || Has("overhead") ? OpeningKind.GarageDoor : Has("slid") || Has("patio") ? OpeningKind.Sliding : Has("pocket") ? OpeningKind.Pocket : Has("cased") || Has("opening") ? OpeningKind.Cased : OpeningKind.Hinged;
+        return Has("garage") || Has("overhead") ? OpeningKind.GarageDoor
+            : Has("slid") || Has("patio") ? OpeningKind.Sliding
+            : Has("pocket") ? OpeningKind.Pocket
+            : Has("cased") || Has("opening") ? OpeningKind.Cased
+            : OpeningKind.Hinged;
     }
 }

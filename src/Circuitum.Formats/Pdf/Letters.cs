@@ -6,10 +6,17 @@ namespace Circuitum.Formats.Pdf;
 /// <summary>The letters of the papers: their faces, how wide they are, and how lines break.</summary>
 internal static class Letters
 {
-    private static readonly SKTypeface Regular = Face("Regular"), Bold = Face("Bold");
+    private static readonly SKTypeface Regular = Face("Regular"),
+        Bold = Face("Bold");
 
     // Letters stand where their widths say, not where a screen's dots are.
-    internal static SKFont Font(bool bold, float size) => new(bold ? Bold : Regular, size) { Subpixel = true, LinearMetrics = true, Hinting = SKFontHinting.None };
+    internal static SKFont Font(bool bold, float size) =>
+        new(bold ? Bold : Regular, size)
+        {
+            Subpixel = true,
+            LinearMetrics = true,
+            Hinting = SKFontHinting.None,
+        };
 
     /// <summary>The lines of a text in letters of a size that fit a width.</summary>
     internal static List<string> Wrap(string text, float size, bool bold, float room)
@@ -34,7 +41,8 @@ internal static class Letters
                     continue;
                 }
 
-                if (line.Length > 0) lines.Add(line);
+                if (line.Length > 0)
+                    lines.Add(line);
                 line = word;
                 while (line.Length > 1 && font.MeasureText(line) > room)
                 {
@@ -52,7 +60,10 @@ internal static class Letters
 
     private static SKTypeface Face(string weight)
     {
-        using var stream = Assembly.GetExecutingAssembly().GetManifestResourceStream($"Circuitum.Formats.Fonts.AtkinsonHyperlegibleNext-{weight}.ttf") ?? throw new InvalidOperationException("The font for papers is missing.");
+        using var stream = Assembly
+            .GetExecutingAssembly()
+            .GetManifestResourceStream($"Circuitum.Formats.Fonts.AtkinsonHyperlegibleNext-{weight}.ttf")
+            ?? throw new InvalidOperationException("The font for papers is missing.");
         using var data = SKData.Create(stream);
         return SKTypeface.FromData(data);
     }

@@ -22,7 +22,9 @@ public readonly record struct Column(string Title, double Share, bool Right = fa
 /// <summary>Lays text, tables and drawings out on pages of a PDF, black on white, the foot on every page. Measures in points.</summary>
 public sealed class PdfSheet
 {
-    private const float Margin = 43, FootRoom = 36, Gap = 4;
+    private const float Margin = 43,
+        FootRoom = 36,
+        Gap = 4;
 
     private readonly SKDocument? document;
     private readonly string foot;
@@ -58,7 +60,17 @@ public sealed class PdfSheet
         var count = new PdfSheet(null, size, foot, 0);
         lay(count);
         using var stream = new MemoryStream();
-        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = title, Producer = "Circuitum", EncodingQuality = 100 }))
+        using (
+            var document = SKDocument.CreatePdf(
+                stream,
+                new SKDocumentPdfMetadata
+                {
+                    Title = title,
+                    Producer = "Circuitum",
+                    EncodingQuality = 100,
+                }
+            )
+        )
         {
             var sheet = new PdfSheet(document, size, foot, count.PageCount);
             lay(sheet);
@@ -75,7 +87,17 @@ public sealed class PdfSheet
     public static byte[] Make(string title, IEnumerable<LineDrawing> pages)
     {
         using var stream = new MemoryStream();
-        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = title, Producer = "Circuitum", EncodingQuality = 100 }))
+        using (
+            var document = SKDocument.CreatePdf(
+                stream,
+                new SKDocumentPdfMetadata
+                {
+                    Title = title,
+                    Producer = "Circuitum",
+                    EncodingQuality = 100,
+                }
+            )
+        )
         {
             foreach (var page in pages)
             {
@@ -149,7 +171,8 @@ public sealed class PdfSheet
 
         y += 4;
 
-        float Tall(string[] cells, SKFont f) => (cells.Select((c, i) => Wrap(c, f, widths[i] - (2 * Gap)).Count).Max() * size * 1.25f) + Gap;
+        float Tall(string[] cells, SKFont f) =>
+            (cells.Select((c, i) => Wrap(c, f, widths[i] - (2 * Gap)).Count).Max() * size * 1.25f) + Gap;
 
         void Row(string[] cells, SKFont f)
         {
@@ -198,7 +221,8 @@ public sealed class PdfSheet
     /// <param name="drawing">The drawing.</param>
     public void TrueSize(LineDrawing drawing)
     {
-        if (document is null) said.AddRange(drawing.Strokes.Where(s => s.Kind == StrokeKind.Text).Select(s => s.Text));
+        if (document is null)
+            said.AddRange(drawing.Strokes.Where(s => s.Kind == StrokeKind.Text).Select(s => s.Text));
         if (canvas is not null)
         {
             canvas.Save();
@@ -214,7 +238,8 @@ public sealed class PdfSheet
     /// <param name="drawing">The drawing.</param>
     public void Drawing(LineDrawing drawing)
     {
-        if (document is null) said.AddRange(drawing.Strokes.Where(s => s.Kind == StrokeKind.Text).Select(s => s.Text));
+        if (document is null)
+            said.AddRange(drawing.Strokes.Where(s => s.Kind == StrokeKind.Text).Select(s => s.Text));
         Drawing(0, 0, drawing.Wide, drawing.Tall, (on, _) => Ink(on, drawing));
     }
 
@@ -222,19 +247,54 @@ public sealed class PdfSheet
     {
         foreach (var s in drawing.Strokes)
         {
-            using var ink = new SKPaint { Color = SKColors.Black, IsStroke = s.Kind != StrokeKind.Fill, StrokeWidth = s.Weight, IsAntialias = true };
+            using var ink = new SKPaint
+            {
+                Color = SKColors.Black,
+                IsStroke = s.Kind != StrokeKind.Fill,
+                StrokeWidth = s.Weight,
+                IsAntialias = true,
+            };
             switch (s.Kind)
             {
-                case StrokeKind.Line: on.DrawLine(s.X0, s.Y0, s.X1, s.Y1, ink); break;
-                case StrokeKind.Box or StrokeKind.Fill: on.DrawRect(s.X0, s.Y0, s.X1 - s.X0, s.Y1 - s.Y0, ink); break;
-                case StrokeKind.Circle: on.DrawCircle(s.X0, s.Y0, s.X1, ink); break;
-                default: Label(on, s.Text, s.X0, s.Y0, s.X1, s.Bold, s.Side switch { TextSide.Middle => SKTextAlign.Center, TextSide.End => SKTextAlign.Right, _ => SKTextAlign.Left }); break;
+                case StrokeKind.Line:
+                    on.DrawLine(s.X0, s.Y0, s.X1, s.Y1, ink);
+                    break;
+                case StrokeKind.Box or StrokeKind.Fill:
+                    on.DrawRect(s.X0, s.Y0, s.X1 - s.X0, s.Y1 - s.Y0, ink);
+                    break;
+                case StrokeKind.Circle:
+                    on.DrawCircle(s.X0, s.Y0, s.X1, ink);
+                    break;
+                default:
+                    Label(
+                        on,
+                        s.Text,
+                        s.X0,
+                        s.Y0,
+                        s.X1,
+                        s.Bold,
+                        s.Side switch
+                        {
+                            TextSide.Middle => SKTextAlign.Center,
+                            TextSide.End => SKTextAlign.Right,
+                            _ => SKTextAlign.Left,
+                        }
+                    );
+                    break;
             }
         }
     }
 
     /// <summary>Text anywhere in a drawing.</summary>
-    public static void Label(SKCanvas on, string text, float x, float y, float size, bool bold = false, SKTextAlign align = SKTextAlign.Center)
+    public static void Label(
+        SKCanvas on,
+        string text,
+        float x,
+        float y,
+        float size,
+        bool bold = false,
+        SKTextAlign align = SKTextAlign.Center
+    )
     {
         using var font = Font(bold, size);
         using var ink = new SKPaint { Color = SKColors.Black, IsAntialias = true };
@@ -243,12 +303,14 @@ public sealed class PdfSheet
 
     private void Need(float points)
     {
-        if (PageCount == 0 || y + points > Height - Margin - FootRoom) Page();
+        if (PageCount == 0 || y + points > Height - Margin - FootRoom)
+            Page();
     }
 
     private void End()
     {
-        if (PageCount == 0 || canvas is null) return;
+        if (PageCount == 0 || canvas is null)
+            return;
         using var font = Font(false, 7);
         Line(Margin, Height - Margin - FootRoom + 10, Width - Margin, Height - Margin - FootRoom + 10, 0.6f);
         var at = Height - Margin - FootRoom + 20;
@@ -275,16 +337,25 @@ public sealed class PdfSheet
 
     private void Put(string text, float x, float at, SKFont font)
     {
-        if (document is null) said.Add(text);
-        if (canvas is null || text.Length == 0) return;
+        if (document is null)
+            said.Add(text);
+        if (canvas is null || text.Length == 0)
+            return;
         using var ink = new SKPaint { Color = SKColors.Black, IsAntialias = true };
         canvas.DrawText(text, x, at, SKTextAlign.Left, font, ink);
     }
 
     private void Line(float x0, float y0, float x1, float y1, float wide)
     {
-        if (canvas is null) return;
-        using var ink = new SKPaint { Color = SKColors.Black, StrokeWidth = wide, IsStroke = true, IsAntialias = true };
+        if (canvas is null)
+            return;
+        using var ink = new SKPaint
+        {
+            Color = SKColors.Black,
+            StrokeWidth = wide,
+            IsStroke = true,
+            IsAntialias = true,
+        };
         canvas.DrawLine(x0, y0, x1, y1, ink);
     }
 }

@@ -22,7 +22,10 @@ internal static class PlanPaper
             return;
         }
 
-        s.Text("A number beside a box is its circuit. Circles with a cross are lights, with two bars receptacles; S switches, SA smoke alarms, squares appliances.");
+        s.Text(
+            "A number beside a box is its circuit. Circles with a cross are lights, with two bars receptacles; S switches, "
+                + "SA smoke alarms, squares appliances."
+        );
         s.Space(6);
         var (x0, y0) = (rooms.Min(r => r.MinX.InInches) - Around, rooms.Min(r => r.MinY.InInches) - Around);
         var (x1, y1) = (rooms.Max(r => r.MaxX.InInches) + Around, rooms.Max(r => r.MaxY.InInches) + Around);
@@ -31,12 +34,35 @@ internal static class PlanPaper
 
     private static void Draw(SKCanvas on, float point, JobAnalysis a, List<RoomShape> rooms)
     {
-        using var wall = new SKPaint { Color = SKColors.Black, IsStroke = true, StrokeWidth = 3, IsAntialias = true };
-        using var thin = new SKPaint { Color = SKColors.Black, IsStroke = true, StrokeWidth = 0.7f * point, IsAntialias = true };
-        using var paper = new SKPaint { Color = SKColors.White, IsStroke = true, StrokeWidth = 4.5f };
+        using var wall = new SKPaint
+        {
+            Color = SKColors.Black,
+            IsStroke = true,
+            StrokeWidth = 3,
+            IsAntialias = true,
+        };
+        using var thin = new SKPaint
+        {
+            Color = SKColors.Black,
+            IsStroke = true,
+            StrokeWidth = 0.7f * point,
+            IsAntialias = true,
+        };
+        using var paper = new SKPaint
+        {
+            Color = SKColors.White,
+            IsStroke = true,
+            StrokeWidth = 4.5f,
+        };
         using var ink = new SKPaint { Color = SKColors.Black };
         using var white = new SKPaint { Color = SKColors.White };
-        using var dash = new SKPaint { Color = SKColors.Black, IsStroke = true, StrokeWidth = 0.7f * point, PathEffect = SKPathEffect.CreateDash([8, 5], 0) };
+        using var dash = new SKPaint
+        {
+            Color = SKColors.Black,
+            IsStroke = true,
+            StrokeWidth = 0.7f * point,
+            PathEffect = SKPathEffect.CreateDash([8, 5], 0),
+        };
         foreach (var room in rooms)
         {
             using var builder = new SKPathBuilder();
@@ -46,7 +72,8 @@ internal static class PlanPaper
             foreach (var o in room.Openings)
             {
                 on.DrawLine(P(room.On(o.Wall, o.From)), P(room.On(o.Wall, o.To)), paper);
-                if (o.Opening.Kind == OpeningKind.Window) on.DrawLine(P(room.On(o.Wall, o.From)), P(room.On(o.Wall, o.To)), thin);
+                if (o.Opening.Kind == OpeningKind.Window)
+                    on.DrawLine(P(room.On(o.Wall, o.From)), P(room.On(o.Wall, o.To)), thin);
             }
 
             PdfSheet.Label(on, room.Room.Name, P(room.Centre).X, P(room.Centre).Y + (11 * point), 6.5f * point);
@@ -59,7 +86,8 @@ internal static class PlanPaper
             PdfSheet.Label(on, panel.Name, at.X, at.Y + (9 * point), 6 * point, bold: true);
         }
 
-        foreach (var box in a.Job.Decisions.Boxes.Where(b => rooms.Contains(a.House[b.Room]))) Mark(on, point, a, box, thin, white);
+        foreach (var box in a.Job.Decisions.Boxes.Where(b => rooms.Contains(a.House[b.Room])))
+            Mark(on, point, a, box, thin, white);
 
         static SKPoint P(Core.Measure.Point p) => new((float)p.X.InInches, (float)p.Y.InInches);
     }
@@ -85,7 +113,8 @@ internal static class PlanPaper
                     on.DrawLine(x - (1.5f * r), y, x + (1.5f * r), y, thin);
                     on.DrawLine(x, y - (1.5f * r), x, y + (1.5f * r), thin);
                 }
-                else if (box.Kind == BoxKind.SmokeAlarm) PdfSheet.Label(on, "SA", x, y + (1.4f * point), 4 * point, bold: true);
+                else if (box.Kind == BoxKind.SmokeAlarm)
+                    PdfSheet.Label(on, "SA", x, y + (1.4f * point), 4 * point, bold: true);
                 else
                 {
                     on.DrawLine(x - (0.35f * r), y - (1.4f * r), x - (0.35f * r), y + (1.4f * r), thin);
@@ -95,6 +124,7 @@ internal static class PlanPaper
                 break;
         }
 
-        if (a.CircuitOf(box.Id) is { } c) PdfSheet.Label(on, $"{c.Number}", x + (5.5f * point), y - (3.5f * point), 6 * point, bold: true);
+        if (a.CircuitOf(box.Id) is { } c)
+            PdfSheet.Label(on, $"{c.Number}", x + (5.5f * point), y - (3.5f * point), 6 * point, bold: true);
     }
 }

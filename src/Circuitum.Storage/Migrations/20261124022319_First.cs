@@ -19,12 +19,13 @@ namespace Circuitum.Storage.Migrations
                     Name = table.Column<string>(type: "TEXT", maxLength: 120, nullable: false),
                     Head = table.Column<int>(type: "INTEGER", nullable: false),
                     Stamp = table.Column<int>(type: "INTEGER", nullable: false),
-                    Changed = table.Column<DateTime>(type: "TEXT", nullable: false)
+                    Changed = table.Column<DateTime>(type: "TEXT", nullable: false),
                 },
                 constraints: table =>
                 {
                     table.PrimaryKey("PK_Jobs", x => x.Id);
-                });
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "Revisions",
@@ -35,7 +36,7 @@ namespace Circuitum.Storage.Migrations
                     Parent = table.Column<int>(type: "INTEGER", nullable: false),
                     Document = table.Column<string>(type: "TEXT", nullable: false),
                     Title = table.Column<string>(type: "TEXT", maxLength: 120, nullable: false),
-                    Made = table.Column<DateTime>(type: "TEXT", nullable: false)
+                    Made = table.Column<DateTime>(type: "TEXT", nullable: false),
                 },
                 constraints: table =>
                 {
@@ -45,18 +46,18 @@ namespace Circuitum.Storage.Migrations
                         column: x => x.JobId,
                         principalTable: "Jobs",
                         principalColumn: "Id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
         }
 
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropTable(
-                name: "Revisions");
+            migrationBuilder.DropTable(name: "Revisions");
 
-            migrationBuilder.DropTable(
-                name: "Jobs");
+            migrationBuilder.DropTable(name: "Jobs");
         }
     }
 }

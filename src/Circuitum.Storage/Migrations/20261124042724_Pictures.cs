@@ -17,7 +17,7 @@ namespace Circuitum.Storage.Migrations
                     JobId = table.Column<string>(type: "TEXT", nullable: false),
                     Hash = table.Column<string>(type: "TEXT", maxLength: 64, nullable: false),
                     MediaType = table.Column<string>(type: "TEXT", maxLength: 20, nullable: false),
-                    Bytes = table.Column<byte[]>(type: "BLOB", nullable: false)
+                    Bytes = table.Column<byte[]>(type: "BLOB", nullable: false),
                 },
                 constraints: table =>
                 {
@@ -27,15 +27,16 @@ namespace Circuitum.Storage.Migrations
                         column: x => x.JobId,
                         principalTable: "Jobs",
                         principalColumn: "Id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
         }
 
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropTable(
-                name: "Pictures");
+            migrationBuilder.DropTable(name: "Pictures");
         }
     }
 }

@@ -16,19 +16,19 @@ namespace Circuitum.Storage.Migrations
                 {
                     Id = table.Column<int>(type: "INTEGER", nullable: false),
                     Stamp = table.Column<int>(type: "INTEGER", nullable: false),
-                    Document = table.Column<string>(type: "TEXT", nullable: false)
+                    Document = table.Column<string>(type: "TEXT", nullable: false),
                 },
                 constraints: table =>
                 {
                     table.PrimaryKey("PK_Companies", x => x.Id);
-                });
+                }
+            );
         }
 
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropTable(
-                name: "Companies");
+            migrationBuilder.DropTable(name: "Companies");
         }
     }
 }

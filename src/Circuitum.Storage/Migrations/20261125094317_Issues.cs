@@ -20,7 +20,7 @@ namespace Circuitum.Storage.Migrations
                     Name = table.Column<string>(type: "TEXT", maxLength: 80, nullable: false),
                     Revision = table.Column<int>(type: "INTEGER", nullable: false),
                     Stamp = table.Column<int>(type: "INTEGER", nullable: false),
-                    Issued = table.Column<DateTime>(type: "TEXT", nullable: false)
+                    Issued = table.Column<DateTime>(type: "TEXT", nullable: false),
                 },
                 constraints: table =>
                 {
@@ -30,15 +30,16 @@ namespace Circuitum.Storage.Migrations
                         column: x => x.JobId,
                         principalTable: "Jobs",
                         principalColumn: "Id",
-                        onDelete: ReferentialAction.Cascade);
-                });
+                        onDelete: ReferentialAction.Cascade
+                    );
+                }
+            );
         }
 
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropTable(
-                name: "Issues");
+            migrationBuilder.DropTable(name: "Issues");
         }
     }
 }

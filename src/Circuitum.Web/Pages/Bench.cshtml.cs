@@ -22,12 +22,14 @@ public sealed class BenchModel : PageModel
     {
         if (question is not null)
         {
-            if (BenchDesk.Find(question) is not { } asked) return NotFound();
+            if (BenchDesk.Find(question) is not { } asked)
+                return NotFound();
             Question = asked;
         }
 
         var told = BenchApi.Told(Request.Query).Where(t => t.Name != "question").ToList();
-        if (told.Count == 0) return Page();
+        if (told.Count == 0)
+            return Page();
         try
         {
             Answer = BenchDesk.Ask(Question, told.SelectMany(Lines));
@@ -45,19 +47,31 @@ public sealed class BenchModel : PageModel
 
     // A field that may be told several times is one with lines.
     private IEnumerable<(string, string)> Lines((string Name, string Value) told) =>
-        Question.Fields.Any(f => f.Name == told.Name && f.Many) ? told.Value.Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(v => (told.Name, v)) : [told];
+        Question.Fields.Any(f => f.Name == told.Name && f.Many)
+            ? told.Value.Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries).Select(v => (told.Name, v))
+            : [told];
 
     /// <summary>A result as it is read.</summary>
-    public static string Show(object? value) => value switch
-    {
-        null => "none",
-        bool yes => yes ? "yes" : "no",
-        string text => text,
-        double number => number.ToString("#,0.###", System.Globalization.CultureInfo.InvariantCulture),
-        System.Collections.IEnumerable list => string.Join("; ", list.Cast<object?>().Select(v => v is System.Collections.IEnumerable and not string ? string.Join(" + ", ((System.Collections.IEnumerable)v).Cast<object?>().Select(Show)) : Show(v))),
-        _ => value.ToString() ?? "",
-    };
+    public static string Show(object? value) =>
+        value switch
+        {
+            null => "none",
+            bool yes => yes ? "yes" : "no",
+            string text => text,
+            double number => number.ToString("#,0.###", System.Globalization.CultureInfo.InvariantCulture),
+            System.Collections.IEnumerable list => string.Join(
+                "; ",
+                list.Cast<object?>()
+                    .Select(v =>
+                        v is System.Collections.IEnumerable and not string
+                            ? string.Join(" + ", ((System.Collections.IEnumerable)v).Cast<object?>().Select(Show))
+                            : Show(v)
+                    )
+            ),
+            _ => value.ToString() ?? "",
+        };
 
     /// <summary>A result's name in words, such as "size for load".</summary>
-    public static string Word(string name) => string.Concat(name.Select((c, i) => char.IsUpper(c) && i > 0 ? $" {char.ToLowerInvariant(c)}" : $"{c}"));
+    public static string Word(string name) =>
+        string.Concat(name.Select((c, i) => char.IsUpper(c) && i > 0 ? $" {char.ToLowerInvariant(c)}" : $"{c}"));
 }

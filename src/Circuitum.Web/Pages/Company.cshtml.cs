@@ -23,7 +23,8 @@ public sealed class CompanyModel(JobDesk desk) : PageModel
     public CodeEdition Edition { get; } = CodeLibrary.Edition(CodeLibrary.EditionIds[0]);
 
     /// <summary>Sample layers that are not taken yet.</summary>
-    public ImmutableArray<AmendmentLayer> Offered => [.. CodeLibrary.SampleLayers.Where(s => Company.Amendments.All(l => l.Name != s.Name))];
+    public ImmutableArray<AmendmentLayer> Offered =>
+        [.. CodeLibrary.SampleLayers.Where(s => Company.Amendments.All(l => l.Name != s.Name))];
 
     /// <summary>Shows it.</summary>
     public async Task OnGetAsync(CancellationToken cancel) => (Company, Stamp) = await desk.CompanyAsync(cancel);
@@ -34,7 +35,8 @@ public sealed class CompanyModel(JobDesk desk) : PageModel
         (Company, Stamp) = await desk.CompanyAsync(cancel);
         var (changed, problem) = Changed(new EditForm(Request.Form));
         Refusal = changed is null ? problem : await desk.SaveCompanyAsync(stamp, changed, cancel);
-        if (Refusal.Length == 0) return Redirect("/company");
+        if (Refusal.Length == 0)
+            return Redirect("/company");
         (Company, Stamp) = await desk.CompanyAsync(cancel);
         Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
         return Page();
@@ -49,7 +51,8 @@ public sealed class CompanyModel(JobDesk desk) : PageModel
         }
 
         var (edit, problem) = form.Layer(Offered);
-        if (edit is null) return (null, problem);
+        if (edit is null)
+            return (null, problem);
         var (layers, refused) = edit.Apply(Company.Amendments);
         return refused.Length > 0 ? (null, refused) : (Company with { Amendments = layers }, "");
     }

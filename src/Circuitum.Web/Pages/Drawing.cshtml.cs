@@ -13,7 +13,14 @@ namespace Circuitum.Web.Pages;
 public sealed class DrawingModel(JobDesk desk, DrawingTray tray, Notes notes) : PageModel
 {
     /// <summary>Units of a drawing, by inches in one.</summary>
-    public static readonly (string Value, string Text)[] Units = [("1", "an inch"), ("12", "a foot"), ("0.03937007874015748", "a millimetre"), ("0.3937007874015748", "a centimetre"), ("39.37007874015748", "a metre")];
+    public static readonly (string Value, string Text)[] Units =
+    [
+        ("1", "an inch"),
+        ("12", "a foot"),
+        ("0.03937007874015748", "a millimetre"),
+        ("0.3937007874015748", "a centimetre"),
+        ("39.37007874015748", "a metre"),
+    ];
 
     /// <summary>What a layer may hold.</summary>
     public static readonly string[] Uses = ["not used", "rooms", "walls", "doors", "windows"];
@@ -44,23 +51,38 @@ public sealed class DrawingModel(JobDesk desk, DrawingTray tray, Notes notes) : 
     {
         var form = await Request.ReadFormAsync(cancel);
         var uses = form["layer"].Zip(form["holds"], (l, h) => (Layer: l ?? "", Use: h ?? "")).ToLookup(x => x.Layer, x => x.Use);
-        if (!Load(key, uses)) return Gone();
+        if (!Load(key, uses))
+            return Gone();
         UnitsValue = Units.Any(u => u.Value == form["units"]) ? form["units"].ToString() : "";
         ImmutableHashSet<string> Of(string use) => [.. Layers.Where(l => l.Use == use).Select(l => l.Name)];
-        var choice = new DxfChoice(Of("rooms"), Of("walls"), Of("doors"), Of("windows"), double.TryParse(UnitsValue, NumberStyles.Float, CultureInfo.InvariantCulture, out var inches) ? inches : 0);
-        if (Waiting.Job is null) await Create(choice, name, cancel);
-        else await Into(choice, Waiting.Job, Waiting.Storey ?? "", cancel);
-        if (Problem.Length > 0) Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
+        var choice = new DxfChoice(
+            Of("rooms"),
+            Of("walls"),
+            Of("doors"),
+            Of("windows"),
+            double.TryParse(UnitsValue, NumberStyles.Float, CultureInfo.InvariantCulture, out var inches) ? inches : 0
+        );
+        if (Waiting.Job is null)
+            await Create(choice, name, cancel);
+        else
+            await Into(choice, Waiting.Job, Waiting.Storey ?? "", cancel);
+        if (Problem.Length > 0)
+            Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
         return Page();
     }
 
     private async Task Create(DxfChoice choice, string? name, CancellationToken cancel)
     {
         var title = string.IsNullOrWhiteSpace(name) ? "Imported plan" : name.Trim();
-        var job = new Job { Name = title.Length > 120 ? title[..120] : title, Storeys = [new Storey { Id = "first", Name = "First floor" }] };
+        var job = new Job
+        {
+            Name = title.Length > 120 ? title[..120] : title,
+            Storeys = [new Storey { Id = "first", Name = "First floor" }],
+        };
         var import = DxfPlan.Import(Waiting.Drawing, choice, job, "first");
         (Report, Problem) = (import.Report, import.Problem);
-        if (import.Job is not null) Made = $"/jobs/{await desk.CreateAsync(import.Job, "import drawing", null, cancel)}/rooms";
+        if (import.Job is not null)
+            Made = $"/jobs/{await desk.CreateAsync(import.Job, "import drawing", null, cancel)}/rooms";
     }
 
     private async Task Into(DxfChoice choice, string id, string storey, CancellationToken cancel)
@@ -73,23 +95,35 @@ public sealed class DrawingModel(JobDesk desk, DrawingTray tray, Notes notes) : 
 
         var import = DxfPlan.Import(Waiting.Drawing, choice, open.Analysis.Job, storey);
         (Report, Problem) = (import.Report, import.Problem);
-        if (import.Job is null) return;
+        if (import.Job is null)
+            return;
         Problem = await desk.EditAsync(id, open.Stored.Stamp, new EditJob(_ => import.Job, "import drawing"), cancel);
-        if (Problem.Length == 0) Made = $"/jobs/{id}/rooms?storey={Uri.EscapeDataString(storey)}";
+        if (Problem.Length == 0)
+            Made = $"/jobs/{id}/rooms?storey={Uri.EscapeDataString(storey)}";
     }
 
     private bool Load(string key, ILookup<string, string>? chosen)
     {
-        if (tray.Of(key) is not { } waiting) return false;
+        if (tray.Of(key) is not { } waiting)
+            return false;
         Waiting = waiting;
         var guess = DxfChoice.Guess(waiting.Drawing);
         UnitsValue = Units.MinBy(u => Math.Abs(double.Parse(u.Value, CultureInfo.InvariantCulture) - guess.InchesPerUnit)).Value;
-        Layers = [.. waiting.Drawing.Layers.Take(400).Select(l => (l.Layer, l.Count, chosen?[l.Layer].FirstOrDefault(Uses.Contains) ?? Guessed(guess, l.Layer)))];
+        Layers =
+        [
+            .. waiting
+                .Drawing.Layers.Take(400)
+                .Select(l => (l.Layer, l.Count, chosen?[l.Layer].FirstOrDefault(Uses.Contains) ?? Guessed(guess, l.Layer))),
+        ];
         return true;
     }
 
     private static string Guessed(DxfChoice guess, string layer) =>
-        guess.Rooms.Contains(layer) ? "rooms" : guess.Walls.Contains(layer) ? "walls" : guess.Doors.Contains(layer) ? "doors" : guess.Windows.Contains(layer) ? "windows" : Uses[0];
+        guess.Rooms.Contains(layer) ? "rooms"
+        : guess.Walls.Contains(layer) ? "walls"
+        : guess.Doors.Contains(layer) ? "doors"
+        : guess.Windows.Contains(layer) ? "windows"
+        : Uses[0];
 
     private RedirectResult Gone() => Redirect("/?note=" + notes.Keep("The drawing is not held any more. Choose the file again."));
 }

@@ -32,25 +32,40 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray, Notes notes) : Pa
     public async Task OnGetAsync(string? note, CancellationToken cancel)
     {
         await Load(cancel);
-        if (notes.Take(note) is { Length: > 0 } sentence) Problems = [sentence];
+        if (notes.Take(note) is { Length: > 0 } sentence)
+            Problems = [sentence];
     }
 
     /// <summary>Puts a job away.</summary>
-    public async Task<IActionResult> OnPostPutAwayAsync(string? job, CancellationToken cancel) => await desk.PutAwayAsync(job ?? "", true, cancel) ? Redirect("/") : NotFound();
+    public async Task<IActionResult> OnPostPutAwayAsync(string? job, CancellationToken cancel) =>
+        await desk.PutAwayAsync(job ?? "", true, cancel) ? Redirect("/") : NotFound();
 
     /// <summary>Takes a job back that was put away.</summary>
-    public async Task<IActionResult> OnPostTakeBackAsync(string? job, CancellationToken cancel) => await desk.PutAwayAsync(job ?? "", false, cancel) ? Redirect("/") : NotFound();
+    public async Task<IActionResult> OnPostTakeBackAsync(string? job, CancellationToken cancel) =>
+        await desk.PutAwayAsync(job ?? "", false, cancel) ? Redirect("/") : NotFound();
 
     private async Task Load(CancellationToken cancel) => (Jobs, PutAway) = (await desk.ListAsync(cancel), await desk.DeletedAsync(cancel));
 
     /// <summary>Starts a job with one empty storey, or from a starter house.</summary>
     public async Task<IActionResult> OnPostNewAsync(string? name, string? storey, string? start, string? key, CancellationToken cancel)
     {
-        var job = new Job { Storeys = [new Storey { Id = "first", Name = string.IsNullOrWhiteSpace(storey) ? "First floor" : storey.Trim(), Floor = Length.Zero }] };
+        var job = new Job
+        {
+            Storeys =
+            [
+                new Storey
+                {
+                    Id = "first",
+                    Name = string.IsNullOrWhiteSpace(storey) ? "First floor" : storey.Trim(),
+                    Floor = Length.Zero,
+                },
+            ],
+        };
         if (!string.IsNullOrEmpty(start))
         {
             var reading = await desk.StarterAsync(start, cancel);
-            if (reading.Job is null) return await Finish(null, reading.Problems, "", cancel);
+            if (reading.Job is null)
+                return await Finish(null, reading.Problems, "", cancel);
             job = reading.Job;
         }
 
@@ -62,7 +77,8 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray, Notes notes) : Pa
     /// <summary>Imports a job file, or reads a drawing whose layers are chosen next.</summary>
     public async Task<IActionResult> OnPostImportAsync(IFormFile? file, string? job, string? storey, string? key, CancellationToken cancel)
     {
-        if (file is null) return await Finish(null, [new Problem("file", "Choose a job file or a drawing.")], "", cancel);
+        if (file is null)
+            return await Finish(null, [new Problem("file", "Choose a job file or a drawing.")], "", cancel);
         await using var stream = file.OpenReadStream();
         if (!file.FileName.EndsWith(".dxf", StringComparison.OrdinalIgnoreCase))
         {
@@ -71,14 +87,32 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray, Notes notes) : Pa
         }
 
         var drawing = await DxfReader.ReadAsync(stream, cancel);
-        if (drawing.Drawing is null) return await Finish(null, [new Problem("file", drawing.Problem)], "", cancel);
+        if (drawing.Drawing is null)
+            return await Finish(null, [new Problem("file", drawing.Problem)], "", cancel);
         var name = new string([.. Path.GetFileNameWithoutExtension(file.FileName).Where(c => !char.IsControl(c)).Take(80)]).Trim();
-        return Redirect("/drawing/" + tray.Keep(new WaitingDrawing(name.Length == 0 ? "Imported plan" : name, drawing.Drawing, string.IsNullOrEmpty(job) ? null : job, storey)));
+        return Redirect(
+            "/drawing/"
+                + tray.Keep(
+                    new WaitingDrawing(
+                        name.Length == 0 ? "Imported plan" : name,
+                        drawing.Drawing,
+                        string.IsNullOrEmpty(job) ? null : job,
+                        storey
+                    )
+                )
+        );
     }
 
-    private async Task<IActionResult> Finish(Job? job, IReadOnlyList<Problem> problems, string title, CancellationToken cancel, string? key = null)
+    private async Task<IActionResult> Finish(
+        Job? job,
+        IReadOnlyList<Problem> problems,
+        string title,
+        CancellationToken cancel,
+        string? key = null
+    )
     {
-        if (job is not null) return Redirect($"/jobs/{await desk.CreateAsync(job, title, key, cancel)}/rooms");
+        if (job is not null)
+            return Redirect($"/jobs/{await desk.CreateAsync(job, title, key, cancel)}/rooms");
         Problems = [.. problems.Select(p => p.ToString())];
         await Load(cancel);
         Response.StatusCode = StatusCodes.Status422UnprocessableEntity;

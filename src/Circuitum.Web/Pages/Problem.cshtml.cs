@@ -12,15 +12,17 @@ public sealed class ProblemModel : PageModel
     public int Code { get; private set; } = 500;
 
     /// <summary>What to do.</summary>
-    public string Sentence => Code switch
-    {
-        404 => "There is no such page or job. It may have been deleted.",
-        400 => "The form was out of date or not complete. Load the page again and repeat the edit; nothing was changed.",
-        405 => "That is not done with this page.",
-        413 => $"What was sent is larger than {App.MostRequestBytes / 1_000_000} MB. Nothing was changed.",
-        507 when HttpContext.Items[Faults.Sentence] is string sentence => sentence,
-        _ => $"The program met something it did not expect. Nothing was changed. Load the page again; if it comes back, tell it with this number: {HttpContext.TraceIdentifier}.",
-    };
+    public string Sentence =>
+        Code switch
+        {
+            404 => "There is no such page or job. It may have been deleted.",
+            400 => "The form was out of date or not complete. Load the page again and repeat the edit; nothing was changed.",
+            405 => "That is not done with this page.",
+            413 => $"What was sent is larger than {App.MostRequestBytes / 1_000_000} MB. Nothing was changed.",
+            507 when HttpContext.Items[Faults.Sentence] is string sentence => sentence,
+            _ => "The program met something it did not expect. Nothing was changed. Load the page again; if it comes back, tell "
+                + $"it with this number: {HttpContext.TraceIdentifier}.",
+        };
 
     /// <summary>Shows it.</summary>
     public void OnGet(int? status) => Code = status ?? Response.StatusCode;

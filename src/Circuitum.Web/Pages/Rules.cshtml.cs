@@ -11,7 +11,8 @@ namespace Circuitum.Web.Pages;
 public sealed class RulesModel(JobDesk desk) : PageModel
 {
     /// <summary>A job whose amendments are shown beside the editions, or none.</summary>
-    [BindProperty(SupportsGet = true)] public string? Job { get; set; }
+    [BindProperty(SupportsGet = true)]
+    public string? Job { get; set; }
 
     /// <summary>The job's name and its edition with the layers laid over it, or none.</summary>
     public (string Name, CodeEdition Edition)? Local { get; private set; }
@@ -19,8 +20,10 @@ public sealed class RulesModel(JobDesk desk) : PageModel
     /// <summary>Shows the rules.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
     {
-        if (string.IsNullOrEmpty(Job)) return Page();
-        if (await desk.OpenAsync(Job, cancel) is not { } open) return NotFound();
+        if (string.IsNullOrEmpty(Job))
+            return Page();
+        if (await desk.OpenAsync(Job, cancel) is not { } open)
+            return NotFound();
         Local = (open.Analysis.Job.Name, open.Analysis.Edition);
         return Page();
     }
@@ -29,5 +32,6 @@ public sealed class RulesModel(JobDesk desk) : PageModel
     public ImmutableArray<CodeEdition> Editions { get; } = [.. CodeLibrary.EditionIds.Select(CodeLibrary.Edition)];
 
     /// <summary>The rules by area.</summary>
-    public IEnumerable<IGrouping<string, RuleLine>> Groups => RuleBook.Of(Local?.Edition ?? Editions[0], [.. Editions, .. new[] { Local?.Edition }.OfType<CodeEdition>()]);
+    public IEnumerable<IGrouping<string, RuleLine>> Groups =>
+        RuleBook.Of(Local?.Edition ?? Editions[0], [.. Editions, .. new[] { Local?.Edition }.OfType<CodeEdition>()]);
 }

@@ -19,7 +19,9 @@ public static class App
     /// <summary>Most bytes that a request may bring: the largest file that is read, a drawing, and a little more.</summary>
     public const long MostRequestBytes = DxfReader.MostBytes + 200_000;
 
-    private const string Policy = "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self' data:; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+    private const string Policy =
+        "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self' data:; connect-src "
+        + "'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     // The names under which this machine reaches itself; a page elsewhere that points its own name here gets no answer.
     private static readonly string[] OwnNames = ["127.0.0.1", "localhost", "[::1]"];
@@ -58,7 +60,10 @@ public static class App
     private static async Task<int> ServeAsync(string[] args)
     {
         var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = args, ContentRootPath = AppContext.BaseDirectory });
-        if (!int.TryParse(builder.Configuration["port"] ?? "5180", NumberStyles.None, CultureInfo.InvariantCulture, out var port) || port is < 1 or > 65_535)
+        if (
+            !int.TryParse(builder.Configuration["port"] ?? "5180", NumberStyles.None, CultureInfo.InvariantCulture, out var port)
+            || port is < 1 or > 65_535
+        )
             return Refuse($"--port: '{builder.Configuration["port"]}' is not a port from 1 to 65535.");
         var directory = Path.GetFullPath(builder.Configuration["data"] is { Length: > 0 } told ? told : "data");
         using var held = StoreLock.Take(directory);
@@ -78,13 +83,19 @@ public static class App
         SetAsideDamaged(keys);
         builder.Services.AddDataProtection().PersistKeysToFileSystem(new DirectoryInfo(keys));
         builder.Services.AddRazorPages();
-        builder.Services.AddOpenApi(o => o.AddDocumentTransformer((document, _, _) =>
-        {
-            document.Info.Title = "Circuitum bench";
-            document.Info.Description = "Quick answers without a job, each with its steps and citations. A planning aid: the local authority and licensed practice decide.";
-            document.Servers = [];
-            return Task.CompletedTask;
-        }));
+        builder.Services.AddOpenApi(o =>
+            o.AddDocumentTransformer(
+                (document, _, _) =>
+                {
+                    document.Info.Title = "Circuitum bench";
+                    document.Info.Description =
+                        "Quick answers without a job, each with its steps and citations. A planning aid: the local authority "
+                        + "and licensed practice decide.";
+                    document.Servers = [];
+                    return Task.CompletedTask;
+                }
+            )
+        );
         builder.Services.AddAntiforgery(o => o.HeaderName = "X-Form-Token");
         builder.Services.Configure<FormOptions>(o =>
         {
@@ -101,14 +112,16 @@ public static class App
         var app = builder.Build();
         await desk.PrepareAsync();
         app.UseHostFiltering();
-        app.Use(async (context, next) =>
-        {
-            var h = context.Response.Headers;
-            h.ContentSecurityPolicy = Policy;
-            h.XContentTypeOptions = "nosniff";
-            h["Referrer-Policy"] = "same-origin";
-            await next(context);
-        });
+        app.Use(
+            async (context, next) =>
+            {
+                var h = context.Response.Headers;
+                h.ContentSecurityPolicy = Policy;
+                h.XContentTypeOptions = "nosniff";
+                h["Referrer-Policy"] = "same-origin";
+                await next(context);
+            }
+        );
         app.UseExceptionHandler("/problem");
         app.UseStatusCodePagesWithReExecute("/problem", "?status={0}");
         app.Use(Lawful);
@@ -116,7 +129,14 @@ public static class App
         // Modules import each other by plain names: a browser asks each time whether they are still the same.
         app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = "no-cache" });
         app.MapRazorPages();
-        app.MapHealthChecks("/health", new HealthCheckOptions { ResponseWriter = (context, report) => context.Response.WriteAsync(report.Status == HealthStatus.Healthy ? "ok" : "the database does not answer") });
+        app.MapHealthChecks(
+            "/health",
+            new HealthCheckOptions
+            {
+                ResponseWriter = (context, report) =>
+                    context.Response.WriteAsync(report.Status == HealthStatus.Healthy ? "ok" : "the database does not answer"),
+            }
+        );
         Downloads.Map(app);
         Pictures.Map(app);
         BenchApi.Map(app);
@@ -137,33 +157,44 @@ public static class App
         }
 
         var method = context.Request.Method;
-        if (!HttpMethods.IsGet(method) && !HttpMethods.IsHead(method) && !HttpMethods.IsPost(method)) context.Response.StatusCode = StatusCodes.Status405MethodNotAllowed;
-        else if (context.Request.ContentLength > MostRequestBytes) context.Response.StatusCode = StatusCodes.Status413PayloadTooLarge;
-        else return next(context);
+        if (!HttpMethods.IsGet(method) && !HttpMethods.IsHead(method) && !HttpMethods.IsPost(method))
+            context.Response.StatusCode = StatusCodes.Status405MethodNotAllowed;
+        else if (context.Request.ContentLength > MostRequestBytes)
+            context.Response.StatusCode = StatusCodes.Status413PayloadTooLarge;
+        else
+            return next(context);
         return Task.CompletedTask;
     }
 
     // To the console and to files that take each other's place; what is in a job never comes into them.
-    private static void Log(WebApplicationBuilder builder, string directory) => builder.Services.AddSerilog(log => log
-        .MinimumLevel.Warning()
-        .MinimumLevel.Override("Microsoft.AspNetCore.DataProtection", LogEventLevel.Error)
-        .MinimumLevel.Override("Microsoft.AspNetCore.Diagnostics.ExceptionHandlerMiddleware", LogEventLevel.Fatal)
-        .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture)
-        .WriteTo.File(Path.Combine(directory, "logs", "circuitum.log"), formatProvider: CultureInfo.InvariantCulture, fileSizeLimitBytes: MostLogBytes, rollOnFileSizeLimit: true, retainedFileCountLimit: LogFiles));
+    private static void Log(WebApplicationBuilder builder, string directory) =>
+        builder.Services.AddSerilog(log =>
+            log.MinimumLevel.Warning()
+                .MinimumLevel.Override("Microsoft.AspNetCore.DataProtection", LogEventLevel.Error)
+                .MinimumLevel.Override("Microsoft.AspNetCore.Diagnostics.ExceptionHandlerMiddleware", LogEventLevel.Fatal)
+                .WriteTo.Console(formatProvider: CultureInfo.InvariantCulture)
+                .WriteTo.File(
+                    Path.Combine(directory, "logs", "circuitum.log"),
+                    formatProvider: CultureInfo.InvariantCulture,
+                    fileSizeLimitBytes: MostLogBytes,
+                    rollOnFileSizeLimit: true,
+                    retainedFileCountLimit: LogFiles
+                )
+        );
 
     // A key that cannot be read would break every form; put aside, a new one is made.
     private static void SetAsideDamaged(string directory)
     {
-        if (!Directory.Exists(directory)) return;
+        if (!Directory.Exists(directory))
+            return;
         foreach (var file in Directory.GetFiles(directory, "*.xml"))
         {
             try
             {
-                if (XDocument.Load(file).Root?.Name.LocalName is "key" or "revocation") continue;
+                if (XDocument.Load(file).Root?.Name.LocalName is "key" or "revocation")
+                    continue;
             }
-            catch (System.Xml.XmlException)
-            {
-            }
+            catch (System.Xml.XmlException) { }
 
             File.Move(file, file + ".damaged", overwrite: true);
         }

@@ -24,7 +24,8 @@ public sealed class DrawingTray
         lock (gate)
         {
             waiting.Add((key, drawing));
-            if (waiting.Count > Most) waiting.RemoveAt(0);
+            if (waiting.Count > Most)
+                waiting.RemoveAt(0);
         }
 
         return key;
@@ -33,6 +34,7 @@ public sealed class DrawingTray
     /// <summary>A kept drawing, or none when it has gone.</summary>
     public WaitingDrawing? Of(string key)
     {
-        lock (gate) return waiting.FirstOrDefault(w => w.Key == key).Drawing;
+        lock (gate)
+            return waiting.FirstOrDefault(w => w.Key == key).Drawing;
     }
 }

@@ -21,7 +21,8 @@ public sealed class DrawnPlans
     public (string Svg, bool Part) Answer(string job, string shown, string key, PlanDrawing drawing)
     {
         var part = shown.Length > 0 && last.TryGetValue(job, out var before) && before.Key == shown ? drawing.Since(before.Drawing) : null;
-        if (last.Count >= Most) last.Clear();
+        if (last.Count >= Most)
+            last.Clear();
         last[job] = (key, drawing);
         return (part ?? drawing.Whole, part is not null);
     }

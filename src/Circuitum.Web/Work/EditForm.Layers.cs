@@ -14,7 +14,9 @@ public sealed partial class EditForm
         LayerEdit? edit = Text("do") switch
         {
             "add-layer" => new AddLayer(new AmendmentLayer { Name = Text("name").Trim(), Authority = Text("authority").Trim() }),
-            "take-layer" => offered.FirstOrDefault(l => l.Name == Text("name")) is { } layer ? new AddLayer(layer with { On = true }) : null,
+            "take-layer" => offered.FirstOrDefault(l => l.Name == Text("name")) is { } layer
+                ? new AddLayer(layer with { On = true })
+                : null,
             "edit-layer" => new EditLayer(Place("layer"), Text("name"), Text("authority"), Text("on") == "on"),
             "remove-layer" => new RemoveLayer(Place("layer")),
             "add-change" => new AddAmendment(Place("layer"), Change()),
@@ -32,7 +34,12 @@ public sealed partial class EditForm
         return new()
         {
             Kind = kind,
-            Target = kind switch { AmendmentKind.Number => Text("number"), AmendmentKind.Add => "", _ => Text("rule") },
+            Target = kind switch
+            {
+                AmendmentKind.Number => Text("number"),
+                AmendmentKind.Add => "",
+                _ => Text("rule"),
+            },
             Value = kind == AmendmentKind.Number ? Decimal("value", "Value") : null,
             Severity = kind is AmendmentKind.Rule or AmendmentKind.Add ? Optional("severity") : null,
             Title = kind is AmendmentKind.Rule or AmendmentKind.Add ? Text("title").Trim() : "",

@@ -21,7 +21,9 @@ internal sealed partial class Faults(ILogger<Faults> log) : IExceptionHandler
                 httpContext.Response.StatusCode = bad.StatusCode;
                 break;
             case InvalidDataException or IOException when exception is not StoreException && httpContext.Request.HasFormContentType:
-                httpContext.Response.StatusCode = exception.Message.Contains("limit", StringComparison.OrdinalIgnoreCase) ? StatusCodes.Status413PayloadTooLarge : StatusCodes.Status400BadRequest;
+                httpContext.Response.StatusCode = exception.Message.Contains("limit", StringComparison.OrdinalIgnoreCase)
+                    ? StatusCodes.Status413PayloadTooLarge
+                    : StatusCodes.Status400BadRequest;
                 break;
             case StoreException store:
                 httpContext.Response.StatusCode = StatusCodes.Status507InsufficientStorage;
@@ -33,7 +35,14 @@ internal sealed partial class Faults(ILogger<Faults> log) : IExceptionHandler
                 break;
             default:
                 httpContext.Response.StatusCode = StatusCodes.Status500InternalServerError;
-                Unexpected(log, httpContext.TraceIdentifier, httpContext.Request.Method, httpContext.Request.Path.Value ?? "", exception.GetType().Name, exception.StackTrace ?? "");
+                Unexpected(
+                    log,
+                    httpContext.TraceIdentifier,
+                    httpContext.Request.Method,
+                    httpContext.Request.Path.Value ?? "",
+                    exception.GetType().Name,
+                    exception.StackTrace ?? ""
+                );
                 break;
         }
 

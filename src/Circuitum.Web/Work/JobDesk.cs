@@ -25,21 +25,31 @@ public sealed class JobDesk(string directory)
     private readonly ConcurrentDictionary<string, OpenJob> open = new();
 
     /// <summary>What a person is told when the job was changed elsewhere since the page was drawn.</summary>
-    public const string Stale = "This job was changed meanwhile, in another window. Here is how it stands now; your last edit was not made.";
+    public const string Stale =
+        "This job was changed meanwhile, in another window. Here is how it stands now; your last edit was not made.";
 
     /// <summary>Makes the database and, in an empty one, the demo jobs.</summary>
     public async Task PrepareAsync()
     {
         await using var store = await JobStore.OpenAsync(directory);
-        if ((await store.ListAsync()).Count > 0 || (await store.DeletedAsync()).Count > 0) return;
-        foreach (var file in Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "demo"), "*.json").OrderDescending(StringComparer.Ordinal))
+        if ((await store.ListAsync()).Count > 0 || (await store.DeletedAsync()).Count > 0)
+            return;
+        foreach (
+            var file in Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "demo"), "*.json").OrderDescending(StringComparer.Ordinal)
+        )
         {
             await using var stream = File.OpenRead(file);
-            if ((await JobFile.ReadAsync(stream)).Job is { } job) await store.CreateAsync(job, "demo");
+            if ((await JobFile.ReadAsync(stream)).Job is { } job)
+                await store.CreateAsync(job, "demo");
         }
     }
 
-    private static readonly (string File, string Text)[] StarterHouses = [("cabin", "a one-room cabin with a bath"), ("bungalow", "a two-bedroom bungalow"), ("two-storey", "a two-storey family house")];
+    private static readonly (string File, string Text)[] StarterHouses =
+    [
+        ("cabin", "a one-room cabin with a bath"),
+        ("bungalow", "a two-bedroom bungalow"),
+        ("two-storey", "a two-storey family house"),
+    ];
 
     /// <summary>The starter houses: file and what it is.</summary>
     public IReadOnlyList<(string File, string Text)> Starters => StarterHouses;
@@ -47,7 +57,8 @@ public sealed class JobDesk(string directory)
     /// <summary>Reads a starter house.</summary>
     public async Task<JobReading> StarterAsync(string name, CancellationToken cancel)
     {
-        if (StarterHouses.All(s => s.File != name)) return new(null, [new Problem("start", "There is no such starter house.")]);
+        if (StarterHouses.All(s => s.File != name))
+            return new(null, [new Problem("start", "There is no such starter house.")]);
         await using var stream = File.OpenRead(Path.Combine(AppContext.BaseDirectory, "demo", "starters", name + ".json"));
         return await JobFile.ReadAsync(stream, cancel);
     }
@@ -73,8 +84,10 @@ public sealed class JobDesk(string directory)
     /// <param name="cancel">Gives up.</param>
     public async Task<string> CreateAsync(Job job, string title, string? key, CancellationToken cancel)
     {
-        if (key is not { Length: 32 }) return await Create();
-        if (made.Count > MostMade) made.Clear();
+        if (key is not { Length: 32 })
+            return await Create();
+        if (made.Count > MostMade)
+            made.Clear();
         return await made.GetOrAdd(key, _ => new(Create)).Value;
 
         async Task<string> Create()
@@ -83,7 +96,8 @@ public sealed class JobDesk(string directory)
             var analysis = Analyzer.Analyze(job);
             await using var store = JobStore.Connect(directory);
             var id = await store.CreateAsync(job, title, cancel);
-            if (await store.GetAsync(id, cancel) is { } stored) Keep(id, new OpenJob(stored, analysis, await Pictures(store, id, job, cancel)));
+            if (await store.GetAsync(id, cancel) is { } stored)
+                Keep(id, new OpenJob(stored, analysis, await Pictures(store, id, job, cancel)));
             return id;
         }
     }
@@ -133,17 +147,21 @@ public sealed class JobDesk(string directory)
     public async Task<string> EditAsync(string id, int stamp, JobCommand command, CancellationToken cancel, string? form = null)
     {
         await using var store = JobStore.Connect(directory);
-        if (await OpenAsync(store, id, cancel) is not { Stored: var stored, Analysis: var before }) return "That job is not there any more.";
-        if (stored.Stamp != stamp) return form is not null && last.TryGetValue(id, out var done) && done == (stamp, form) ? "" : Stale;
+        if (await OpenAsync(store, id, cancel) is not { Stored: var stored, Analysis: var before })
+            return "That job is not there any more.";
+        if (stored.Stamp != stamp)
+            return form is not null && last.TryGetValue(id, out var done) && done == (stamp, form) ? "" : Stale;
         var result = Watched(id, command, c => c.Apply(stored.Job));
-        if (result.Job is null) return result.Problem;
+        if (result.Job is null)
+            return result.Problem;
 
         // Only what can be worked out is written down.
         var analysis = Analyzer.Analyze(result.Job);
         try
         {
             int? from = stored.Notice.Length > 0 ? stored.Revision : null;
-            if (!await store.SaveAsync(id, stamp, result.Job, command.Title, command.Nudges, from, cancel)) return Stale;
+            if (!await store.SaveAsync(id, stamp, result.Job, command.Title, command.Nudges, from, cancel))
+                return Stale;
         }
         catch (StoreException e)
         {
@@ -151,7 +169,8 @@ public sealed class JobDesk(string directory)
         }
 
         // What was just written need not be read again: the next page shows it.
-        if (form is not null) last[id] = (stamp, form);
+        if (form is not null)
+            last[id] = (stamp, form);
         var saved = stored with { Job = result.Job, Stamp = stamp + 1, Undo = command.Title, Redo = null, Notice = "" };
         open[id] = new OpenJob(saved, analysis, await Pictures(store, id, result.Job, cancel), before);
         return "";
@@ -160,7 +179,8 @@ public sealed class JobDesk(string directory)
     // What may take a while is looked on by whoever asks how far it is.
     private CommandResult Watched(string id, JobCommand command, Func<JobCommand, CommandResult> apply)
     {
-        if (command is not PlanCircuits plan) return apply(command);
+        if (command is not PlanCircuits plan)
+            return apply(command);
         using var watch = new PlanWatch();
         planning[id] = watch;
         try
@@ -181,7 +201,8 @@ public sealed class JobDesk(string directory)
     /// <summary>Ends the planning of a job with the best so far. Says whether there was one.</summary>
     public bool StopPlanning(string id)
     {
-        if (!planning.TryGetValue(id, out var watch)) return false;
+        if (!planning.TryGetValue(id, out var watch))
+            return false;
         try
         {
             watch.Stop();
@@ -198,7 +219,8 @@ public sealed class JobDesk(string directory)
     public async Task<string> IssueAsync(string id, int stamp, string name, CancellationToken cancel)
     {
         var plain = name.Trim();
-        if (plain.Length is 0 or > 80 || plain.Any(char.IsControl)) return "Name: say in 1 to 80 characters what the set is issued for.";
+        if (plain.Length is 0 or > 80 || plain.Any(char.IsControl))
+            return "Name: say in 1 to 80 characters what the set is issued for.";
         await using var store = JobStore.Connect(directory);
         return await Told(() => store.IssueAsync(id, stamp, plain, cancel));
     }
@@ -212,7 +234,9 @@ public sealed class JobDesk(string directory)
 
     /// <summary>The issued set that a change is, or that it comes after; empty before the first.</summary>
     public async Task<string> SetAsync(string id, int stamp, CancellationToken cancel) =>
-        await IssuedAsync(id, cancel) is not [var last, ..] ? "" : last.Stamp == stamp ? $"Set {last.Number}, {last.Name}" : $"Changed since set {last.Number}, {last.Name}";
+        await IssuedAsync(id, cancel) is not [var last, ..] ? ""
+        : last.Stamp == stamp ? $"Set {last.Number}, {last.Name}"
+        : $"Changed since set {last.Number}, {last.Name}";
 
     /// <summary>The job as it stood when a set was issued, worked out, or none.</summary>
     public async Task<JobAnalysis?> IssuedAsync(string id, int number, CancellationToken cancel)
@@ -231,9 +255,12 @@ public sealed class JobDesk(string directory)
     /// <summary>Saves what holds for the firm. Gives a sentence when it was not done.</summary>
     public async Task<string> SaveCompanyAsync(int stamp, Company company, CancellationToken cancel)
     {
-        if (Core.Intake.JobRules.Check(company) is [var first, ..]) return first.Sentence;
+        if (Core.Intake.JobRules.Check(company) is [var first, ..])
+            return first.Sentence;
         await using var store = JobStore.Connect(directory);
-        return await store.SaveCompanyAsync(stamp, company, cancel) ? "" : "This was changed meanwhile, in another window. Here is how it stands now; your last edit was not made.";
+        return await store.SaveCompanyAsync(stamp, company, cancel)
+            ? ""
+            : "This was changed meanwhile, in another window. Here is how it stands now; your last edit was not made.";
     }
 
     /// <summary>A stored picture of a job, or none.</summary>
@@ -243,21 +270,37 @@ public sealed class JobDesk(string directory)
         return await store.PictureAsync(id, hash, cancel);
     }
 
-    /// <summary>Stores a picture and lays it under a storey, forty feet wide until its scale is set. Gives a sentence when it was not done.</summary>
+    /// <summary>
+    /// Stores a picture and lays it under a storey, forty feet wide until its scale is set. Gives a sentence when it was not done.
+    /// </summary>
     public async Task<string> LayUnderAsync(string id, int stamp, string storey, byte[] bytes, CancellationToken cancel)
     {
         var (picture, problem) = PictureFile.Look(bytes);
-        if (picture is null) return problem;
+        if (picture is null)
+            return problem;
         await using var store = JobStore.Connect(directory);
         var had = (await store.PicturesAsync(id, cancel)).Contains(picture.Hash);
-        if (!await store.AddPictureAsync(id, picture.Hash, picture.MediaType, bytes, cancel)) return $"A job keeps {JobStore.MostPictures} pictures at most.";
+        if (!await store.AddPictureAsync(id, picture.Hash, picture.MediaType, bytes, cancel))
+            return $"A job keeps {JobStore.MostPictures} pictures at most.";
 
         var width = Length.Feet(40);
-        var under = new Underlay { Storey = storey, Picture = picture.Hash, Width = width, Height = Length.Inches(width.InInches * picture.Height / picture.Width) };
-        var refused = await EditAsync(id, stamp, new EditJob(job => job with { Underlays = [.. job.Underlays.Where(u => u.Storey != storey), under] }, "lay picture under"), cancel);
+        var under = new Underlay
+        {
+            Storey = storey,
+            Picture = picture.Hash,
+            Width = width,
+            Height = Length.Inches(width.InInches * picture.Height / picture.Width),
+        };
+        var refused = await EditAsync(
+            id,
+            stamp,
+            new EditJob(job => job with { Underlays = [.. job.Underlays.Where(u => u.Storey != storey), under] }, "lay picture under"),
+            cancel
+        );
 
         // A picture for an edit that was not made takes no place.
-        if (refused.Length > 0 && !had) await store.DropPictureAsync(id, picture.Hash, cancel);
+        if (refused.Length > 0 && !had)
+            await store.DropPictureAsync(id, picture.Hash, cancel);
         return refused;
     }
 
@@ -265,9 +308,12 @@ public sealed class JobDesk(string directory)
     public async Task<string> StepAsync(string id, int stamp, bool back, CancellationToken cancel)
     {
         await using var store = JobStore.Connect(directory);
-        if (await OpenAsync(store, id, cancel) is not { Stored: var stored }) return "That job is not there any more.";
-        if (stored.Stamp != stamp) return Stale;
-        if ((back ? stored.Undo : stored.Redo) is null) return back ? "There is nothing to undo." : "There is nothing to redo.";
+        if (await OpenAsync(store, id, cancel) is not { Stored: var stored })
+            return "That job is not there any more.";
+        if (stored.Stamp != stamp)
+            return Stale;
+        if ((back ? stored.Undo : stored.Redo) is null)
+            return back ? "There is nothing to undo." : "There is nothing to redo.";
         return await Told(() => back ? store.UndoAsync(id, stamp, cancel) : store.RedoAsync(id, stamp, cancel));
     }
 
@@ -287,14 +333,17 @@ public sealed class JobDesk(string directory)
     // The stamp tells whether the analysed job is still the stored one, so most requests read one number.
     private async Task<OpenJob?> OpenAsync(JobStore store, string id, CancellationToken cancel)
     {
-        if (open.TryGetValue(id, out var there) && await store.StampAsync(id, cancel) == there.Stored.Stamp) return there;
-        if (await store.GetAsync(id, cancel) is not { } stored) return null;
+        if (open.TryGetValue(id, out var there) && await store.StampAsync(id, cancel) == there.Stored.Stamp)
+            return there;
+        if (await store.GetAsync(id, cancel) is not { } stored)
+            return null;
         return Keep(id, new OpenJob(stored, Analyzer.Analyze(stored.Job), await Pictures(store, id, stored.Job, cancel)));
     }
 
     private OpenJob Keep(string id, OpenJob job)
     {
-        if (open.Count >= MostCached) open.Clear();
+        if (open.Count >= MostCached)
+            open.Clear();
         return open[id] = job;
     }
 

@@ -9,4 +9,9 @@ namespace Circuitum.Web.Work;
 /// <param name="Edition">The edition that they are laid over.</param>
 /// <param name="Stamp">Which change they stand at.</param>
 /// <param name="Offered">Whole layers that can be taken.</param>
-public sealed record LayersForm(ImmutableArray<AmendmentLayer> Layers, CodeEdition Edition, int Stamp, ImmutableArray<AmendmentLayer> Offered);
+public sealed record LayersForm(
+    ImmutableArray<AmendmentLayer> Layers,
+    CodeEdition Edition,
+    int Stamp,
+    ImmutableArray<AmendmentLayer> Offered
+);

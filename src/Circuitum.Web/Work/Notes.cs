@@ -15,7 +15,8 @@ public sealed class Notes
     /// <summary>Keeps a sentence and gives its key.</summary>
     public string Keep(string sentence)
     {
-        if (kept.Count >= Most) kept.Clear();
+        if (kept.Count >= Most)
+            kept.Clear();
         var key = Guid.NewGuid().ToString("N");
         kept[key] = sentence;
         return key;

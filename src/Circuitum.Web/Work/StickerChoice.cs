@@ -17,7 +17,9 @@ public sealed record StickerChoice(bool Breakers, StickerStock Stock, int First,
     {
         var breakers = query["what"] == "breakers";
         var stock = StickerSheet.Stocks.FirstOrDefault(s => s.Id == query["sheet"]) ?? StickerSheet.Stocks[breakers ? 1 : 0];
-        var first = int.TryParse(query["first"], NumberStyles.None, CultureInfo.InvariantCulture, out var n) ? Math.Clamp(n, 1, stock.Count) : 1;
+        var first = int.TryParse(query["first"], NumberStyles.None, CultureInfo.InvariantCulture, out var n)
+            ? Math.Clamp(n, 1, stock.Count)
+            : 1;
         return new(breakers, stock, first, query["lines"] == "on");
     }
 

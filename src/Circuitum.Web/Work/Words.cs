@@ -7,37 +7,41 @@ namespace Circuitum.Web.Work;
 public static class Words
 {
     /// <summary>From which corner of a wall its things are measured, seen from the room.</summary>
-    public static string FromCorner(Circuitum.Core.Geometry.RoomShape room, int wall) => room.RightIsAlong(wall) ? "From the left corner" : "From the right corner";
+    public static string FromCorner(Circuitum.Core.Geometry.RoomShape room, int wall) =>
+        room.RightIsAlong(wall) ? "From the left corner" : "From the right corner";
 
     /// <summary>What an opening is called.</summary>
-    public static string Name(OpeningKind kind) => kind switch
-    {
-        OpeningKind.Hinged => "Door",
-        OpeningKind.Pocket => "Pocket door",
-        OpeningKind.Sliding => "Sliding door",
-        OpeningKind.Cased => "Cased opening",
-        OpeningKind.GarageDoor => "Garage door",
-        _ => "Window",
-    };
+    public static string Name(OpeningKind kind) =>
+        kind switch
+        {
+            OpeningKind.Hinged => "Door",
+            OpeningKind.Pocket => "Pocket door",
+            OpeningKind.Sliding => "Sliding door",
+            OpeningKind.Cased => "Cased opening",
+            OpeningKind.GarageDoor => "Garage door",
+            _ => "Window",
+        };
 
     /// <summary>What a wall is built of.</summary>
-    public static string Name(WallBuild build) => build switch
-    {
-        WallBuild.Wood2x4 => "2x4 wood",
-        WallBuild.Wood2x6 => "2x6 wood",
-        WallBuild.MetalStud => "metal studs",
-        WallBuild.InsulatedPanel => "insulated panel",
-        _ => "masonry",
-    };
+    public static string Name(WallBuild build) =>
+        build switch
+        {
+            WallBuild.Wood2x4 => "2x4 wood",
+            WallBuild.Wood2x6 => "2x6 wood",
+            WallBuild.MetalStud => "metal studs",
+            WallBuild.InsulatedPanel => "insulated panel",
+            _ => "masonry",
+        };
 
     /// <summary>How a circuit is run outside.</summary>
-    public static string Name(OutsideMethod method) => method switch
-    {
-        OutsideMethod.PvcConduit => "wires in PVC conduit",
-        OutsideMethod.RigidConduit => "wires in rigid metal conduit",
-        OutsideMethod.DirectBurial => "cable made for the ground",
-        _ => "indoor cable",
-    };
+    public static string Name(OutsideMethod method) =>
+        method switch
+        {
+            OutsideMethod.PvcConduit => "wires in PVC conduit",
+            OutsideMethod.RigidConduit => "wires in rigid metal conduit",
+            OutsideMethod.DirectBurial => "cable made for the ground",
+            _ => "indoor cable",
+        };
 
     /// <summary>A value in small words.</summary>
     public static string Of(Enum value) => JsonNamingPolicy.KebabCaseLower.ConvertName(value.ToString()).Replace('-', ' ');

@@ -12,7 +12,8 @@ namespace Circuitum.Web.Pages.Jobs;
 public sealed class AmendmentsModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>
-    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Id { get; set; } = "";
 
     /// <summary>The job as stored.</summary>
     public OpenJob Open { get; private set; } = null!;
@@ -32,19 +33,28 @@ public sealed class AmendmentsModel(JobDesk desk) : PageModel
     /// <summary>Makes an edit.</summary>
     public async Task<IActionResult> OnPostAsync(int stamp, CancellationToken cancel)
     {
-        if (!await Load(cancel)) return NotFound();
+        if (!await Load(cancel))
+            return NotFound();
         var (edit, problem) = new EditForm(Request.Form).Layer(Offered);
         Refusal = edit is null ? problem : await desk.EditAsync(Id, stamp, new EditAmendments(edit), cancel);
-        if (Refusal.Length == 0) return Redirect($"/jobs/{Id}/amendments");
+        if (Refusal.Length == 0)
+            return Redirect($"/jobs/{Id}/amendments");
         return await Load(cancel) ? Page() : NotFound();
     }
 
     private async Task<bool> Load(CancellationToken cancel)
     {
-        if (await desk.OpenAsync(Id, cancel) is not { } job) return false;
+        if (await desk.OpenAsync(Id, cancel) is not { } job)
+            return false;
         Open = job;
         var there = job.Analysis.Job.Amendments.Select(l => l.Name).ToHashSet();
-        Offered = [.. (await desk.CompanyAsync(cancel)).Company.Amendments.Concat(CodeLibrary.SampleLayers).DistinctBy(l => l.Name).Where(l => !there.Contains(l.Name))];
+        Offered =
+        [
+            .. (await desk.CompanyAsync(cancel))
+                .Company.Amendments.Concat(CodeLibrary.SampleLayers)
+                .DistinctBy(l => l.Name)
+                .Where(l => !there.Contains(l.Name)),
+        ];
         return true;
     }
 }

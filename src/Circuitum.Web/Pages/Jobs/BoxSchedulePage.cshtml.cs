@@ -13,7 +13,8 @@ namespace Circuitum.Web.Pages.Jobs;
 public sealed class BoxSchedulePageModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>
-    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Id { get; set; } = "";
 
     /// <summary>The analysis.</summary>
     public JobAnalysis A { get; private set; } = null!;
@@ -28,7 +29,13 @@ public sealed class BoxSchedulePageModel(JobDesk desk) : PageModel
     public ImmutableArray<Box> Held { get; private set; } = [];
 
     /// <summary>How many of each box to load on the truck.</summary>
-    public IEnumerable<(string What, int Count)> Totals => Rooms.SelectMany(r => r.Lines).Where(l => l.Spec.Entry is not null).GroupBy(l => l.Spec.Entry!.Name).OrderByDescending(g => g.Count()).Select(g => (g.Key, g.Count()));
+    public IEnumerable<(string What, int Count)> Totals =>
+        Rooms
+            .SelectMany(r => r.Lines)
+            .Where(l => l.Spec.Entry is not null)
+            .GroupBy(l => l.Spec.Entry!.Name)
+            .OrderByDescending(g => g.Count())
+            .Select(g => (g.Key, g.Count()));
 
     /// <summary>A room's plan.</summary>
     public string Plan(RoomShape room) => PlanSvg.Draw(A, new PlanView(room.Room.Storey, PlanStage.Boxes, Only: room.Room.Id));
@@ -39,7 +46,8 @@ public sealed class BoxSchedulePageModel(JobDesk desk) : PageModel
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
     {
-        if (await desk.OpenAsync(Id, cancel) is not { } job) return NotFound();
+        if (await desk.OpenAsync(Id, cancel) is not { } job)
+            return NotFound();
         (A, Stamp) = (job.Analysis, job.Stored.Stamp);
         (Rooms, Held) = (BoxSchedule.Of(A), BoxSchedule.Held(A.Job));
         return Page();

@@ -7,4 +7,11 @@ namespace Circuitum.Web.Pages.Jobs;
 /// <param name="Off">Whether it cannot be pressed now.</param>
 /// <param name="Css">Its class.</param>
 /// <param name="Fields">Further fields.</param>
-public sealed record DoButton(StageModel Page, string Do, string Text, bool Off = false, string Css = "", params (string Name, string Value)[] Fields);
+public sealed record DoButton(
+    StageModel Page,
+    string Do,
+    string Text,
+    bool Off = false,
+    string Css = "",
+    params (string Name, string Value)[] Fields
+);

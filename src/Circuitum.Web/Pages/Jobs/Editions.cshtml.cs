@@ -12,13 +12,16 @@ namespace Circuitum.Web.Pages.Jobs;
 public sealed class EditionsModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>
-    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Id { get; set; } = "";
 
     /// <summary>One edition; none takes the job's.</summary>
-    [BindProperty(SupportsGet = true)] public string? One { get; set; }
+    [BindProperty(SupportsGet = true)]
+    public string? One { get; set; }
 
     /// <summary>The other; none takes the next older one.</summary>
-    [BindProperty(SupportsGet = true)] public string? Other { get; set; }
+    [BindProperty(SupportsGet = true)]
+    public string? Other { get; set; }
 
     /// <summary>The analysis.</summary>
     public JobAnalysis A { get; private set; } = null!;
@@ -29,10 +32,13 @@ public sealed class EditionsModel(JobDesk desk) : PageModel
     /// <summary>Shows them.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
     {
-        if (await desk.OpenAsync(Id, cancel) is not { } job) return NotFound();
+        if (await desk.OpenAsync(Id, cancel) is not { } job)
+            return NotFound();
         A = job.Analysis;
-        if (One is null || !CodeLibrary.Editions.ContainsKey(One)) One = A.Job.CodeEdition;
-        if (Other is null || !CodeLibrary.Editions.ContainsKey(Other)) Other = CodeLibrary.EditionIds.First(e => e != One);
+        if (One is null || !CodeLibrary.Editions.ContainsKey(One))
+            One = A.Job.CodeEdition;
+        if (Other is null || !CodeLibrary.Editions.ContainsKey(Other))
+            Other = CodeLibrary.EditionIds.First(e => e != One);
         Differences = EditionCompare.Of(A.Job, One, Other);
         return Page();
     }

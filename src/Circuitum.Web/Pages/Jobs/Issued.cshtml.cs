@@ -10,10 +10,12 @@ namespace Circuitum.Web.Pages.Jobs;
 public sealed class IssuedModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>
-    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Id { get; set; } = "";
 
     /// <summary>The set to compare with, or none.</summary>
-    [BindProperty(SupportsGet = true)] public int? Since { get; set; }
+    [BindProperty(SupportsGet = true)]
+    public int? Since { get; set; }
 
     /// <summary>The job as stored.</summary>
     public OpenJob Open { get; private set; } = null!;
@@ -37,16 +39,20 @@ public sealed class IssuedModel(JobDesk desk) : PageModel
     public async Task<IActionResult> OnPostAsync(int stamp, string? name, CancellationToken cancel)
     {
         Refusal = await desk.IssueAsync(Id, stamp, name ?? "", cancel);
-        if (Refusal.Length == 0) return Redirect($"/jobs/{Id}/issued");
+        if (Refusal.Length == 0)
+            return Redirect($"/jobs/{Id}/issued");
         return await Load(cancel) ? Page() : NotFound();
     }
 
     private async Task<bool> Load(CancellationToken cancel)
     {
-        if (await desk.OpenAsync(Id, cancel) is not { } job) return false;
+        if (await desk.OpenAsync(Id, cancel) is not { } job)
+            return false;
         (Open, Sets) = (job, await desk.IssuedAsync(Id, cancel));
-        if (Picked is null) return Since is null;
-        if (await desk.IssuedAsync(Id, Picked.Number, cancel) is { } before) Changes = ChangesSince.Of(before, job.Analysis);
+        if (Picked is null)
+            return Since is null;
+        if (await desk.IssuedAsync(Id, Picked.Number, cancel) is { } before)
+            Changes = ChangesSince.Of(before, job.Analysis);
         return true;
     }
 }

@@ -14,7 +14,8 @@ public sealed class LabelsModel(JobDesk desk) : PageModel
     private EditForm? posted;
 
     /// <summary>The job's id.</summary>
-    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Id { get; set; } = "";
 
     /// <summary>The open job.</summary>
     public OpenJob Open { get; private set; } = null!;
@@ -23,7 +24,8 @@ public sealed class LabelsModel(JobDesk desk) : PageModel
     public string Refusal { get; private set; } = "";
 
     /// <summary>An edit was just made.</summary>
-    [BindProperty(SupportsGet = true)] public bool Saved { get; set; }
+    [BindProperty(SupportsGet = true)]
+    public bool Saved { get; set; }
 
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel) => await Load(cancel) ? Page() : NotFound();
@@ -32,9 +34,12 @@ public sealed class LabelsModel(JobDesk desk) : PageModel
     public async Task<IActionResult> OnPostAsync(int stamp, CancellationToken cancel)
     {
         var form = new EditForm(Request.Form);
-        var (command, problem) = form.Text("do") is "labels" or "card-size" ? form.Read() : (null, "That is not something this page can do.");
+        var (command, problem) = form.Text("do") is "labels" or "card-size"
+            ? form.Read()
+            : (null, "That is not something this page can do.");
         Refusal = command is null ? problem : await desk.EditAsync(Id, stamp, command, cancel);
-        if (Refusal.Length == 0) return Redirect($"/jobs/{Id}/labels?saved=true");
+        if (Refusal.Length == 0)
+            return Redirect($"/jobs/{Id}/labels?saved=true");
         (posted, Saved) = (form, false);
         return await Load(cancel) ? Page() : NotFound();
     }
@@ -43,15 +48,23 @@ public sealed class LabelsModel(JobDesk desk) : PageModel
     public string Written(CircuitAnalysis c) => written.GetValueOrDefault(c.Number, c.Label);
 
     /// <summary>What stands in a circuit's field: what was typed just now, when it could not be saved, else its own label.</summary>
-    public string Typed(CircuitAnalysis c) => posted is { } form && form.Text("do") == "labels" ? form.Text($"label.{c.Number}") : c.Circuit.Label ?? "";
+    public string Typed(CircuitAnalysis c) =>
+        posted is { } form && form.Text("do") == "labels" ? form.Text($"label.{c.Number}") : c.Circuit.Label ?? "";
 
     private async Task<bool> Load(CancellationToken cancel)
     {
-        if (await desk.OpenAsync(Id, cancel) is not { } job) return false;
+        if (await desk.OpenAsync(Id, cancel) is not { } job)
+            return false;
         Open = job;
 
         // What would be written if nobody had said anything.
-        var plain = job.Analysis.Job with { Decisions = job.Analysis.Job.Decisions with { Circuits = [.. job.Analysis.Job.Decisions.Circuits.Select(c => c with { Label = null })] } };
+        var plain = job.Analysis.Job with
+        {
+            Decisions = job.Analysis.Job.Decisions with
+            {
+                Circuits = [.. job.Analysis.Job.Decisions.Circuits.Select(c => c with { Label = null })],
+            },
+        };
         written = LabelWriter.Write(Core.Geometry.HouseShape.Of(plain)).ToDictionary();
         return true;
     }

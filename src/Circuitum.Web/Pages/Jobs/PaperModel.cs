@@ -12,7 +12,8 @@ public sealed class PaperModel(JobDesk desk) : PageModel
     private const int Deepest = 2;
 
     /// <summary>The job's id.</summary>
-    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Id { get; set; } = "";
 
     /// <summary>The open job.</summary>
     public OpenJob Open { get; private set; } = null!;
@@ -20,7 +21,8 @@ public sealed class PaperModel(JobDesk desk) : PageModel
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
     {
-        if (await desk.OpenAsync(Id, cancel) is not { } open) return NotFound();
+        if (await desk.OpenAsync(Id, cancel) is not { } open)
+            return NotFound();
         Open = open;
         return Page();
     }
@@ -31,8 +33,10 @@ public sealed class PaperModel(JobDesk desk) : PageModel
         foreach (var step in d.Steps)
         {
             yield return (step, deep);
-            if (deep + 1 >= Deepest) continue;
-            foreach (var below in Lines(step, deep + 1)) yield return below;
+            if (deep + 1 >= Deepest)
+                continue;
+            foreach (var below in Lines(step, deep + 1))
+                yield return below;
         }
     }
 }

@@ -10,10 +10,12 @@ namespace Circuitum.Web.Pages.Jobs;
 public sealed class PlanPrintModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>
-    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Id { get; set; } = "";
 
     /// <summary>The storey.</summary>
-    [BindProperty(SupportsGet = true)] public string Storey { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Storey { get; set; } = "";
 
     /// <summary>The analysis.</summary>
     public JobAnalysis A { get; private set; } = null!;
@@ -30,9 +32,11 @@ public sealed class PlanPrintModel(JobDesk desk) : PageModel
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
     {
-        if (await desk.OpenAsync(Id, cancel) is not { } job || job.Analysis.Job.Storeys.Length == 0) return NotFound();
+        if (await desk.OpenAsync(Id, cancel) is not { } job || job.Analysis.Job.Storeys.Length == 0)
+            return NotFound();
         (A, Stamp) = (job.Analysis, job.Stored.Stamp);
-        if (A.Job.StoreyById(Storey) is null) Storey = A.Job.Storeys[0].Id;
+        if (A.Job.StoreyById(Storey) is null)
+            Storey = A.Job.Storeys[0].Id;
         return Page();
     }
 }

@@ -8,7 +8,8 @@ namespace Circuitum.Web.Pages.Jobs;
 public sealed class PlanningModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>
-    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Id { get; set; } = "";
 
     /// <summary>Says how far it is; nothing when nothing is planned.</summary>
     public IActionResult OnGet() => desk.Planning(Id) is { } says ? Content(says) : NoContent();

@@ -12,10 +12,12 @@ namespace Circuitum.Web.Pages.Jobs;
 public sealed class PlansModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>
-    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Id { get; set; } = "";
 
     /// <summary>The storey that is drawn.</summary>
-    [BindProperty(SupportsGet = true)] public string Storey { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Storey { get; set; } = "";
 
     /// <summary>The job as stored.</summary>
     public OpenJob Open { get; private set; } = null!;
@@ -30,7 +32,8 @@ public sealed class PlansModel(JobDesk desk) : PageModel
     public string Plan(PlanChoice choice) => PlanSvg.Draw(choice.Analysis, new PlanView(Storey, PlanStage.Circuits, Changed: choice.Moved));
 
     /// <summary>The circuits of a plan that are not as they stand now.</summary>
-    public IEnumerable<Core.Analysis.CircuitAnalysis> Parts(PlanChoice choice) => choice.Analysis.Circuits.Where(c => c.Boxes.Any(b => choice.Moved.Contains(b.Id)));
+    public IEnumerable<Core.Analysis.CircuitAnalysis> Parts(PlanChoice choice) =>
+        choice.Analysis.Circuits.Where(c => c.Boxes.Any(b => choice.Moved.Contains(b.Id)));
 
     /// <summary>Shows them.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel) => await Load(cancel) ? Page() : NotFound();
@@ -38,17 +41,22 @@ public sealed class PlansModel(JobDesk desk) : PageModel
     /// <summary>Takes one.</summary>
     public async Task<IActionResult> OnPostAsync(int stamp, string aim, int? part, CancellationToken cancel)
     {
-        Core.Commands.JobCommand command = part is { } number ? new Core.Commands.TakePart(aim ?? "", number) : new Core.Commands.TakePlan(aim ?? "");
+        Core.Commands.JobCommand command = part is { } number
+            ? new Core.Commands.TakePart(aim ?? "", number)
+            : new Core.Commands.TakePlan(aim ?? "");
         Refusal = await desk.EditAsync(Id, stamp, command, cancel);
-        if (Refusal.Length == 0) return Redirect($"/jobs/{Id}/circuits");
+        if (Refusal.Length == 0)
+            return Redirect($"/jobs/{Id}/circuits");
         return await Load(cancel) ? Page() : NotFound();
     }
 
     private async Task<bool> Load(CancellationToken cancel)
     {
-        if (await desk.OpenAsync(Id, cancel) is not { } job) return false;
+        if (await desk.OpenAsync(Id, cancel) is not { } job)
+            return false;
         Open = job;
-        if (job.Analysis.Job.StoreyById(Storey) is null) Storey = job.Analysis.Job.Storeys.FirstOrDefault()?.Id ?? "";
+        if (job.Analysis.Job.StoreyById(Storey) is null)
+            Storey = job.Analysis.Job.Storeys.FirstOrDefault()?.Id ?? "";
         Choices = job.Analysis.Job.Decisions.Boxes.Length == 0 ? [] : PlanChoices.Of(job.Analysis.Job);
         return true;
     }

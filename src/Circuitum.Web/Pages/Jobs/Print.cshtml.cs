@@ -9,7 +9,8 @@ namespace Circuitum.Web.Pages.Jobs;
 public sealed class PrintModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>
-    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Id { get; set; } = "";
 
     /// <summary>The analysis.</summary>
     public JobAnalysis A { get; private set; } = null!;
@@ -20,7 +21,8 @@ public sealed class PrintModel(JobDesk desk) : PageModel
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
     {
-        if (await desk.OpenAsync(Id, cancel) is not { } job) return NotFound();
+        if (await desk.OpenAsync(Id, cancel) is not { } job)
+            return NotFound();
         (A, Stamp) = (job.Analysis, job.Stored.Stamp);
         return Page();
     }

@@ -10,7 +10,8 @@ namespace Circuitum.Web.Pages.Jobs;
 public sealed class PullModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>
-    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Id { get; set; } = "";
 
     /// <summary>The job as stored.</summary>
     public OpenJob Open { get; private set; } = null!;
@@ -33,13 +34,15 @@ public sealed class PullModel(JobDesk desk) : PageModel
         var form = new EditForm(Request.Form);
         var (command, problem) = form.Text("do") == "pulled" ? form.Read() : (null, "That is not something this page can do.");
         Refusal = command is null ? problem : await desk.EditAsync(Id, stamp, command, cancel);
-        if (Refusal.Length == 0) return Redirect($"/jobs/{Id}/pull#run-{form.Text("circuit")}");
+        if (Refusal.Length == 0)
+            return Redirect($"/jobs/{Id}/pull#run-{form.Text("circuit")}");
         return await Load(cancel) ? Page() : NotFound();
     }
 
     private async Task<bool> Load(CancellationToken cancel)
     {
-        if (await desk.OpenAsync(Id, cancel) is not { } job) return false;
+        if (await desk.OpenAsync(Id, cancel) is not { } job)
+            return false;
         Open = job;
         Groups = PullList.Of(job.Analysis);
         return true;

@@ -22,22 +22,40 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     public static readonly string[] Stages = ["job", "rooms", "boxes", "circuits", "runs", "panel"];
 
     /// <summary>The job's id.</summary>
-    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Id { get; set; } = "";
 
     /// <summary>The stage.</summary>
-    [BindProperty(SupportsGet = true)] public string Stage { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Stage { get; set; } = "";
 
     /// <summary>What is picked: a kind, a colon and an id.</summary>
-    [BindProperty(SupportsGet = true)] public string Pick { get; set => field = value ?? ""; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Pick
+    {
+        get;
+        set => field = value ?? "";
+    } = "";
 
     /// <summary>A sentence from a file that was not taken.</summary>
-    [BindProperty(SupportsGet = true)] public string? Note { get; set; }
+    [BindProperty(SupportsGet = true)]
+    public string? Note { get; set; }
 
     /// <summary>The storey that is shown.</summary>
-    [BindProperty(SupportsGet = true)] public string Storey { get; set => field = value ?? ""; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Storey
+    {
+        get;
+        set => field = value ?? "";
+    } = "";
 
     /// <summary>What is switched off to see the house without it, or empty.</summary>
-    [BindProperty(SupportsGet = true)] public string Dark { get; set => field = value ?? ""; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Dark
+    {
+        get;
+        set => field = value ?? "";
+    } = "";
 
     /// <summary>The house without it.</summary>
     public Outage? Without => Dark.Length > 0 ? Outage.Of(A, Dark) : null;
@@ -64,42 +82,73 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     public Box? PickedBox => Pick.StartsWith("box:", StringComparison.Ordinal) ? A.Boxes.GetValueOrDefault(PickId) : null;
 
     /// <summary>The picked room.</summary>
-    public RoomShape? PickedRoom => Pick.StartsWith("room:", StringComparison.Ordinal) && Job.RoomById(PickId) is { } room ? A.House[room.Id] : null;
+    public RoomShape? PickedRoom =>
+        Pick.StartsWith("room:", StringComparison.Ordinal) && Job.RoomById(PickId) is { } room ? A.House[room.Id] : null;
 
     /// <summary>The picked circuit.</summary>
-    public CircuitAnalysis? PickedCircuit => Pick.StartsWith("circuit:", StringComparison.Ordinal) && int.TryParse(PickId, out var n) ? A.CircuitByNumber(n) : null;
+    public CircuitAnalysis? PickedCircuit =>
+        Pick.StartsWith("circuit:", StringComparison.Ordinal) && int.TryParse(PickId, out var n) ? A.CircuitByNumber(n) : null;
 
     /// <summary>The picked cable, with its circuit.</summary>
     public (CircuitAnalysis Circuit, Hop Hop)? PickedRun =>
-        Pick.Split(':') is ["run", var to, .. var from] && A.CircuitOf(to) is { } c && c.Run.Cables.FirstOrDefault(h => h.To == to && h.From == from.FirstOrDefault()) is { } hop ? (c, hop) : null;
+        Pick.Split(':') is ["run", var to, .. var from]
+        && A.CircuitOf(to) is { } c
+        && c.Run.Cables.FirstOrDefault(h => h.To == to && h.From == from.FirstOrDefault()) is { } hop
+            ? (c, hop)
+            : null;
 
     /// <summary>What the last edit brought with it, where the cable is looked at and the program remembers how it was.</summary>
-    public ImmutableArray<Consequence> Brought => Open is { Before: { } before, Stored.Undo: not null } && (Stage == "panel" ? before.Circuits.Length > 0 : Stage == "runs" && CablesLed(before.Job, Job)) ? Consequences.Of(before, A) : [];
+    public ImmutableArray<Consequence> Brought =>
+        Open is { Before: { } before, Stored.Undo: not null }
+        && (Stage == "panel" ? before.Circuits.Length > 0 : Stage == "runs" && CablesLed(before.Job, Job))
+            ? Consequences.Of(before, A)
+            : [];
 
     // Edits that are made at this stage; after others the list would only be in the way.
-    private static bool CablesLed(Job before, Job now) => !before.Panels.SequenceEqual(now.Panels) || before.Decisions.Ways != now.Decisions.Ways || before.Walls != now.Walls
-        || before.Decisions.Circuits.Any(c => now.Decisions.Circuits.FirstOrDefault(n => n.Number == c.Number) is { } n && (n.First != c.First || n.Run != c.Run));
+    private static bool CablesLed(Job before, Job now) =>
+        !before.Panels.SequenceEqual(now.Panels)
+        || before.Decisions.Ways != now.Decisions.Ways
+        || before.Walls != now.Walls
+        || before.Decisions.Circuits.Any(c =>
+            now.Decisions.Circuits.FirstOrDefault(n => n.Number == c.Number) is { } n && (n.First != c.First || n.Run != c.Run)
+        );
 
     /// <summary>The panel that is looked at: the picked one, that of the picked circuit, else the one at the service.</summary>
     public PanelAnalysis? PickedPanel => A.PanelById(Pick.StartsWith("panel:", StringComparison.Ordinal) ? PickId : PickedCircuit?.Panel);
 
     /// <summary>The picked appliance.</summary>
-    public ApplianceFacts? PickedAppliance => Pick.StartsWith("appliance:", StringComparison.Ordinal) && Job.ApplianceById(PickId) is { } x ? ApplianceFacts.Of(x) : null;
+    public ApplianceFacts? PickedAppliance =>
+        Pick.StartsWith("appliance:", StringComparison.Ordinal) && Job.ApplianceById(PickId) is { } x ? ApplianceFacts.Of(x) : null;
 
     /// <summary>The picked wall.</summary>
-    public (RoomShape Shape, int Wall)? PickedWall => Pick.Split(':') is ["wall", var room, var wall] && Job.RoomById(room) is { } r && int.TryParse(wall, out var n) && n >= 0 && n < r.Outline.Length ? (A.House[room], n) : null;
+    public (RoomShape Shape, int Wall)? PickedWall =>
+        Pick.Split(':') is ["wall", var room, var wall]
+        && Job.RoomById(room) is { } r
+        && int.TryParse(wall, out var n)
+        && n >= 0
+        && n < r.Outline.Length
+            ? (A.House[room], n)
+            : null;
 
     /// <summary>The picked opening, seen in the room on whose wall it is given.</summary>
-    public (RoomShape Shape, Opening Opening)? PickedOpening => Pick.StartsWith("opening:", StringComparison.Ordinal) && Job.Openings.FirstOrDefault(o => o.Id == PickId) is { } o ? (A.House[o.Room], o) : null;
+    public (RoomShape Shape, Opening Opening)? PickedOpening =>
+        Pick.StartsWith("opening:", StringComparison.Ordinal) && Job.Openings.FirstOrDefault(o => o.Id == PickId) is { } o
+            ? (A.House[o.Room], o)
+            : null;
 
     /// <summary>The picked counter, fixture or appliance: its room and place.</summary>
-    public (string Room, Spot Spot, string Name)? PickedThing => Pick.Split(':') switch
-    {
-        ["counter", var id] when Job.Counters.FirstOrDefault(c => c.Id == id) is { } c => (c.Room, c.Spot, c.Spot.Wall is null ? "island" : "counter"),
-        ["fixture", var id] when Job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f => (f.Room, f.Spot, Words.Of(f.Kind)),
-        ["appliance", var id] when Job.ApplianceById(id) is { } x => (x.Room, x.Spot, ApplianceFacts.Of(x).Name),
-        _ => null,
-    };
+    public (string Room, Spot Spot, string Name)? PickedThing =>
+        Pick.Split(':') switch
+        {
+            ["counter", var id] when Job.Counters.FirstOrDefault(c => c.Id == id) is { } c => (
+                c.Room,
+                c.Spot,
+                c.Spot.Wall is null ? "island" : "counter"
+            ),
+            ["fixture", var id] when Job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f => (f.Room, f.Spot, Words.Of(f.Kind)),
+            ["appliance", var id] when Job.ApplianceById(id) is { } x => (x.Room, x.Spot, ApplianceFacts.Of(x).Name),
+            _ => null,
+        };
 
     /// <summary>The picked wish.</summary>
     public Wish? PickedWish => Pick.StartsWith("wish:", StringComparison.Ordinal) ? Job.Wishes.FirstOrDefault(w => w.Id == PickId) : null;
@@ -108,17 +157,44 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     public Underlay? Under => Job.Underlays.FirstOrDefault(u => u.Storey == Storey);
 
     /// <summary>Address of this stage with something picked.</summary>
-    public string Link(string pick, string? stage = null, string? storey = null) => $"/jobs/{Id}/{stage ?? Stage}?pick={Uri.EscapeDataString(pick)}&storey={Uri.EscapeDataString(storey ?? StoreyOf(pick) ?? Storey)}";
+    public string Link(string pick, string? stage = null, string? storey = null) =>
+        $"/jobs/{Id}/{stage ?? Stage}?pick={Uri.EscapeDataString(pick)}&storey={Uri.EscapeDataString(storey ?? StoreyOf(pick) ?? Storey)}";
 
     /// <summary>How far a stage is, in a word.</summary>
     public string Progress(string stage)
     {
-        var prefix = stage switch { "rooms" => "plan.", "boxes" => "box.", "circuits" => "circuit.", "panel" => "panel.", "runs" => "run.", _ => "-" };
-        var must = A.Findings.Count(f => f.Severity == Severity.Must && (f.RuleId.StartsWith(prefix, StringComparison.Ordinal) || (stage == "circuits" && (f.RuleId.StartsWith("wire.", StringComparison.Ordinal) || f.RuleId.StartsWith("protect.", StringComparison.Ordinal))) || (stage == "panel" && (f.RuleId.StartsWith("service.", StringComparison.Ordinal) || f.RuleId.StartsWith("feeder.", StringComparison.Ordinal)))));
+        var prefix = stage switch
+        {
+            "rooms" => "plan.",
+            "boxes" => "box.",
+            "circuits" => "circuit.",
+            "panel" => "panel.",
+            "runs" => "run.",
+            _ => "-",
+        };
+        var must = A.Findings.Count(f =>
+            f.Severity == Severity.Must
+            && (
+                f.RuleId.StartsWith(prefix, StringComparison.Ordinal)
+                || (
+                    stage == "circuits"
+                    && (f.RuleId.StartsWith("wire.", StringComparison.Ordinal) || f.RuleId.StartsWith("protect.", StringComparison.Ordinal))
+                )
+                || (
+                    stage == "panel"
+                    && (
+                        f.RuleId.StartsWith("service.", StringComparison.Ordinal)
+                        || f.RuleId.StartsWith("feeder.", StringComparison.Ordinal)
+                    )
+                )
+            )
+        );
         return stage switch
         {
             "job" => A.Edition.Id,
-            "rooms" => Job.Rooms.Length == 0 ? "none yet" : must > 0 ? $"{must} to mend" : $"{Job.Rooms.Length} rooms",
+            "rooms" => Job.Rooms.Length == 0 ? "none yet"
+            : must > 0 ? $"{must} to mend"
+            : $"{Job.Rooms.Length} rooms",
             "boxes" when Job.Decisions.Boxes.Length == 0 => "none yet",
             "circuits" or "runs" when A.Circuits.Length == 0 => "none yet",
             "panel" when A.SpacesUsed == 0 => "none yet",
@@ -139,8 +215,10 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     /// <summary>Shows the stage.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
     {
-        if (!await Load(cancel)) return NotFound();
-        if (notes.Take(Note) is { Length: > 0 } sentence) Refusal = sentence;
+        if (!await Load(cancel))
+            return NotFound();
+        if (notes.Take(Note) is { Length: > 0 } sentence)
+            Refusal = sentence;
         return Show();
     }
 
@@ -154,9 +232,11 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     /// </summary>
     public async Task<IActionResult> OnGetReachAsync(string box, double x, double y, CancellationToken cancel)
     {
-        if (!await Load(cancel) || !double.IsFinite(x) || !double.IsFinite(y) || Math.Abs(x) > 12_000 || Math.Abs(y) > 12_000) return NotFound();
+        if (!await Load(cancel) || !double.IsFinite(x) || !double.IsFinite(y) || Math.Abs(x) > 12_000 || Math.Abs(y) > 12_000)
+            return NotFound();
         var moved = new MoveBox(box ?? "", null, null, new Point(Length.Inches(x), Length.Inches(y))).Apply(Job);
-        if (moved.Job is null) return StatusCode(StatusCodes.Status422UnprocessableEntity, moved.Problem);
+        if (moved.Job is null)
+            return StatusCode(StatusCodes.Status422UnprocessableEntity, moved.Problem);
         var (svg, worst) = ReachMarks.Of(A, new PlanView(Storey, PlanStage.Boxes, $"box:{box}"), moved.Job.Decisions.Boxes);
         Response.Headers["X-Worst"] = Uri.EscapeDataString(worst);
         return Content(svg, "image/svg+xml");
@@ -165,61 +245,105 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     /// <summary>While a hand drags boxes or a room over the circuits: what each circuit would be with them. Nothing is changed.</summary>
     public async Task<IActionResult> OnGetMovesAsync(string[] box, string? room, CancellationToken cancel)
     {
-        if (!await Load(cancel)) return NotFound();
-        if (room is not null && Job.RoomById(room) is null) return NotFound();
-        return new JsonResult(A.Circuits.Select(c => c.Circuit.Purpose).Distinct().SelectMany(purpose =>
-        {
-            // What a room gives hangs on what the circuit is for.
-            var first = A.Circuits.First(c => c.Circuit.Purpose == purpose);
-            var boxes = (room is null ? [.. box] : AssignRoom.Boxes(Job, room, first.Number)).ToHashSet();
-            return boxes.Count == 0 ? [] : CircuitPreview.Everywhere(A, boxes).Where(s => A.CircuitByNumber(s.Number)!.Circuit.Purpose == purpose);
-        }).Select(s => new { s.Number, s.Receptacles, s.Boxes, s.Load, s.Breaker, Feet = Math.Round(s.Feet - A.CircuitByNumber(s.Number)!.Run.Cut.InFeet), s.Findings }));
+        if (!await Load(cancel))
+            return NotFound();
+        if (room is not null && Job.RoomById(room) is null)
+            return NotFound();
+        return new JsonResult(
+            A.Circuits.Select(c => c.Circuit.Purpose)
+                .Distinct()
+                .SelectMany(purpose =>
+                {
+                    // What a room gives hangs on what the circuit is for.
+                    var first = A.Circuits.First(c => c.Circuit.Purpose == purpose);
+                    var boxes = (room is null ? [.. box] : AssignRoom.Boxes(Job, room, first.Number)).ToHashSet();
+                    return boxes.Count == 0
+                        ? []
+                        : CircuitPreview.Everywhere(A, boxes).Where(s => A.CircuitByNumber(s.Number)!.Circuit.Purpose == purpose);
+                })
+                .Select(s => new
+                {
+                    s.Number,
+                    s.Receptacles,
+                    s.Boxes,
+                    s.Load,
+                    s.Breaker,
+                    Feet = Math.Round(s.Feet - A.CircuitByNumber(s.Number)!.Run.Cut.InFeet),
+                    s.Findings,
+                })
+        );
     }
 
     /// <summary>What moving boxes or a room to a circuit would do, in whole, or a sentence that says why it cannot be done.</summary>
     public async Task<IActionResult> OnGetMoveAsync(string[] box, string? room, string? circuit, CancellationToken cancel)
     {
-        if (!await Load(cancel)) return NotFound();
-        int? to = circuit == "new" ? null : int.TryParse(circuit, out var n) ? n : 0;
+        if (!await Load(cancel))
+            return NotFound();
+        int? to =
+            circuit == "new" ? null
+            : int.TryParse(circuit, out var n) ? n
+            : 0;
         JobCommand command = room is null ? new AssignBoxes([.. box], to) : new AssignRoom(room, to);
         var moved = command.Apply(Job);
         return Partial("_Move", (moved.Problem, moved.Job is null ? null : CircuitPreview.Of(A, moved.Job)));
     }
 
-    /// <summary>While a hand drags a cable: the way it would take over that place, and how much longer it would be. Nothing is changed.</summary>
+    /// <summary>
+    /// While a hand drags a cable: the way it would take over that place, and how much longer it would be. Nothing is changed.
+    /// </summary>
     public async Task<IActionResult> OnGetLeadAsync(string? from, string to, double x, double y, CancellationToken cancel)
     {
-        if (!await Load(cancel) || !double.IsFinite(x) || !double.IsFinite(y) || Math.Abs(x) > 12_000 || Math.Abs(y) > 12_000) return NotFound();
-        var led = new LeadCable(string.IsNullOrEmpty(from) ? null : from, to ?? "", Storey, new Point(Length.Inches(x), Length.Inches(y))).Apply(Job);
-        if (led.Job is null) return StatusCode(StatusCodes.Status422UnprocessableEntity, led.Problem);
+        if (!await Load(cancel) || !double.IsFinite(x) || !double.IsFinite(y) || Math.Abs(x) > 12_000 || Math.Abs(y) > 12_000)
+            return NotFound();
+        var led = new LeadCable(
+            string.IsNullOrEmpty(from) ? null : from,
+            to ?? "",
+            Storey,
+            new Point(Length.Inches(x), Length.Inches(y))
+        ).Apply(Job);
+        if (led.Job is null)
+            return StatusCode(StatusCodes.Status422UnprocessableEntity, led.Problem);
         var after = HouseDeriver.Derive(led.Job);
         var hop = after.CircuitOf(to!)!.Run.Cables.First(h => h.To == to && h.From == (string.IsNullOrEmpty(from) ? null : from));
-        return new JsonResult(new { way = RunLines.Way(after.RouteOf(hop)), feet = Math.Round(hop.Cut.InFeet), longer = Math.Round(hop.Longer.InFeet, 1) });
+        return new JsonResult(
+            new
+            {
+                way = RunLines.Way(after.RouteOf(hop)),
+                feet = Math.Round(hop.Cut.InFeet),
+                longer = Math.Round(hop.Longer.InFeet, 1),
+            }
+        );
     }
 
     /// <summary>A typed length in inches, for the hand that draws; 422 with a sentence when it is none.</summary>
     public IActionResult OnGetLength(string text) =>
-        LengthText.TryParse(text, out var length, out var problem) ? Content(length.InInches.ToString("R", System.Globalization.CultureInfo.InvariantCulture)) : StatusCode(StatusCodes.Status422UnprocessableEntity, problem);
+        LengthText.TryParse(text, out var length, out var problem)
+            ? Content(length.InInches.ToString("R", System.Globalization.CultureInfo.InvariantCulture))
+            : StatusCode(StatusCodes.Status422UnprocessableEntity, problem);
 
     /// <summary>Makes an edit and shows the stage as it then stands.</summary>
     public async Task<IActionResult> OnPostAsync(int stamp, CancellationToken cancel)
     {
         var form = new EditForm(Request.Form);
         var act = form.Text("do");
-        if (act is "undo" or "redo") Refusal = await desk.StepAsync(Id, stamp, act == "undo", cancel);
+        if (act is "undo" or "redo")
+            Refusal = await desk.StepAsync(Id, stamp, act == "undo", cancel);
         else
         {
             var (command, problem) = act == "company-preferences" ? (await FromCompany(cancel), "") : form.Read();
 
             // After a drawing edit the new thing is picked, so what was there before is looked at first.
             var drawing = act is "draw-room" or "place" or "add-box" or "add-box-here";
-            if (drawing && !await Load(cancel)) return NotFound();
+            if (drawing && !await Load(cancel))
+                return NotFound();
             var before = drawing ? Known() : [];
             Refusal = command is null ? problem : await desk.EditAsync(Id, stamp, command, cancel, Repeats());
-            if (drawing && Refusal.Length == 0 && await Load(cancel)) Pick = Known().Except(before).FirstOrDefault() ?? Pick;
+            if (drawing && Refusal.Length == 0 && await Load(cancel))
+                Pick = Known().Except(before).FirstOrDefault() ?? Pick;
         }
 
-        if (!await Load(cancel)) return NotFound();
+        if (!await Load(cancel))
+            return NotFound();
         return !Request.IsHtmx() && Refusal.Length == 0 ? Redirect(Link(Pick)) : Show();
     }
 
@@ -230,46 +354,87 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     }
 
     // What the form says, in a few letters: sent again with the same stamp it is the same edit, made once.
-    private string Repeats() => Convert.ToHexString(System.Security.Cryptography.SHA256.HashData(System.Text.Encoding.UTF8.GetBytes(
-        string.Join('\n', Request.Form.Where(f => f.Key != "__RequestVerificationToken").OrderBy(f => f.Key, StringComparer.Ordinal).Select(f => $"{f.Key}={f.Value}")))));
+    private string Repeats() =>
+        Convert.ToHexString(
+            System.Security.Cryptography.SHA256.HashData(
+                System.Text.Encoding.UTF8.GetBytes(
+                    string.Join(
+                        '\n',
+                        Request
+                            .Form.Where(f => f.Key != "__RequestVerificationToken")
+                            .OrderBy(f => f.Key, StringComparer.Ordinal)
+                            .Select(f => $"{f.Key}={f.Value}")
+                    )
+                )
+            )
+        );
 
     // What can be picked on the plan.
     private HashSet<string> Known() =>
-    [
-        .. Job.Rooms.Select(r => $"room:{r.Id}"), .. Job.Openings.Select(o => $"opening:{o.Id}"), .. Job.Counters.Select(c => $"counter:{c.Id}"),
-        .. Job.Fixtures.Select(f => $"fixture:{f.Id}"), .. Job.Appliances.Select(x => $"appliance:{x.Id}"), .. Job.Wishes.Select(w => $"wish:{w.Id}"),
-        .. Job.Decisions.Boxes.Select(b => $"box:{b.Id}"), .. Job.Panels.Select(p => $"panel:{p.Id}"),
-    ];
+        [
+            .. Job.Rooms.Select(r => $"room:{r.Id}"),
+            .. Job.Openings.Select(o => $"opening:{o.Id}"),
+            .. Job.Counters.Select(c => $"counter:{c.Id}"),
+            .. Job.Fixtures.Select(f => $"fixture:{f.Id}"),
+            .. Job.Appliances.Select(x => $"appliance:{x.Id}"),
+            .. Job.Wishes.Select(w => $"wish:{w.Id}"),
+            .. Job.Decisions.Boxes.Select(b => $"box:{b.Id}"),
+            .. Job.Panels.Select(p => $"panel:{p.Id}"),
+        ];
 
     private IActionResult Show()
     {
-        if (ShowsPlan) DrawPlan();
+        if (ShowsPlan)
+            DrawPlan();
         return Request.IsHtmx() ? Partial("_Work", this) : Page();
     }
 
     private void DrawPlan()
     {
         var pictures = Under is { } under && Open.Pictures.Contains(under.Picture) ? $"/jobs/{Id}/pictures/" : "";
-        var view = new PlanView(Storey, Stage switch { "boxes" => PlanStage.Boxes, "circuits" or "findings" => PlanStage.Circuits, "runs" => PlanStage.Runs, _ => PlanStage.Rooms }, Pick, Pictures: pictures, Without: Without);
+        var view = new PlanView(
+            Storey,
+            Stage switch
+            {
+                "boxes" => PlanStage.Boxes,
+                "circuits" or "findings" => PlanStage.Circuits,
+                "runs" => PlanStage.Runs,
+                _ => PlanStage.Rooms,
+            },
+            Pick,
+            Pictures: pictures,
+            Without: Without
+        );
         var shown = Request.IsHtmx() ? Uri.UnescapeDataString(Request.Headers["X-Drawn"].ToString()) : "";
-        (Plan, var part) = drawn.Answer(Id, shown, $"{Open.Stored.Stamp}|{Stage}|{Storey}|{Pick}{(Dark.Length > 0 ? $"|{Dark}" : "")}", PlanSvg.Parts(A, view));
-        if (part) Response.Headers["X-Plan"] = "part";
+        (Plan, var part) = drawn.Answer(
+            Id,
+            shown,
+            $"{Open.Stored.Stamp}|{Stage}|{Storey}|{Pick}{(Dark.Length > 0 ? $"|{Dark}" : "")}",
+            PlanSvg.Parts(A, view)
+        );
+        if (part)
+            Response.Headers["X-Plan"] = "part";
     }
 
     private async Task<bool> Load(CancellationToken cancel)
     {
-        if (await desk.OpenAsync(Id, cancel) is not { } job) return false;
+        if (await desk.OpenAsync(Id, cancel) is not { } job)
+            return false;
         Open = job;
-        if (Refusal.Length == 0 && job.Stored.Notice.Length > 0) Refusal = job.Stored.Notice;
-        if (Stage == "job") Company = (await desk.CompanyAsync(cancel)).Company;
-        if (Job.StoreyById(Storey) is null) Storey = StoreyOf(Pick) ?? Job.Storeys.FirstOrDefault()?.Id ?? "";
+        if (Refusal.Length == 0 && job.Stored.Notice.Length > 0)
+            Refusal = job.Stored.Notice;
+        if (Stage == "job")
+            Company = (await desk.CompanyAsync(cancel)).Company;
+        if (Job.StoreyById(Storey) is null)
+            Storey = StoreyOf(Pick) ?? Job.Storeys.FirstOrDefault()?.Id ?? "";
         return true;
     }
 
     private string? StoreyOf(string pick)
     {
         var parts = pick.Split(':');
-        if (parts.Length < 2) return null;
+        if (parts.Length < 2)
+            return null;
         var room = parts[0] switch
         {
             "room" or "wall" => parts[1],
@@ -283,10 +448,11 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
         return parts[0] == "storey" ? Job.StoreyById(parts[1])?.Id : Job.RoomById(room)?.Storey;
     }
 
-    private string? PickedThingRoom(string kind, string id) => kind switch
-    {
-        "counter" => Job.Counters.FirstOrDefault(c => c.Id == id)?.Room,
-        "fixture" => Job.Fixtures.FirstOrDefault(c => c.Id == id)?.Room,
-        _ => Job.ApplianceById(id)?.Room,
-    };
+    private string? PickedThingRoom(string kind, string id) =>
+        kind switch
+        {
+            "counter" => Job.Counters.FirstOrDefault(c => c.Id == id)?.Room,
+            "fixture" => Job.Fixtures.FirstOrDefault(c => c.Id == id)?.Room,
+            _ => Job.ApplianceById(id)?.Room,
+        };
 }

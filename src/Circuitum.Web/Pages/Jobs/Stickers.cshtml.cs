@@ -8,7 +8,8 @@ namespace Circuitum.Web.Pages.Jobs;
 public sealed class StickersModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>
-    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Id { get; set; } = "";
 
     /// <summary>The open job.</summary>
     public OpenJob Open { get; private set; } = null!;
@@ -19,7 +20,8 @@ public sealed class StickersModel(JobDesk desk) : PageModel
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
     {
-        if (await desk.OpenAsync(Id, cancel) is not { } open) return NotFound();
+        if (await desk.OpenAsync(Id, cancel) is not { } open)
+            return NotFound();
         (Open, Choice) = (open, StickerChoice.Of(Request.Query));
         return Page();
     }

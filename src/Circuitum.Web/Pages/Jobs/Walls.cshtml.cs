@@ -13,7 +13,8 @@ namespace Circuitum.Web.Pages.Jobs;
 public sealed class WallsModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>
-    [BindProperty(SupportsGet = true)] public string Id { get; set; } = "";
+    [BindProperty(SupportsGet = true)]
+    public string Id { get; set; } = "";
 
     /// <summary>The open job.</summary>
     public OpenJob Open { get; private set; } = null!;
@@ -24,12 +25,24 @@ public sealed class WallsModel(JobDesk desk) : PageModel
     /// <summary>Shows the walls.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
     {
-        if (await desk.OpenAsync(Id, cancel) is not { } open) return NotFound();
+        if (await desk.OpenAsync(Id, cancel) is not { } open)
+            return NotFound();
         Open = open;
         var a = open.Analysis;
-        Rooms = [.. a.House.Rooms.Where(r => !r.Room.Kind.OpenAir())
-            .Select(r => (r, Walls: r.Walls.Select(w => (w.Index, Cables: WallCables.Of(a, r, w.Index))).Where(w => w.Cables.Cables.Length > 0).ToImmutableArray()))
-            .Where(r => r.Walls.Length > 0)];
+        Rooms =
+        [
+            .. a
+                .House.Rooms.Where(r => !r.Room.Kind.OpenAir())
+                .Select(r =>
+                    (
+                        r,
+                        Walls: r.Walls.Select(w => (w.Index, Cables: WallCables.Of(a, r, w.Index)))
+                            .Where(w => w.Cables.Cables.Length > 0)
+                            .ToImmutableArray()
+                    )
+                )
+                .Where(r => r.Walls.Length > 0),
+        ];
         return Page();
     }
 

@@ -46,24 +46,55 @@ async function nextFinding(step) {
 const press = name => document.querySelector(`button[data-do="${name}"]:not(:disabled)`)?.click();
 
 document.addEventListener('keydown', e => {
-  if (!work() || e.ctrlKey && e.key !== 'z' || e.metaKey || e.altKey || document.querySelector('dialog[open]')) return;
+  if (!work() || (e.ctrlKey && e.key !== 'z') || e.metaKey || e.altKey || document.querySelector('dialog[open]')) return;
   const { pick, stage } = work().dataset;
-  const letGo = () => memory.tool ? setTool('') : pick && visit('');
+  const letGo = () => (memory.tool ? setTool('') : pick && visit(''));
   if (e.target.closest('input, select, textarea')) {
     // In a field Escape gives up what was typed and lets go, as everywhere.
-    if (e.key === 'Escape') { e.target.blur(); letGo(); }
+    if (e.key === 'Escape') {
+      e.target.blur();
+      letGo();
+    }
     return;
   }
   if (drawingKey(e)) return e.preventDefault();
-  const arrow = (dx, dy) => stage === 'rooms' ? nudgePlan(dx, dy, e.shiftKey) : nudge(4 * (dx + dy));
+  const arrow = (dx, dy) => (stage === 'rooms' ? nudgePlan(dx, dy, e.shiftKey) : nudge(4 * (dx + dy)));
   const tool = name => stage === 'rooms' && setTool(name);
   const keys = {
-    n: () => nextFinding(1), p: () => nextFinding(-1), j: () => walk(1, '[data-list] a'), k: () => walk(-1, '[data-list] a'),
-    a: () => press('accept-box'), c: () => { circuitField()?.focus(); circuitField()?.select(); }, u: () => press('undo'), U: () => press('redo'), z: () => e.ctrlKey && press('undo'),
-    r: () => { press('propose-boxes'); press('plan-circuits'); }, '+': () => zoom(1.25), '=': () => zoom(1.25), '-': () => zoom(0.8), 0: () => zoom(0),
-    v: () => tool(''), w: () => tool('room'), d: () => tool('opening:hinged'), o: () => tool('opening:window'), Escape: letGo,
-    Delete: () => { press('remove-box'); press('remove-thing'); }, '?': () => document.getElementById('keys').showModal(),
-    ArrowLeft: () => arrow(-1, 0), ArrowRight: () => arrow(1, 0), ArrowUp: () => arrow(0, -1), ArrowDown: () => arrow(0, 1),
+    n: () => nextFinding(1),
+    p: () => nextFinding(-1),
+    j: () => walk(1, '[data-list] a'),
+    k: () => walk(-1, '[data-list] a'),
+    a: () => press('accept-box'),
+    c: () => {
+      circuitField()?.focus();
+      circuitField()?.select();
+    },
+    u: () => press('undo'),
+    U: () => press('redo'),
+    z: () => e.ctrlKey && press('undo'),
+    r: () => {
+      press('propose-boxes');
+      press('plan-circuits');
+    },
+    '+': () => zoom(1.25),
+    '=': () => zoom(1.25),
+    '-': () => zoom(0.8),
+    0: () => zoom(0),
+    v: () => tool(''),
+    w: () => tool('room'),
+    d: () => tool('opening:hinged'),
+    o: () => tool('opening:window'),
+    Escape: letGo,
+    Delete: () => {
+      press('remove-box');
+      press('remove-thing');
+    },
+    '?': () => document.getElementById('keys').showModal(),
+    ArrowLeft: () => arrow(-1, 0),
+    ArrowRight: () => arrow(1, 0),
+    ArrowUp: () => arrow(0, -1),
+    ArrowDown: () => arrow(0, 1),
   };
   if (/^[1-6]$/.test(e.key)) document.querySelector(`.stages [data-key="${e.key}"]`)?.click();
   else if (keys[e.key]) keys[e.key]();
@@ -95,7 +126,10 @@ function settle() {
 // Right after the swap, before the browser has laid anything out.
 document.addEventListener('htmx:afterSwap', settle);
 document.addEventListener('circuitum:patched', settle);
-window.addEventListener('resize', () => { forgetFrame(); settle(); });
+window.addEventListener('resize', () => {
+  forgetFrame();
+  settle();
+});
 // What was done stays in its form: nothing has to be typed or dragged again when the program is back. An edit that did
 // arrive, its answer lost, is known by its form and not made twice.
 function unanswered(e, sentence) {
@@ -106,9 +140,13 @@ function unanswered(e, sentence) {
   const form = e.detail.requestConfig?.verb === 'post' ? e.detail.elt?.closest('form') : null;
   tell(sentence, form ? () => form.requestSubmit() : null);
 }
-document.addEventListener('htmx:responseError', e => unanswered(e, 'That was not done. Send it again, or load the page again and repeat it.'));
+document.addEventListener('htmx:responseError', e =>
+  unanswered(e, 'That was not done. Send it again, or load the page again and repeat it.'),
+);
 for (const lost of ['htmx:sendError', 'htmx:timeout']) {
-  document.addEventListener(lost, e => unanswered(e, 'The program does not answer. Whether the last edit was made is not known; nothing else is lost.'));
+  document.addEventListener(lost, e =>
+    unanswered(e, 'The program does not answer. Whether the last edit was made is not known; nothing else is lost.'),
+  );
 }
 settle();
 // Keys work from here on.

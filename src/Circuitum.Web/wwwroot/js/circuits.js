@@ -55,7 +55,7 @@ function target(e) {
   const row = over?.closest('[data-circuit]');
   if (row) return row.dataset.circuit;
   const box = over?.closest('.plan [data-box]');
-  return box && !drag.load.boxes?.includes(box.dataset.box) ? box.dataset.circuitOf ?? '' : '';
+  return box && !drag.load.boxes?.includes(box.dataset.box) ? (box.dataset.circuitOf ?? '') : '';
 }
 
 // Beside the hand, on the side where there is room, and whole.
@@ -67,7 +67,9 @@ function beside(card) {
 }
 
 async function hover(e) {
-  const card = document.querySelector('.drag-card') ?? document.body.appendChild(Object.assign(document.createElement('div'), { className: 'drag-card' }));
+  const card =
+    document.querySelector('.drag-card') ??
+    document.body.appendChild(Object.assign(document.createElement('div'), { className: 'drag-card' }));
   drag.at = [e.clientX, e.clientY];
   beside(card);
   const to = target(e);
@@ -93,10 +95,11 @@ function move(load, circuit) {
   send(load.room ? { do: 'assign-room', room: load.room, circuit } : { do: 'assign-boxes', box: load.boxes, circuit });
 }
 
-const inside = ([x, y], path) => path.reduce((odd, [ax, ay], i) => {
-  const [bx, by] = path[(i + 1) % path.length];
-  return (ay > y) !== (by > y) && x < ((bx - ax) * (y - ay)) / (by - ay) + ax ? !odd : odd;
-}, false);
+const inside = ([x, y], path) =>
+  path.reduce((odd, [ax, ay], i) => {
+    const [bx, by] = path[(i + 1) % path.length];
+    return ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax ? !odd : odd;
+  }, false);
 
 function drawLasso() {
   const svg = plan();
@@ -109,86 +112,116 @@ function drawLasso() {
   svg.append(line);
 }
 
-document.addEventListener('pointerdown', e => {
-  if (!here() || e.button !== 0) return;
-  const svg = e.target.closest('.plan');
-  const box = e.target.closest('[data-box]');
-  if (svg && (memory.tool === 'lasso' || (!box && e.shiftKey))) {
-    lasso = [place(e)];
-    document.documentElement.classList.add('in-hand');
-    e.stopPropagation();
-    e.preventDefault();
-    return;
-  }
-  const room = !box && svg ? e.target.closest('.floor.picked') : null;
-  if (!box && !room) return;
-  const boxes = box && chosen.has(box.dataset.box) ? [...chosen] : box ? [box.dataset.box] : null;
-  const load = room ? { room: room.dataset.pick.slice(5), name: 'The room' } : { boxes, name: boxes.length === 1 ? boxes[0] : `${boxes.length} boxes` };
-  drag = { load, from: [e.clientX, e.clientY], pick: box ? `box:${box.dataset.box}` : room.dataset.pick, moved: false, to: null, shift: e.shiftKey };
-  if (svg) e.stopPropagation();
-  else if (e.target.closest('a')) e.preventDefault();
-}, true);
-
-document.addEventListener('pointermove', e => {
-  if (lasso) {
-    lasso.push(place(e));
-    drawLasso();
-    return;
-  }
-  if (!drag) return;
-  if (!drag.moved && Math.hypot(e.clientX - drag.from[0], e.clientY - drag.from[1]) < 5) return;
-  if (!drag.moved) {
-    drag.moved = true;
-    document.documentElement.classList.add('in-hand');
-    for (const id of drag.load.boxes ?? []) document.querySelectorAll(`.plan [data-box="${CSS.escape(id)}"]`).forEach(b => b.classList.add('lifted'));
-    showEverywhere(drag.load);
-  }
-  hover(e);
-}, true);
-
-document.addEventListener('pointerup', e => {
-  if (lasso) {
-    const path = lasso;
-    lasso = null;
-    clear();
-    drawLasso();
-    if (path.length < 4) return;
-    for (const b of plan().querySelectorAll('[data-box]')) {
-      const r = b.getBoundingClientRect();
-      if (inside(place({ clientX: r.x + r.width / 2, clientY: r.y + r.height / 2 }), path)) chosen.add(b.dataset.box);
+document.addEventListener(
+  'pointerdown',
+  e => {
+    if (!here() || e.button !== 0) return;
+    const svg = e.target.closest('.plan');
+    const box = e.target.closest('[data-box]');
+    if (svg && (memory.tool === 'lasso' || (!box && e.shiftKey))) {
+      lasso = [place(e)];
+      document.documentElement.classList.add('in-hand');
+      e.stopPropagation();
+      e.preventDefault();
+      return;
     }
-    mark();
-    return;
-  }
-  const d = drag;
-  if (!d) return;
-  const to = d.moved ? target(e) : '';
-  drag = null;
-  clear();
-  if (!d.moved) {
-    if (!d.shift || !d.load.boxes) return visit(d.pick);
-    const id = d.pick.slice(4);
-    if (!chosen.delete(id)) chosen.add(id);
-    mark();
-  } else if (to) move(d.load, to);
-}, true);
+    const room = !box && svg ? e.target.closest('.floor.picked') : null;
+    if (!box && !room) return;
+    const boxes = box && chosen.has(box.dataset.box) ? [...chosen] : box ? [box.dataset.box] : null;
+    const load = room
+      ? { room: room.dataset.pick.slice(5), name: 'The room' }
+      : { boxes, name: boxes.length === 1 ? boxes[0] : `${boxes.length} boxes` };
+    drag = {
+      load,
+      from: [e.clientX, e.clientY],
+      pick: box ? `box:${box.dataset.box}` : room.dataset.pick,
+      moved: false,
+      to: null,
+      shift: e.shiftKey,
+    };
+    if (svg) e.stopPropagation();
+    else if (e.target.closest('a')) e.preventDefault();
+  },
+  true,
+);
+
+document.addEventListener(
+  'pointermove',
+  e => {
+    if (lasso) {
+      lasso.push(place(e));
+      drawLasso();
+      return;
+    }
+    if (!drag) return;
+    if (!drag.moved && Math.hypot(e.clientX - drag.from[0], e.clientY - drag.from[1]) < 5) return;
+    if (!drag.moved) {
+      drag.moved = true;
+      document.documentElement.classList.add('in-hand');
+      for (const id of drag.load.boxes ?? [])
+        document.querySelectorAll(`.plan [data-box="${CSS.escape(id)}"]`).forEach(b => b.classList.add('lifted'));
+      showEverywhere(drag.load);
+    }
+    hover(e);
+  },
+  true,
+);
+
+document.addEventListener(
+  'pointerup',
+  e => {
+    if (lasso) {
+      const path = lasso;
+      lasso = null;
+      clear();
+      drawLasso();
+      if (path.length < 4) return;
+      for (const b of plan().querySelectorAll('[data-box]')) {
+        const r = b.getBoundingClientRect();
+        if (inside(place({ clientX: r.x + r.width / 2, clientY: r.y + r.height / 2 }), path)) chosen.add(b.dataset.box);
+      }
+      mark();
+      return;
+    }
+    const d = drag;
+    if (!d) return;
+    const to = d.moved ? target(e) : '';
+    drag = null;
+    clear();
+    if (!d.moved) {
+      if (!d.shift || !d.load.boxes) return visit(d.pick);
+      const id = d.pick.slice(4);
+      if (!chosen.delete(id)) chosen.add(id);
+      mark();
+    } else if (to) move(d.load, to);
+  },
+  true,
+);
 
 // A dragged link would otherwise be followed, or carried away by the browser.
 document.addEventListener('dragstart', e => here() && e.target.closest('[data-box]') && e.preventDefault());
-document.addEventListener('click', e => {
-  if (here() && e.target.closest('a [data-box], a[data-box], [data-box] a')) e.preventDefault();
-  if (!e.target.closest('[data-unchoose]')) return;
-  chosen.clear();
-  mark();
-}, true);
-document.addEventListener('keydown', e => {
-  if (e.key !== 'Escape' || !here() || !(drag || chosen.size)) return;
-  e.stopPropagation();
-  drag = lasso = null;
-  clear();
-  chosen.clear();
-  mark();
-}, true);
+document.addEventListener(
+  'click',
+  e => {
+    if (here() && e.target.closest('a [data-box], a[data-box], [data-box] a')) e.preventDefault();
+    if (!e.target.closest('[data-unchoose]')) return;
+    chosen.clear();
+    mark();
+  },
+  true,
+);
+document.addEventListener(
+  'keydown',
+  e => {
+    if (e.key !== 'Escape' || !here() || !(drag || chosen.size)) return;
+    e.stopPropagation();
+    drag = lasso = null;
+    clear();
+    chosen.clear();
+    mark();
+  },
+  true,
+);
 document.addEventListener('pointercancel', () => {
   drag = lasso = null;
   clear();
@@ -204,7 +237,8 @@ document.addEventListener('submit', e => {
 // While a number is typed for what is chosen, the program says what would come of it.
 document.addEventListener('input', async e => {
   if (!e.target.closest?.('.chosen-bar')) return;
-  const to = e.target.value.trim(), box = e.target.form.querySelector('.preview');
+  const to = e.target.value.trim(),
+    box = e.target.form.querySelector('.preview');
   if (!/^(\d{1,3}|new)$/.test(to)) return box.replaceChildren();
   const { at, what } = query({ boxes: [...chosen] });
   const answer = await fetched(`${at}&handler=move&circuit=${encodeURIComponent(to)}&${what}`);
@@ -214,8 +248,16 @@ document.addEventListener('input', async e => {
   else box.replaceChildren();
 });
 
-document.addEventListener('htmx:afterSwap', () => { clear(); if (!here()) chosen.clear(); mark(); });
-document.addEventListener('circuitum:patched', () => { clear(); mark(); });
+document.addEventListener('htmx:afterSwap', () => {
+  clear();
+  if (!here()) chosen.clear();
+  mark();
+});
+document.addEventListener('circuitum:patched', () => {
+  clear();
+  mark();
+});
 
 // The key c: the number field of what is chosen, else of the picked box.
-export const circuitField = () => (chosen.size && here() ? document.querySelector('.chosen-bar input') : document.getElementById('to-circuit'));
+export const circuitField = () =>
+  chosen.size && here() ? document.querySelector('.chosen-bar input') : document.getElementById('to-circuit');

@@ -45,7 +45,10 @@ export function tell(sentence, again) {
   const box = Object.assign(document.createElement('div'), { className: 'notice stop told', role: 'alert', textContent: sentence });
   if (again) {
     const button = Object.assign(document.createElement('button'), { type: 'button', textContent: 'Send it again' });
-    button.addEventListener('click', () => { box.remove(); again(); });
+    button.addEventListener('click', () => {
+      box.remove();
+      again();
+    });
     box.append(' ', button);
   }
   const strip = here?.querySelector('.strip');

@@ -38,7 +38,8 @@ const lines = axis => (plan().dataset[axis === 'x' ? 'snapX' : 'snapY'] ?? '').s
 // A wall that is dragged is not drawn to the lines that it makes itself.
 function snapOne(value, axis, own = null) {
   const reach = 9 * perPixel();
-  let best = Math.round(value * 2) / 2, nearest = reach;
+  let best = Math.round(value * 2) / 2,
+    nearest = reach;
   for (const line of lines(axis)) {
     if (own !== null && Math.abs(line - own) < 10) continue;
     if (Math.abs(line - value) < nearest) [best, nearest] = [line, Math.abs(line - value)];
@@ -49,8 +50,10 @@ function snapOne(value, axis, own = null) {
 const snap = ([x, y]) => [snapOne(x, 'x'), snapOne(y, 'y')];
 
 export function feet(value) {
-  const all = Math.round(Math.abs(value) * 16), whole = Math.floor(all / 16);
-  let top = all % 16, bottom = 16;
+  const all = Math.round(Math.abs(value) * 16),
+    whole = Math.floor(all / 16);
+  let top = all % 16,
+    bottom = 16;
   while (top && top % 2 === 0) [top, bottom] = [top / 2, bottom / 2];
   return `${value < 0 ? '-' : ''}${Math.floor(whole / 12)}'-${whole % 12}${top ? ` ${top}/${bottom}` : ''}"`;
 }
@@ -64,11 +67,18 @@ function showRoom(to) {
   if (drawing.corners.length === 1 && drawing.pressed) {
     const [ax, ay] = drawing.corners[0];
     const [w, h] = [Math.abs(x - ax), Math.abs(y - ay)];
-    sketch(['rect', { x: Math.min(x, ax), y: Math.min(y, ay), width: w, height: h, class: 'sketch-line' }], label((x + ax) / 2, Math.min(y, ay) - 6 * perPixel(), `${feet(w)} x ${feet(h)}`));
+    sketch(
+      ['rect', { x: Math.min(x, ax), y: Math.min(y, ay), width: w, height: h, class: 'sketch-line' }],
+      label((x + ax) / 2, Math.min(y, ay) - 6 * perPixel(), `${feet(w)} x ${feet(h)}`),
+    );
   } else {
     const all = [...drawing.corners, to];
     const [px, py] = drawing.corners.at(-1);
-    sketch(['polyline', { points: all.map(p => p.join(',')).join(' '), class: 'sketch-line' }], ['circle', { cx: drawing.corners[0][0], cy: drawing.corners[0][1], r: 6 * perPixel(), class: 'sketch-line' }], label((x + px) / 2, (y + py) / 2 - 6 * perPixel(), feet(Math.hypot(x - px, y - py))));
+    sketch(
+      ['polyline', { points: all.map(p => p.join(',')).join(' '), class: 'sketch-line' }],
+      ['circle', { cx: drawing.corners[0][0], cy: drawing.corners[0][1], r: 6 * perPixel(), class: 'sketch-line' }],
+      label((x + px) / 2, (y + py) / 2 - 6 * perPixel(), feet(Math.hypot(x - px, y - py))),
+    );
   }
 }
 
@@ -85,7 +95,8 @@ function finishRoom() {
   const corners = drawing?.corners ?? [];
   drawing = null;
   sketch();
-  if (corners.length >= 2) send({ do: 'draw-room', storey: work().dataset.storey, corners: corners.map(c => c.map(n => n.toFixed(4)).join(',')).join(';') });
+  if (corners.length >= 2)
+    send({ do: 'draw-room', storey: work().dataset.storey, corners: corners.map(c => c.map(n => n.toFixed(4)).join(',')).join(';') });
 }
 
 function corner(at) {
@@ -120,40 +131,62 @@ export function ask(text, value, x, y, then) {
 }
 
 function askDimension(target, e) {
-  ask('Length', target.textContent.trim(), e.clientX, e.clientY, length => length && send({ do: 'dimension', dim: target.dataset.dim, length }));
+  ask(
+    'Length',
+    target.textContent.trim(),
+    e.clientX,
+    e.clientY,
+    length => length && send({ do: 'dimension', dim: target.dataset.dim, length }),
+  );
 }
 
 async function typeSide(first) {
-  const last = drawing.corners.at(-1), to = drawing.to ?? last;
+  const last = drawing.corners.at(-1),
+    to = drawing.to ?? last;
   const at = plan().getScreenCTM();
-  ask(drawing.corners.length === 1 ? "Side, or size such as 12'6 x 11" : 'Side', first, last[0] * at.a + at.e, last[1] * at.d + at.f, async text => {
-    if (!text) return;
-    if (/[x×]/i.test(text)) {
-      const [x, y] = drawing.corners[0];
-      drawing = null;
-      sketch();
-      send({ do: 'draw-room', storey: work().dataset.storey, corners: `${x.toFixed(4)},${y.toFixed(4)}`, size: text });
-      return;
-    }
-    const length = await inches(text);
-    if (length === null || !drawing) return;
-    const [dx, dy] = [to[0] - last[0], to[1] - last[1]];
-    corner(Math.abs(dx) >= Math.abs(dy) ? [last[0] + Math.sign(dx || 1) * length, last[1]] : [last[0], last[1] + Math.sign(dy) * length]);
-    if (drawing) showRoom(drawing.to ?? last);
-  });
+  ask(
+    drawing.corners.length === 1 ? "Side, or size such as 12'6 x 11" : 'Side',
+    first,
+    last[0] * at.a + at.e,
+    last[1] * at.d + at.f,
+    async text => {
+      if (!text) return;
+      if (/[x×]/i.test(text)) {
+        const [x, y] = drawing.corners[0];
+        drawing = null;
+        sketch();
+        send({ do: 'draw-room', storey: work().dataset.storey, corners: `${x.toFixed(4)},${y.toFixed(4)}`, size: text });
+        return;
+      }
+      const length = await inches(text);
+      if (length === null || !drawing) return;
+      const [dx, dy] = [to[0] - last[0], to[1] - last[1]];
+      corner(Math.abs(dx) >= Math.abs(dy) ? [last[0] + Math.sign(dx || 1) * length, last[1]] : [last[0], last[1] + Math.sign(dy) * length]);
+      if (drawing) showRoom(drawing.to ?? last);
+    },
+  );
 }
 
 document.addEventListener('pointerdown', e => {
   const svg = e.target.closest?.('.plan, .panel-drawing');
   if (!svg || e.button !== 0) return;
   if (svg === plan()) rest();
-  const canDrag = svg === plan() ? { boxes: '[data-box]', rooms: '[data-drag]', runs: '[data-drag^="panel:"]' }[stage()] : '[data-space][data-pick]';
+  const canDrag =
+    svg === plan() ? { boxes: '[data-box]', rooms: '[data-drag]', runs: '[data-drag^="panel:"]' }[stage()] : '[data-space][data-pick]';
   let mark = canDrag ? e.target.closest(canDrag) : null;
   if (mark?.dataset.drag === 'under' && memory.tool !== 'under') mark = null;
   if (memory.tool === 'under') mark = svg.querySelector('.under');
   // The picked room itself can be dragged; any other floor moves the view.
   if (!mark && stage() === 'rooms' && memory.tool === '' && e.target.matches('.floor.picked')) mark = e.target;
-  drag = { svg, mark, from: [e.clientX, e.clientY], at: svg === plan() ? place(e) : null, moved: false, view: { x: memory.x, y: memory.y }, started: performance.now() };
+  drag = {
+    svg,
+    mark,
+    from: [e.clientX, e.clientY],
+    at: svg === plan() ? place(e) : null,
+    moved: false,
+    view: { x: memory.x, y: memory.y },
+    started: performance.now(),
+  };
   if (svg === plan() && memory.tool === 'room' && stage() === 'rooms') {
     if (!drawing) drawing = { corners: [snap(drag.at)], pressed: true };
     drag.mark = null;
@@ -166,7 +199,8 @@ document.addEventListener('pointermove', e => {
     showRoom(drawing.pressed ? snap(place(e)) : drawing.to);
   }
   if (!drag) return;
-  const dx = e.clientX - drag.from[0], dy = e.clientY - drag.from[1];
+  const dx = e.clientX - drag.from[0],
+    dy = e.clientY - drag.from[1];
   if (!drag.moved && Math.hypot(dx, dy) < 5) return;
   drag.moved = true;
   if (drawing) return;
@@ -195,7 +229,8 @@ function follow(e, dx, dy) {
 
 // While a box is dragged the program says how far the receptacles of its room would reach; one question at a time, and
 // only the newest place is asked for.
-let asking = false, wanted = null;
+let asking = false,
+  wanted = null;
 async function showReach(box, at) {
   wanted = at;
   if (asking) return;
@@ -204,7 +239,9 @@ async function showReach(box, at) {
     const [x, y] = wanted;
     wanted = null;
     const { job, storey } = work().dataset;
-    const answer = await fetched(`/jobs/${job}/boxes?handler=reach&storey=${encodeURIComponent(storey)}&box=${encodeURIComponent(box)}&x=${x.toFixed(2)}&y=${y.toFixed(2)}`);
+    const answer = await fetched(
+      `/jobs/${job}/boxes?handler=reach&storey=${encodeURIComponent(storey)}&box=${encodeURIComponent(box)}&x=${x.toFixed(2)}&y=${y.toFixed(2)}`,
+    );
     if (!drag) break;
     if (!answer.ok) continue;
     const drawn = new DOMParser().parseFromString(await answer.text(), 'image/svg+xml').getElementById('part-reach');
@@ -212,7 +249,7 @@ async function showReach(box, at) {
     document.getElementById('part-reach')?.replaceWith(document.adoptNode(drawn));
     const worst = decodeURIComponent(answer.headers.get('X-Worst') ?? '');
     const unit = perPixel();
-    sketch(...worst ? [label(x, y - 16 * unit, worst)] : []);
+    sketch(...(worst ? [label(x, y - 16 * unit, worst)] : []));
   }
   asking = false;
 }
@@ -269,20 +306,29 @@ function useTool([x, y]) {
 
 function drop(e, d) {
   const { mark } = d;
-  const reset = () => { mark.style.translate = ''; mark.classList.remove('dragged'); sketch(); };
+  const reset = () => {
+    mark.style.translate = '';
+    mark.classList.remove('dragged');
+    sketch();
+  };
   if (mark.dataset.space) {
     mark.style.pointerEvents = 'none';
-    const over = document.elementsFromPoint(e.clientX, e.clientY).map(n => n.closest('[data-space]')).find(n => n && n !== mark);
+    const over = document
+      .elementsFromPoint(e.clientX, e.clientY)
+      .map(n => n.closest('[data-space]'))
+      .find(n => n && n !== mark);
     mark.style.pointerEvents = '';
     reset();
     const [kind, id] = mark.dataset.pick.split(':');
-    if (over) send({ do: 'move-breaker', circuit: kind === 'panel' ? 0 : id, feeds: kind === 'panel' ? id : '', space: over.dataset.space });
+    if (over)
+      send({ do: 'move-breaker', circuit: kind === 'panel' ? 0 : id, feeds: kind === 'panel' ? id : '', space: over.dataset.space });
     return;
   }
   const [x, y] = place(e);
   if (mark.dataset.box) send({ do: 'move-box', box: mark.dataset.box, x, y });
   else if (mark.matches('.floor')) send({ do: 'move-room', room: mark.dataset.pick.slice(5), dx: x - d.at[0], dy: y - d.at[1] });
-  else if (mark.dataset.drag === 'under') send({ do: 'edit-under', what: 'move', storey: work().dataset.storey, dx: x - d.at[0], dy: y - d.at[1] });
+  else if (mark.dataset.drag === 'under')
+    send({ do: 'edit-under', what: 'move', storey: work().dataset.storey, dx: x - d.at[0], dy: y - d.at[1] });
   else if (mark.dataset.drag.startsWith('wall:')) {
     const [, room, wall] = mark.dataset.drag.split(':');
     const [dx, dy] = [x - d.at[0], y - d.at[1]];
@@ -305,11 +351,15 @@ function letBe() {
   sketch();
 }
 document.addEventListener('pointercancel', letBe);
-document.addEventListener('keydown', e => {
-  if (e.key !== 'Escape' || !drag?.moved || drawing) return;
-  e.stopPropagation();
-  letBe();
-}, true);
+document.addEventListener(
+  'keydown',
+  e => {
+    if (e.key !== 'Escape' || !drag?.moved || drawing) return;
+    e.stopPropagation();
+    letBe();
+  },
+  true,
+);
 document.addEventListener('dblclick', () => drawing && finishRoom());
 document.addEventListener('change', e => e.target.id === 'tool' && setTool(e.target.value));
 
@@ -337,7 +387,8 @@ export function nudgePlan(dx, dy, far) {
     if (!line || line.dataset.axis === 'n') return;
     const at = Number(line.getAttribute(line.dataset.axis === 'x' ? 'x1' : 'y1'));
     const floor = document.querySelector(`.floor[data-pick="room:${room}"]`).getBBox();
-    const out = line.dataset.axis === 'x' ? Math.sign(at - floor.x - floor.width / 2) * dx : Math.sign(at - floor.y - floor.height / 2) * dy;
+    const out =
+      line.dataset.axis === 'x' ? Math.sign(at - floor.x - floor.width / 2) * dx : Math.sign(at - floor.y - floor.height / 2) * dy;
     if (out) send({ do: 'move-wall', room, wall, by: `${out < 0 ? '-' : ''}${step} in` });
     return;
   }
@@ -346,6 +397,11 @@ export function nudgePlan(dx, dy, far) {
   if (!mark) return;
   const box = mark.getBBox();
   const m = pick.startsWith('wish:') ? mark.getCTM().multiply(plan().getScreenCTM().inverse()) : null;
-  const [cx, cy] = m ? mark.getAttribute('transform').match(/-?[\d.]+/g).map(Number) : [box.x + box.width / 2, box.y + box.height / 2];
+  const [cx, cy] = m
+    ? mark
+        .getAttribute('transform')
+        .match(/-?[\d.]+/g)
+        .map(Number)
+    : [box.x + box.width / 2, box.y + box.height / 2];
   send({ do: 'move-thing', thing: pick, x: cx + dx * step, y: cy + dy * step });
 }

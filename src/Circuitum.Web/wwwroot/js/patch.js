@@ -15,7 +15,11 @@ function focused() {
   if (!at || at === document.body || !work().contains(at)) return null;
   if (at.id) return `#${CSS.escape(at.id)}`;
   const act = at.form?.elements.do?.value;
-  return act && at.name ? `form:has([name=do][value="${CSS.escape(act)}"]) [name="${CSS.escape(at.name)}"]` : at.dataset.do ? `[data-do="${CSS.escape(at.dataset.do)}"]` : null;
+  return act && at.name
+    ? `form:has([name=do][value="${CSS.escape(act)}"]) [name="${CSS.escape(at.name)}"]`
+    : at.dataset.do
+      ? `[data-do="${CSS.escape(at.dataset.do)}"]`
+      : null;
 }
 
 function patchPlan(from) {

@@ -5,7 +5,8 @@ const soon = 600;
 const again = 400;
 let timer = 0;
 
-const planned = e => e.detail.elt?.closest?.('form')?.querySelector('[name="do"][value="plan-circuits"], [name="do"][value="plan-afresh"]')?.form;
+const planned = e =>
+  e.detail.elt?.closest?.('form')?.querySelector('[name="do"][value="plan-circuits"], [name="do"][value="plan-afresh"]')?.form;
 
 function card(form) {
   const box = Object.assign(document.createElement('div'), { className: 'planning' });
@@ -16,7 +17,9 @@ function card(form) {
     stop.disabled = true;
     const token = new FormData();
     token.set('__RequestVerificationToken', form.querySelector('[name="__RequestVerificationToken"]').value);
-    fetch(`/jobs/${work().dataset.job}/planning`, { method: 'POST', body: token }).catch(() => { stop.disabled = false; });
+    fetch(`/jobs/${work().dataset.job}/planning`, { method: 'POST', body: token }).catch(() => {
+      stop.disabled = false;
+    });
   });
   box.append(says, stop);
   document.body.append(box);

@@ -13,7 +13,9 @@ function clear() {
 }
 
 function show(text, [x, y], breaks = false) {
-  const card = document.querySelector('.drag-card') ?? document.body.appendChild(Object.assign(document.createElement('div'), { className: 'drag-card' }));
+  const card =
+    document.querySelector('.drag-card') ??
+    document.body.appendChild(Object.assign(document.createElement('div'), { className: 'drag-card' }));
   card.textContent = text;
   card.classList.toggle('breaks', breaks);
   card.style.left = `${Math.min(x + 18, innerWidth - card.offsetWidth - 8)}px`;
@@ -39,7 +41,9 @@ async function ask(d) {
     d.asked = d.at;
     const { job, storey } = work().dataset;
     const [x, y] = d.place;
-    const answer = await fetched(`/jobs/${job}/runs?handler=lead&storey=${encodeURIComponent(storey)}&from=${encodeURIComponent(d.line.dataset.from ?? '')}&to=${encodeURIComponent(d.line.dataset.run)}&x=${x}&y=${y}`);
+    const answer = await fetched(
+      `/jobs/${job}/runs?handler=lead&storey=${encodeURIComponent(storey)}&from=${encodeURIComponent(d.line.dataset.from ?? '')}&to=${encodeURIComponent(d.line.dataset.run)}&x=${x}&y=${y}`,
+    );
     if (d !== drag) break;
     if (answer.ok) {
       const { way, feet, longer } = await answer.json();
@@ -54,41 +58,57 @@ async function ask(d) {
   d.asking = false;
 }
 
-document.addEventListener('pointerdown', e => {
-  const line = here() && e.button === 0 && e.target.closest?.('[data-run]');
-  if (!line) return;
-  drag = { line, from: [e.clientX, e.clientY], moved: false };
-  e.stopPropagation();
-}, true);
+document.addEventListener(
+  'pointerdown',
+  e => {
+    const line = here() && e.button === 0 && e.target.closest?.('[data-run]');
+    if (!line) return;
+    drag = { line, from: [e.clientX, e.clientY], moved: false };
+    e.stopPropagation();
+  },
+  true,
+);
 
-document.addEventListener('pointermove', e => {
-  if (!drag) return;
-  if (!drag.moved && Math.hypot(e.clientX - drag.from[0], e.clientY - drag.from[1]) < 5) return;
-  drag.moved = true;
-  document.documentElement.classList.add('in-hand');
-  drag.at = [e.clientX, e.clientY];
-  drag.place = place(e);
-  ask(drag);
-}, true);
+document.addEventListener(
+  'pointermove',
+  e => {
+    if (!drag) return;
+    if (!drag.moved && Math.hypot(e.clientX - drag.from[0], e.clientY - drag.from[1]) < 5) return;
+    drag.moved = true;
+    document.documentElement.classList.add('in-hand');
+    drag.at = [e.clientX, e.clientY];
+    drag.place = place(e);
+    ask(drag);
+  },
+  true,
+);
 
-document.addEventListener('pointerup', e => {
-  const d = drag;
-  if (!d) return;
-  drag = null;
-  clear();
-  if (!d.moved) return visit(d.line.dataset.pick);
-  const [x, y] = place(e);
-  send({ do: 'lead-cable', from: d.line.dataset.from ?? '', to: d.line.dataset.run, storey: work().dataset.storey, x, y });
-}, true);
+document.addEventListener(
+  'pointerup',
+  e => {
+    const d = drag;
+    if (!d) return;
+    drag = null;
+    clear();
+    if (!d.moved) return visit(d.line.dataset.pick);
+    const [x, y] = place(e);
+    send({ do: 'lead-cable', from: d.line.dataset.from ?? '', to: d.line.dataset.run, storey: work().dataset.storey, x, y });
+  },
+  true,
+);
 
 document.addEventListener('pointercancel', () => {
   drag = null;
   clear();
 });
-document.addEventListener('keydown', e => {
-  if (e.key !== 'Escape' || !drag) return;
-  // It ends the drag and nothing else.
-  e.stopPropagation();
-  drag = null;
-  clear();
-}, true);
+document.addEventListener(
+  'keydown',
+  e => {
+    if (e.key !== 'Escape' || !drag) return;
+    // It ends the drag and nothing else.
+    e.stopPropagation();
+    drag = null;
+    clear();
+  },
+  true,
+);

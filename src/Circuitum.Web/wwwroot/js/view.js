@@ -9,7 +9,9 @@ const home = svg => (svg.dataset.home ??= svg.getAttribute('viewBox')).split(' '
 
 // The frame's size is asked for only when it may have changed: asking makes the browser lay out a fresh drawing twice.
 let frame = null;
-export const forgetFrame = () => { frame = null; };
+export const forgetFrame = () => {
+  frame = null;
+};
 
 // How many inches of the plan one pixel shows at zoom 1; the drawing is centred in its frame.
 function scale(svg) {
@@ -45,8 +47,10 @@ function move() {
   const unit = scale(svg);
   const ratio = memory.zoom / shown.zoom;
   // The centre of the shown part tells where the old picture has to go.
-  const cx = shown.x + w / shown.zoom / 2, cy = shown.y + h / shown.zoom / 2;
-  const nx = memory.x + w / memory.zoom / 2, ny = memory.y + h / memory.zoom / 2;
+  const cx = shown.x + w / shown.zoom / 2,
+    cy = shown.y + h / shown.zoom / 2;
+  const nx = memory.x + w / memory.zoom / 2,
+    ny = memory.y + h / memory.zoom / 2;
   svg.style.transform = `translate(${((cx - nx) * memory.zoom) / unit}px, ${((cy - ny) * memory.zoom) / unit}px) scale(${ratio})`;
   clearTimeout(resting);
   resting = setTimeout(settleView, 160);
@@ -87,11 +91,15 @@ export function place(event) {
 
 export const perPixel = () => 1 / plan().getScreenCTM().a;
 
-document.addEventListener('wheel', e => {
-  if (!e.target.closest?.('.canvas') || !plan()) return;
-  e.preventDefault();
-  zoom(e.deltaY < 0 ? 1.15 : 1 / 1.15, place(e));
-}, { passive: false });
+document.addEventListener(
+  'wheel',
+  e => {
+    if (!e.target.closest?.('.canvas') || !plan()) return;
+    e.preventDefault();
+    zoom(e.deltaY < 0 ? 1.15 : 1 / 1.15, place(e));
+  },
+  { passive: false },
+);
 
 document.addEventListener('click', e => {
   const b = e.target.closest('[data-zoom]');
