@@ -1,5 +1,4 @@
 using System.Diagnostics;
-using Circuitum.Core;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Codes;

@@ -1,32 +1,9 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Checks;
-using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core;
-
-/// <summary>What one circuit is, or would be.</summary>
-/// <param name="Number">Its number; 0 for a new one.</param>
-/// <param name="Label">Its label.</param>
-/// <param name="Boxes">How many boxes hang on it.</param>
-/// <param name="Receptacles">How many of them are receptacles.</param>
-/// <param name="Load">Its load in volt-amperes.</param>
-/// <param name="Breaker">Its breaker in amperes.</param>
-/// <param name="Cable">Its cable.</param>
-/// <param name="Feet">All its cable, in feet.</param>
-/// <param name="Findings">What is or would be found of it, must and should.</param>
-public sealed record CircuitState(
-    int Number,
-    string Label,
-    int Boxes,
-    int Receptacles,
-    double Load,
-    int Breaker,
-    string Cable,
-    double Feet,
-    ImmutableArray<string> Findings
-);
 
 /// <summary>What a move of boxes would make of the circuits that it touches. Nothing is changed.</summary>
 /// <param name="Now">The touched circuits as they are.</param>

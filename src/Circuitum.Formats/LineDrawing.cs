@@ -4,62 +4,6 @@ using System.Xml;
 
 namespace Circuitum.Formats;
 
-/// <summary>Kinds of strokes.</summary>
-public enum StrokeKind
-{
-    /// <summary>A line.</summary>
-    Line,
-
-    /// <summary>A rectangle's outline.</summary>
-    Box,
-
-    /// <summary>A rectangle filled with ink.</summary>
-    Fill,
-
-    /// <summary>A circle's outline.</summary>
-    Circle,
-
-    /// <summary>Text.</summary>
-    Text,
-}
-
-/// <summary>Where text stands against its place.</summary>
-public enum TextSide
-{
-    /// <summary>It begins there.</summary>
-    Start,
-
-    /// <summary>Its middle is there.</summary>
-    Middle,
-
-    /// <summary>It ends there.</summary>
-    End,
-}
-
-/// <summary>A stroke in ink.</summary>
-/// <param name="Kind">What it is.</param>
-/// <param name="X0">From, or the left edge, or the centre.</param>
-/// <param name="Y0">From, or the top edge, or the centre.</param>
-/// <param name="X1">To, or the right edge; of a circle the radius; of text the size.</param>
-/// <param name="Y1">To, or the bottom edge.</param>
-/// <param name="Text">For text.</param>
-/// <param name="Weight">Breadth of a line; text of 2 and over is bold.</param>
-/// <param name="Side">For text.</param>
-public readonly record struct Stroke(
-    StrokeKind Kind,
-    float X0,
-    float Y0,
-    float X1 = 0,
-    float Y1 = 0,
-    string Text = "",
-    float Weight = 1,
-    TextSide Side = TextSide.Start
-)
-{
-    /// <summary>Bold text.</summary>
-    public bool Bold => Weight >= 2;
-}
-
 /// <summary>A drawing in plain ink, for the screen, print and PDF alike.</summary>
 /// <param name="Strokes">Its strokes.</param>
 /// <param name="Wide">How wide it is.</param>

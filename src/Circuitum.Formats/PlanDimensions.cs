@@ -1,7 +1,6 @@
 using System.Xml;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Geometry;
-using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using static Circuitum.Formats.PlanSvg;
 

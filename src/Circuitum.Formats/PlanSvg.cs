@@ -1,54 +1,12 @@
 using System.Globalization;
-using System.Text;
 using System.Xml;
 using Circuitum.Core.Analysis;
-using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Drafting;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Formats;
-
-/// <summary>What a plan shows most strongly.</summary>
-public enum PlanStage
-{
-    /// <summary>Rooms, openings, counters and appliances.</summary>
-    Rooms,
-
-    /// <summary>Boxes.</summary>
-    Boxes,
-
-    /// <summary>Boxes with circuit numbers, and the circuits' cable as lines.</summary>
-    Circuits,
-
-    /// <summary>Boxes, and every cable by its way, to be picked and led elsewhere.</summary>
-    Runs,
-
-    /// <summary>Rooms with all their dimensions, for paper.</summary>
-    Dimensioned,
-}
-
-/// <summary>How a plan is drawn.</summary>
-/// <param name="Storey">The storey.</param>
-/// <param name="Stage">What is drawn strongest.</param>
-/// <param name="Selected">What is picked: <c>box:ID</c>, <c>room:ID</c>, <c>wall:ROOM:N</c>, <c>opening:ID</c>, <c>circuit:N</c>, or
-/// nothing.</param>
-/// <param name="StandAlone">Carries its own styles, for a file.</param>
-/// <param name="Pictures">Address before a traced picture's name; empty leaves the picture out.</param>
-/// <param name="Only">Shows just this room with what stands right around it; empty shows the storey.</param>
-/// <param name="Without">Shows the house without this, or none.</param>
-/// <param name="Changed">Boxes to ring, or none.</param>
-public sealed record PlanView(
-    string Storey,
-    PlanStage Stage,
-    string Selected = "",
-    bool StandAlone = false,
-    string Pictures = "",
-    string Only = "",
-    Outage? Without = null,
-    IReadOnlySet<string>? Changed = null
-);
 
 /// <summary>Draws a storey to scale as SVG, one unit an inch. All text from the job is written as text.</summary>
 public static class PlanSvg

@@ -2,7 +2,6 @@ using System.Globalization;
 using System.Text;
 using System.Xml;
 using Circuitum.Core.Analysis;
-using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;

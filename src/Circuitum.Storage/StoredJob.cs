@@ -16,16 +16,3 @@ public sealed record StoredJob(string Id, Job Job, int Stamp, string? Undo, stri
     /// <summary>What a person has to know about it: that its last state could not be read. Empty else.</summary>
     public string Notice { get; init; } = "";
 }
-
-/// <summary>A line of the list of jobs.</summary>
-/// <param name="Id">Its id.</param>
-/// <param name="Name">Its name.</param>
-/// <param name="Changed">Last change, UTC.</param>
-public sealed record JobListing(string Id, string Name, DateTime Changed);
-
-/// <summary>A set of papers that was issued.</summary>
-/// <param name="Number">Rising from 1.</param>
-/// <param name="Name">What it was issued for.</param>
-/// <param name="Stamp">The change number on its papers.</param>
-/// <param name="Issued">When, UTC.</param>
-public sealed record IssuedSet(int Number, string Name, int Stamp, DateTime Issued);

@@ -1,5 +1,3 @@
-using Circuitum.Core.Analysis;
-using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;

@@ -1,6 +1,5 @@
 using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Tests;
 

@@ -1,10 +1,8 @@
 using Circuitum.Core.Analysis;
-using Circuitum.Core.Circuits;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
 using Circuitum.Core.Measure;
-using Circuitum.Core.Panels;
 using Circuitum.Core.Sizing;
 
 namespace Circuitum.Core.Tests;

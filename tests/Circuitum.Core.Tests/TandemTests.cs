@@ -2,7 +2,6 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 
 namespace Circuitum.Core.Tests;

@@ -1,7 +1,6 @@
 using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
-using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Formats.Pdf;
 

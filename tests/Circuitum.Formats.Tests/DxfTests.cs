@@ -3,7 +3,6 @@ using System.Text;
 using Circuitum.Core;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
 using Circuitum.Formats.Dxf;
 
 namespace Circuitum.Formats.Tests;

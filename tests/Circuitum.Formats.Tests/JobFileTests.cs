@@ -1,4 +1,3 @@
-using System.Text;
 using System.Text.Json.Nodes;
 using Circuitum.Core;
 using Circuitum.Core.Jobs;

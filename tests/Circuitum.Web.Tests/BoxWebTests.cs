@@ -1,7 +1,6 @@
 using System.Net;
 using AngleSharp.Html.Dom;
 using Circuitum.Core;
-using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;

@@ -1,7 +1,6 @@
 using System.Collections.Concurrent;
 using AngleSharp.Html.Dom;
 using AngleSharp.Html.Parser;
-using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 
 namespace Circuitum.Web.Tests;

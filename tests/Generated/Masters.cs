@@ -1,6 +1,5 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
-using Circuitum.Core.Circuits;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;

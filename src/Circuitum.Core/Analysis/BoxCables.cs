@@ -1,37 +1,9 @@
 using System.Collections.Immutable;
-using System.Globalization;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Routing;
 using Circuitum.Core.Sizing;
 
 namespace Circuitum.Core.Analysis;
-
-/// <summary>One cable that ends in a box.</summary>
-/// <param name="Other">Where its other end is: a box, or none for the panel.</param>
-/// <param name="Cable">The cable, such as <c>14-3</c>.</param>
-/// <param name="Use">What it is for.</param>
-public sealed record CableEnd(string? Other, string Cable, CableUse Use)
-{
-    /// <summary>AWG of its insulated conductors.</summary>
-    public string Size => Cable[..Cable.IndexOf('-', StringComparison.Ordinal)];
-
-    /// <summary>Its insulated conductors.</summary>
-    public int Conductors => Cable.Split('-').Skip(1).Sum(n => int.Parse(n, CultureInfo.InvariantCulture));
-
-    /// <summary>Where it leads and what for, in words.</summary>
-    public string InWords =>
-        (Other is null ? "from the panel" : $"to {Other}")
-        + Use switch
-        {
-            CableUse.SwitchLeg => ", switch leg",
-            CableUse.TwoSwitchLegs => ", two switch legs",
-            CableUse.Travelers => ", travelers",
-            CableUse.SwitchLoop => ", switch loop",
-            CableUse.Interconnect => ", between alarms",
-            _ => "",
-        };
-}
 
 /// <summary>Which cables end in a box, and what that makes of its volume.</summary>
 public static class BoxCables

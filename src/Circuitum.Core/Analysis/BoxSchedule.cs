@@ -6,23 +6,6 @@ using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Analysis;
 
-/// <summary>One box for the person who sets it.</summary>
-/// <param name="Box">The box.</param>
-/// <param name="Spec">What it has to be.</param>
-/// <param name="Place">Where a tape finds it: from the left corner of its wall, or from two walls for one in a ceiling.</param>
-/// <param name="Height">How high.</param>
-public sealed record BoxLine(Box Box, BoxSpec Spec, string Place, string Height);
-
-/// <summary>The boxes of a room.</summary>
-/// <param name="Room">The room.</param>
-/// <param name="Lines">Its boxes, wall by wall from the left, then those in the ceiling.</param>
-/// <param name="Counts">How many of each.</param>
-public sealed record RoomBoxes(RoomShape Room, ImmutableArray<BoxLine> Lines, ImmutableArray<(string What, int Count)> Counts)
-{
-    /// <summary>The walls that carry boxes.</summary>
-    public ImmutableArray<int> Walls => [.. Lines.Where(l => l.Box.Wall is not null).Select(l => l.Box.Wall!.Value).Distinct().Order()];
-}
-
 /// <summary>The door to the box schedule: what is set where, room by room, and what waits for whom.</summary>
 public static class BoxSchedule
 {

@@ -3,7 +3,6 @@ using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Loads;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 using Circuitum.Core.Routing;

@@ -3,7 +3,6 @@ using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 using Circuitum.Core.Routing;
 

@@ -5,38 +5,6 @@ using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Analysis;
 
-/// <summary>Grounds or neutrals of one size that are landed on a bar.</summary>
-/// <param name="Size">AWG.</param>
-/// <param name="Count">How many.</param>
-/// <param name="From">Whose they are: circuit numbers, or names of panels.</param>
-public sealed record BarWires(string Size, int Count, ImmutableArray<string> From);
-
-/// <summary>A breaker in its turn.</summary>
-/// <param name="Order">Its turn, from 1.</param>
-/// <param name="Row">Its space, the upper one of two.</param>
-/// <param name="Amperes">Rating.</param>
-/// <param name="Poles">1 or 2.</param>
-/// <param name="Name">What it serves.</param>
-/// <param name="Wire">What is landed, such as <c>12-2</c>.</param>
-/// <param name="Size">AWG of its ungrounded wires.</param>
-/// <param name="Remark">The white wire is ungrounded here and is marked again (200.7(C)).</param>
-/// <param name="NeutralOnBreaker">The circuit's neutral goes to the breaker; the breaker's own tail goes to the bar.</param>
-/// <param name="Tail">The breaker has a tail for the bar.</param>
-/// <param name="Mark">Its protection, such as <c>AF GF</c>.</param>
-public sealed record BreakerLanding(
-    int Order,
-    PanelRow Row,
-    int Amperes,
-    int Poles,
-    string Name,
-    string Wire,
-    string Size,
-    bool Remark,
-    bool NeutralOnBreaker,
-    bool Tail,
-    string Mark
-);
-
 /// <summary>
 /// The order in which a panel is made up: supply, grounds with the largest first, neutrals one to a terminal, breakers of
 /// two poles and then of one, each from the largest down, so that the tails of fault breakers tuck away.

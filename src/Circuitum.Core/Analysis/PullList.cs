@@ -1,44 +1,8 @@
 using System.Collections.Immutable;
-using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Routing;
 
 namespace Circuitum.Core.Analysis;
-
-/// <summary>One home run to pull.</summary>
-/// <param name="Circuit">Its circuit; for a shared one the first of the two.</param>
-/// <param name="Label">What is written on both ends.</param>
-/// <param name="To">The box in which it ends.</param>
-/// <param name="Way">By which way, in words.</param>
-/// <param name="Cut">Length to cut, make-up at both ends included, waste not.</param>
-/// <param name="Pulled">As it was pulled, or none.</param>
-public sealed record PullLine(CircuitAnalysis Circuit, string Label, string To, string Way, Length Cut, PulledRun? Pulled)
-{
-    /// <summary>Its cable.</summary>
-    public string Cable => Circuit.Cable;
-}
-
-/// <summary>Home runs that go the same way and are pulled together.</summary>
-/// <param name="Name">Which, in words.</param>
-/// <param name="Lines">The runs, longest first.</param>
-public sealed record PullGroup(string Name, ImmutableArray<PullLine> Lines);
-
-/// <summary>One cable from box to box.</summary>
-/// <param name="From">The box it comes from.</param>
-/// <param name="To">The box in which it ends.</param>
-/// <param name="Cable">Its cable.</param>
-/// <param name="Use">What it is for.</param>
-/// <param name="Way">By which way, in words.</param>
-/// <param name="Cut">Length to cut.</param>
-public sealed record BranchLine(string From, string To, string Cable, CableUse Use, string Way, Length Cut);
-
-/// <summary>What one sort of cable comes to.</summary>
-/// <param name="Cable">The cable.</param>
-/// <param name="Planned">All home runs of it as planned.</param>
-/// <param name="PulledPlanned">What was planned for those that are pulled and measured.</param>
-/// <param name="Measured">What they took.</param>
-/// <param name="Left">What is still to be pulled, as planned.</param>
-public sealed record PullTotal(string Cable, Length Planned, Length PulledPlanned, Length Measured, Length Left);
 
 /// <summary>The list from which home runs are pulled: in groups by the way they go, the longest of a group first.</summary>
 public static class PullList

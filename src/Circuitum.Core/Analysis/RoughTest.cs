@@ -3,12 +3,6 @@ using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Analysis;
 
-/// <summary>What is tried on one circuit before the walls close.</summary>
-/// <param name="Circuit">The circuit.</param>
-/// <param name="End">The box at which its cable ends, farthest from the panel by the way.</param>
-/// <param name="Tries">What is tried, each with room for a tick.</param>
-public sealed record RoughTestLine(CircuitAnalysis Circuit, string End, ImmutableArray<string> Tries);
-
 /// <summary>The test before the walls close: dead, or live with its cautions, as the job wants it.</summary>
 /// <param name="Way">Which.</param>
 /// <param name="Cautions">What to mind; a live test has more.</param>

@@ -2,22 +2,9 @@ using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 
 namespace Circuitum.Core.Analysis;
-
-/// <summary>What would take load off the service.</summary>
-/// <param name="What">What is done.</param>
-/// <param name="Saved">How much less then flows, by the method that the job uses.</param>
-public sealed record Relief(string What, Amperes Saved);
-
-/// <summary>The load of a house by one edition.</summary>
-/// <param name="Edition">The edition.</param>
-/// <param name="Standard">By the standard method.</param>
-/// <param name="Optional">By the optional method.</param>
-/// <param name="Differs">Lines that come out otherwise than by the job's edition.</param>
-public sealed record EditionLoad(CodeEdition Edition, ServiceLoad Standard, ServiceLoad Optional, ImmutableArray<string> Differs);
 
 /// <summary>The service with its conductors, neutral, electrode, and what would relieve it.</summary>
 /// <param name="Rating">Main breaker in amperes.</param>

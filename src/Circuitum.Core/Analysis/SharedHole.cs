@@ -5,19 +5,6 @@ using Circuitum.Core.Routing;
 
 namespace Circuitum.Core.Analysis;
 
-/// <summary>What is done for a circuit whose cable would lose ampacity among others in one hole.</summary>
-public enum HoleRemedy
-{
-    /// <summary>It has holes of its own there.</summary>
-    OwnHole,
-
-    /// <summary>It goes over the field instead of through the studs.</summary>
-    OtherWay,
-
-    /// <summary>Its wire is larger.</summary>
-    LargerWire,
-}
-
 /// <summary>
 /// A circuit whose cable lies with so many others, through a sealed hole or over more than 24 in, that its wire would have to be larger.
 /// </summary>

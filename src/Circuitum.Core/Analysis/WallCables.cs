@@ -6,29 +6,6 @@ using Circuitum.Core.Routing;
 
 namespace Circuitum.Core.Analysis;
 
-/// <summary>A place in a wall: along it from its first corner, and over the floor.</summary>
-/// <param name="Along">Along the wall.</param>
-/// <param name="Height">Over the floor.</param>
-public readonly record struct WallPlace(Length Along, Length Height);
-
-/// <summary>One cable as far as it is in a wall.</summary>
-/// <param name="Circuit">Its circuit.</param>
-/// <param name="Hop">Which of its cables.</param>
-/// <param name="Path">Its corners; a height under zero or over the ceiling is in the field beyond.</param>
-/// <param name="Staples">Where it is stapled.</param>
-public sealed record WallCable(CircuitAnalysis Circuit, Hop Hop, ImmutableArray<WallPlace> Path, ImmutableArray<WallPlace> Staples)
-{
-    /// <summary>What is written beside it, such as <c>7 14-3 to hall.s1</c>.</summary>
-    public string Name => $"{Circuit.Number} {Circuit.CableOf(Hop)}{(Hop.From is null ? " home run" : "")}";
-}
-
-/// <summary>A hole in a stud or a plate of a wall.</summary>
-/// <param name="At">Where.</param>
-/// <param name="Cables">Cables through it.</param>
-/// <param name="BitSixteenths">Its diameter in sixteenths of an inch.</param>
-/// <param name="NailPlate">It comes nearer than 1-1/4 in to a face (300.4(A)(1)).</param>
-public sealed record WallHole(WallPlace At, int Cables, int BitSixteenths, bool NailPlate);
-
 /// <summary>The cables in one wall, with the holes that they need.</summary>
 /// <param name="Cables">The cables, by circuit.</param>
 /// <param name="Holes">The holes, from the first corner on.</param>

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Measure;

@@ -5,26 +5,6 @@ using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.BoxLayout;
 
-/// <summary>How a box is protected from the weather (406.9).</summary>
-public enum WeatherNeed
-{
-    /// <summary>Not at all: it stands inside.</summary>
-    None,
-
-    /// <summary>Under a roof outdoors: a weather-resistant receptacle with a cover that is tight when closed.</summary>
-    Damp,
-
-    /// <summary>In the open: a weather-resistant receptacle with a cover that is tight while in use.</summary>
-    Wet,
-}
-
-/// <summary>Which stud a box is nailed to.</summary>
-/// <param name="Stud">The stud's middle, from the wall's first corner.</param>
-/// <param name="Side">The side of the stud, seen from the room.</param>
-/// <param name="Off">From the stud's middle to the box's centre.</param>
-/// <param name="Needs">What it takes when the box does not touch the stud: a bar or a block. Empty when it does.</param>
-public sealed record StudNote(Length Stud, StudSide Side, Length Off, string Needs);
-
 /// <summary>The door to what a box has to be, whatever circuit it is on.</summary>
 public static class BoxHardware
 {

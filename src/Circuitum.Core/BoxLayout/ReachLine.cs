@@ -6,26 +6,6 @@ using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.BoxLayout;
 
-/// <summary>How well a piece of a wall or a counter is served.</summary>
-public enum ReachState
-{
-    /// <summary>A receptacle is near enough.</summary>
-    Served,
-
-    /// <summary>Near enough for the code, farther than the job or the room wants.</summary>
-    CloserWanted,
-
-    /// <summary>Farther than the code allows.</summary>
-    TooFar,
-}
-
-/// <summary>A piece of a room's floor line, or of a counter's wall line.</summary>
-/// <param name="From">Where it begins on the room's perimeter; a line that goes round the first corner passes its end.</param>
-/// <param name="To">Where it ends.</param>
-/// <param name="Counter">Along a counter.</param>
-/// <param name="State">How well it is served.</param>
-public sealed record ReachPiece(Length From, Length To, bool Counter, ReachState State);
-
 /// <summary>The reach of the receptacles of a room, along its floor line and its counters: what is served and where it fails.</summary>
 public static class ReachLine
 {

@@ -4,12 +4,6 @@ using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.BoxLayout;
 
-/// <summary>A way into a room from which no switch of its light is within reach.</summary>
-/// <param name="Room">The room.</param>
-/// <param name="Door">The doorway, as the room sees it.</param>
-/// <param name="Nearest">How far one walks to the nearest switch, or none when there is no switch at all.</param>
-public sealed record DarkEntry(RoomShape Room, RoomOpening Door, Length? Nearest);
-
 /// <summary>Who enters a room shall not cross it in the dark: which doorways count, and how far a switch is from each.</summary>
 internal static class SwitchReach
 {

@@ -1,8 +1,6 @@
 using System.Globalization;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Geometry;
-using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Checks;
 

@@ -1,5 +1,4 @@
 using Circuitum.Core.Analysis;
-using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 

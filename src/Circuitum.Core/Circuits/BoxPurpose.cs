@@ -1,6 +1,5 @@
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Loads;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Circuits;

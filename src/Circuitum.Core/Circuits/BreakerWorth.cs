@@ -1,5 +1,3 @@
-using Circuitum.Core.Codes;
-using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Circuits;

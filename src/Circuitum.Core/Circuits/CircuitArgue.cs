@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;

@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
-using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
 using Circuitum.Core.Routing;

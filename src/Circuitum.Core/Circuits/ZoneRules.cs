@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 

@@ -4,23 +4,6 @@ using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Drafting;
 
-/// <summary>A place on a wall.</summary>
-/// <param name="Room">The room.</param>
-/// <param name="Wall">The number of its wall.</param>
-/// <param name="From">From the wall's first corner to the nearer side, or to the centre of a thing without width.</param>
-/// <param name="Width">Along the wall.</param>
-public readonly record struct Anchor(string Room, int Wall, Length From, Length Width);
-
-/// <summary>What hangs on a wall: openings keep their place on the plan, furniture keeps to its corner.</summary>
-public enum Hold
-{
-    /// <summary>Stays where it is on the plan: openings, boxes, the panel.</summary>
-    Place,
-
-    /// <summary>Stays in its corner, and grows with a wall that it fills: counters, fixtures, appliances.</summary>
-    Corner,
-}
-
 /// <summary>Carries everything that is given by a wall along when the walls of a room change.</summary>
 internal static class Anchors
 {

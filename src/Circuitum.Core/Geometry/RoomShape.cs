@@ -4,61 +4,6 @@ using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Geometry;
 
-/// <summary>One wall of a room: a straight piece of its outline.</summary>
-/// <param name="Index">Its number in the room.</param>
-/// <param name="A">First corner.</param>
-/// <param name="B">Second corner.</param>
-/// <param name="Length">From corner to corner.</param>
-/// <param name="Start">Where it begins on the room's perimeter.</param>
-public sealed record Wall(int Index, Point A, Point B, Length Length, Length Start)
-{
-    /// <summary>Where it ends on the room's perimeter.</summary>
-    public Length End => Start + Length;
-
-    /// <summary>East component of its direction, from -1 to 1.</summary>
-    public double Dx { get; } = (B.X - A.X).InInches / Length.InInches;
-
-    /// <summary>South component of its direction, from -1 to 1.</summary>
-    public double Dy { get; } = (B.Y - A.Y).InInches / Length.InInches;
-
-    /// <summary>
-    /// The point at a distance from the first corner, and away from the wall by <paramref name="offset"/> inches along a normal.
-    /// </summary>
-    public Point At(Length along, double offset = 0, double nx = 0, double ny = 0) =>
-        new(A.X + Scale(along, Dx) + Measure.Length.Inches(offset * nx), A.Y + Scale(along, Dy) + Measure.Length.Inches(offset * ny));
-
-    /// <summary>How far along the wall a point lies, seen square on it; exact on walls that run with the page.</summary>
-    public Length Along(Point p) =>
-        Dx is 1 or -1 ? (Dx > 0 ? p.X - A.X : A.X - p.X)
-        : Dy is 1 or -1 ? (Dy > 0 ? p.Y - A.Y : A.Y - p.Y)
-        : Measure.Length.Inches(((p.X - A.X).InInches * Dx) + ((p.Y - A.Y).InInches * Dy));
-
-    private static Length Scale(Length length, double factor) =>
-        factor switch
-        {
-            1 => length,
-            -1 => -length,
-            0 => Measure.Length.Zero,
-            _ => new Length((long)Math.Round(length.Units * factor)),
-        };
-}
-
-/// <summary>An opening as one room sees it, on that room's own wall.</summary>
-/// <param name="Opening">The opening.</param>
-/// <param name="Wall">The room's wall.</param>
-/// <param name="From">From the wall's first corner.</param>
-/// <param name="Hinge">The hinge end, seen along this wall.</param>
-/// <param name="SwingsIn">Whether the leaf swings into this room.</param>
-/// <param name="Beyond">The room on the other side, or none for outdoors.</param>
-public sealed record RoomOpening(Opening Opening, int Wall, Length From, End Hinge, bool SwingsIn, string? Beyond)
-{
-    /// <summary>The far jamb.</summary>
-    public Length To => From + Opening.Width;
-
-    /// <summary>Whether a person can walk through it.</summary>
-    public bool IsDoorway => Opening.Kind is not (OpeningKind.Window or OpeningKind.GarageDoor);
-}
-
 /// <summary>A room's outline worked out: walls, openings, inside and perimeter.</summary>
 public sealed class RoomShape
 {

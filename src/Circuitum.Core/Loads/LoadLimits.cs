@@ -3,11 +3,6 @@ using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Loads;
 
-/// <summary>Which limit a circuit's loads break, if any.</summary>
-/// <param name="RuleId">The rule.</param>
-/// <param name="Sentence">The numbers that led to it.</param>
-public sealed record LoadBreach(string RuleId, string Sentence);
-
 /// <summary>The limits on what may hang on one breaker (210.19, 210.20, 210.23).</summary>
 public static class LoadLimits
 {

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Jobs;
@@ -6,84 +5,6 @@ using Circuitum.Core.Loads;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Panels;
-
-/// <summary>What a service load is worked out from.</summary>
-public sealed record ServiceCase
-{
-    /// <summary>Floor area by the outside line, in square feet.</summary>
-    public double AreaSqFt { get; init; }
-
-    /// <summary>Small-appliance circuits; at least two are counted.</summary>
-    public int SmallApplianceCircuits { get; init; } = 2;
-
-    /// <summary>Laundry circuits; one is counted for a dwelling.</summary>
-    public int LaundryCircuits { get; init; } = 1;
-
-    /// <summary>All other loads.</summary>
-    public ImmutableArray<ServiceItem> Items { get; init; } = [];
-
-    /// <summary>Outlets that bring no line of their own, and within what they are counted.</summary>
-    public ImmutableArray<LoadNote> Within { get; init; } = [];
-
-    /// <summary>The whole dwelling; a feeder carries only the kitchen and laundry circuits that hang on it.</summary>
-    public bool Whole { get; init; } = true;
-}
-
-/// <summary>One load of a service calculation.</summary>
-/// <param name="Name">What it is.</param>
-/// <param name="Load">Nameplate.</param>
-/// <param name="Kind">How it counts.</param>
-/// <param name="Motor">Has a motor that may be the largest.</param>
-/// <param name="Neutral">Loads the neutral: 120 V, or 120 and 240 V.</param>
-public sealed record ServiceItem(string Name, VoltAmperes Load, ServiceItemKind Kind, bool Motor = false, bool Neutral = false)
-{
-    /// <summary>The ids of the boxes that draw it; none while it has no outlet.</summary>
-    public ImmutableArray<string> Boxes { get; init; } = [];
-
-    /// <summary>Rating of its motor, or none when it has none or that is not known.</summary>
-    public double? Horsepower { get; init; }
-
-    /// <summary>A kitchen refrigerator on a circuit of its own, which the standard method leaves out (220.52(A), exception).</summary>
-    public bool RefrigeratorAlone { get; init; }
-}
-
-/// <summary>Outlets that are counted within another line.</summary>
-/// <param name="What">The line.</param>
-/// <param name="Why">Why they bring none of their own.</param>
-/// <param name="Citation">The section that says so.</param>
-/// <param name="Boxes">Their ids.</param>
-public sealed record LoadNote(string What, string Why, string Citation, ImmutableArray<string> Boxes);
-
-/// <summary>How a load counts in a service calculation.</summary>
-public enum ServiceItemKind
-{
-    /// <summary>An appliance fastened in place.</summary>
-    Fixed,
-
-    /// <summary>One thing that is plugged in where it has its place, as a freezer or a bench machine (220.14(A)).</summary>
-    Specific,
-
-    /// <summary>Lights and receptacles that no floor area counts, as those of a workshop (220.14).</summary>
-    Outlets,
-
-    /// <summary>Household cooking.</summary>
-    Cooking,
-
-    /// <summary>Clothes dryer.</summary>
-    Dryer,
-
-    /// <summary>Vehicle charging.</summary>
-    Charging,
-
-    /// <summary>Cooling only.</summary>
-    Cooling,
-
-    /// <summary>Heat pump, running for heat and cooling.</summary>
-    HeatPump,
-
-    /// <summary>Electric heat that runs together with a heat pump, or alone.</summary>
-    Heating,
-}
 
 /// <summary>A worked service load.</summary>
 /// <param name="Method">Which method.</param>

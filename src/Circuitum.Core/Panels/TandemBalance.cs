@@ -2,12 +2,6 @@ using System.Collections.Immutable;
 
 namespace Circuitum.Core.Panels;
 
-/// <summary>What is free on one leg.</summary>
-/// <param name="Full">Whole spaces.</param>
-/// <param name="Joined">Halves that a one-pole breaker can take beside one that is there already.</param>
-/// <param name="Doubled">How many of the whole spaces take two breakers of half the height.</param>
-public readonly record struct LegRoom(int Full, int Joined, int Doubled);
-
 /// <summary>
 /// Divides one-pole loads over two legs when whole spaces are too few and tandems have to help: no more halves than
 /// needed, and of all ways to do that one in which the legs differ least. Exact.

@@ -6,23 +6,6 @@ using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Protection;
 
-/// <summary>Kinds of protection.</summary>
-public enum ProtectionKind
-{
-    /// <summary>Arc-fault (AFCI).</summary>
-    ArcFault,
-
-    /// <summary>Ground-fault (GFCI).</summary>
-    GroundFault,
-}
-
-/// <summary>Why a box needs a kind of protection.</summary>
-/// <param name="Kind">Which.</param>
-/// <param name="RuleId">The rule.</param>
-/// <param name="Citation">Its section.</param>
-/// <param name="Reason">In words.</param>
-public sealed record ProtectionNeed(ProtectionKind Kind, string RuleId, string Citation, string Reason);
-
 /// <summary>Works out what protection each box needs.</summary>
 public static class ProtectionNeeds
 {

@@ -3,34 +3,6 @@ using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Routing;
 
-/// <summary>How a piece of a cable's way goes.</summary>
-public enum WayKind
-{
-    /// <summary>Up or down inside a wall, through a plate where it enters or leaves a field.</summary>
-    Wall,
-
-    /// <summary>Across the joists or the attic over rooms, or the space under them.</summary>
-    Field,
-
-    /// <summary>Through the studs along a wall.</summary>
-    Studs,
-
-    /// <summary>Outside the house: buried, or in conduit on a wall.</summary>
-    Outside,
-}
-
-/// <summary>One straight piece of a way.</summary>
-/// <param name="Kind">How it goes.</param>
-/// <param name="From">Where it begins on the plan.</param>
-/// <param name="To">Where it ends on the plan.</param>
-/// <param name="FromZ">Height of its beginning over the first floor.</param>
-/// <param name="ToZ">Height of its end over the first floor.</param>
-public sealed record WayPiece(WayKind Kind, Point From, Point To, Length FromZ, Length ToZ)
-{
-    /// <summary>Its length: along the two axes of the plan and up or down.</summary>
-    public Length Length => From.RectilinearTo(To) + (FromZ - ToZ).Abs();
-}
-
 /// <summary>The way of one cable through the frame, from end to end.</summary>
 /// <param name="Pieces">Its straight pieces.</param>
 public sealed record CableRoute(ImmutableArray<WayPiece> Pieces)

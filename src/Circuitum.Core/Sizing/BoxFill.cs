@@ -4,38 +4,6 @@ using Circuitum.Core.Explain;
 
 namespace Circuitum.Core.Sizing;
 
-/// <summary>Conductors of one size.</summary>
-/// <param name="Size">AWG.</param>
-/// <param name="Count">How many.</param>
-public sealed record WireCount(string Size, int Count);
-
-/// <summary>A device on a yoke.</summary>
-/// <param name="Size">The largest wire that lands on it.</param>
-/// <param name="Wide">Wider than a single gang, as a 50 A receptacle.</param>
-public sealed record DeviceYoke(string Size, bool Wide = false);
-
-/// <summary>What is in a box.</summary>
-public sealed record BoxContents
-{
-    /// <summary>
-    /// Insulated conductors that end or are spliced in it, and each unbroken one that passes through; pigtails that stay inside do not
-    /// count.
-    /// </summary>
-    public ImmutableArray<WireCount> Conductors { get; init; } = [];
-
-    /// <summary>Equipment grounds that enter.</summary>
-    public ImmutableArray<WireCount> Grounds { get; init; } = [];
-
-    /// <summary>Devices.</summary>
-    public ImmutableArray<DeviceYoke> Devices { get; init; } = [];
-
-    /// <summary>Whether clamps inside it hold the cables.</summary>
-    public bool Clamps { get; init; }
-
-    /// <summary>Fixture studs and hickeys.</summary>
-    public int Fittings { get; init; }
-}
-
 /// <summary>The volume that a box needs (314.16(B)).</summary>
 /// <param name="Inches3">Cubic inches.</param>
 /// <param name="Derivation">The sum, line by line.</param>

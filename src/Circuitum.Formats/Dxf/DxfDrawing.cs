@@ -1,35 +1,5 @@
 namespace Circuitum.Formats.Dxf;
 
-/// <summary>A place in a drawing, in drawing units; y is up.</summary>
-/// <param name="X">To the right.</param>
-/// <param name="Y">Up.</param>
-public readonly record struct DxfPoint(double X, double Y);
-
-/// <summary>A line or a chain of them.</summary>
-/// <param name="Layer">Its layer.</param>
-/// <param name="Points">Its corners.</param>
-/// <param name="Closed">The last corner is joined to the first.</param>
-public sealed record DxfPath(string Layer, IReadOnlyList<DxfPoint> Points, bool Closed);
-
-/// <summary>A part of a circle, counter-clockwise from one angle to the other.</summary>
-/// <param name="Layer">Its layer.</param>
-/// <param name="Centre">Its centre.</param>
-/// <param name="Radius">Its radius.</param>
-/// <param name="From">First angle, in degrees.</param>
-/// <param name="To">Second angle, in degrees.</param>
-public sealed record DxfArc(string Layer, DxfPoint Centre, double Radius, double From, double To)
-{
-    /// <summary>The point at an angle.</summary>
-    public DxfPoint At(double degrees) =>
-        new(Centre.X + (Radius * Math.Cos(degrees * Math.PI / 180)), Centre.Y + (Radius * Math.Sin(degrees * Math.PI / 180)));
-}
-
-/// <summary>A text.</summary>
-/// <param name="Layer">Its layer.</param>
-/// <param name="At">Where it stands.</param>
-/// <param name="Text">What it says.</param>
-public sealed record DxfText(string Layer, DxfPoint At, string Text);
-
 /// <summary>What was read of a drawing file, with all block references laid out.</summary>
 public sealed class DxfDrawing
 {
@@ -60,8 +30,3 @@ public sealed class DxfDrawing
 
     internal void Skip(string kind) => NotTaken[kind] = NotTaken.GetValueOrDefault(kind) + 1;
 }
-
-/// <summary>A drawing, or a sentence about why there is none.</summary>
-/// <param name="Drawing">The drawing.</param>
-/// <param name="Problem">The sentence.</param>
-public sealed record DxfReading(DxfDrawing? Drawing, string Problem);

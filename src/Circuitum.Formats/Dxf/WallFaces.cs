@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Circuitum.Core.Measure;
 using NetTopologySuite.Geometries;
 using NetTopologySuite.Operation.Buffer;
 using NetTopologySuite.Operation.Polygonize;

@@ -1,7 +1,6 @@
 using System.Globalization;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Explain;
-using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Formats.Pdf;

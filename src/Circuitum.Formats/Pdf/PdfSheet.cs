@@ -3,22 +3,6 @@ using static Circuitum.Formats.Pdf.Letters;
 
 namespace Circuitum.Formats.Pdf;
 
-/// <summary>Size of a page.</summary>
-public enum PaperSize
-{
-    /// <summary>8-1/2 by 11 in.</summary>
-    Letter,
-
-    /// <summary>210 by 297 mm.</summary>
-    A4,
-}
-
-/// <summary>A column of a table.</summary>
-/// <param name="Title">Its heading.</param>
-/// <param name="Share">Its part of the width, against the others.</param>
-/// <param name="Right">Numbers stand at its right edge.</param>
-public readonly record struct Column(string Title, double Share, bool Right = false);
-
 /// <summary>Lays text, tables and drawings out on pages of a PDF, black on white, the foot on every page. Measures in points.</summary>
 public sealed class PdfSheet
 {

@@ -10,13 +10,6 @@ using Circuitum.Storage;
 
 namespace Circuitum.Web.Work;
 
-/// <summary>A job with its analysis.</summary>
-/// <param name="Stored">As stored.</param>
-/// <param name="Analysis">What follows from it.</param>
-/// <param name="Pictures">The pictures that are stored with it.</param>
-/// <param name="Before">The analysis before the last edit, while the program remembers it.</param>
-public sealed record OpenJob(StoredJob Stored, JobAnalysis Analysis, IReadOnlySet<string> Pictures, JobAnalysis? Before = null);
-
 /// <summary>What the pages ask of the application: open, edit, undo, make and import jobs.</summary>
 public sealed class JobDesk(string directory)
 {

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Circuitum.Core;
-using Circuitum.Core.Jobs;
 using Circuitum.Formats;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;

@@ -1,0 +1,42 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Codes;
+
+namespace Circuitum.Core.Checks;
+
+/// <summary>An outlet for each appliance.</summary>
+internal sealed class ApplianceBoxes : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        var most = a.Edition.Number("applianceReceptacleReachIn");
+        foreach (var appliance in a.Job.Appliances)
+        {
+            if (a.Job.Decisions.Boxes.FirstOrDefault(b => b.Appliance == appliance.Id) is not { } box)
+                yield return CheckList.Make(
+                    a,
+                    "box.appliance",
+                    $"{ApplianceFacts.Of(appliance).Name} has no outlet.",
+                    $"appliance:{appliance.Id}"
+                ) with
+                {
+                    Fix = BoxFixes.Propose(a.House[appliance.Room]),
+                };
+            else if (
+                box.Room == appliance.Room
+                && Places.InchesTo(a.House[box.Room], appliance.Spot, Places.Of(a.House, box)) is var inches
+                && inches > most
+            )
+                yield return CheckList.Make(
+                    a,
+                    "box.appliance",
+                    $"The outlet for {ApplianceFacts.Of(appliance).Name} is {inches / 12:0.0} ft away; the limit is "
+                        + $"{a.Edition.Say("applianceReceptacleReachIn")}.",
+                    $"box:{box.Id}"
+                ) with
+                {
+                    Fix = BoxFixes.MoveTo("Move it to the appliance", box.Id, Places.Of(a.House[appliance.Room], appliance.Spot)),
+                };
+        }
+    }
+}

@@ -1,0 +1,20 @@
+using Circuitum.Core.Analysis;
+
+namespace Circuitum.Core.Checks;
+
+/// <summary>Each box on a circuit.</summary>
+internal sealed class BoxesOnCircuits : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        var loose = a.Job.Decisions.Boxes.Where(b => b.Serves is null && a.CircuitOf(b.Id) is null).ToList();
+        if (loose.Count > 0)
+            yield return CheckList.Make(
+                a,
+                "circuit.unassigned",
+                $"{loose.Count} {(loose.Count == 1 ? "box is" : "boxes are")} on no circuit: "
+                    + $"{string.Join(", ", loose.Take(5).Select(b => b.Id))}{(loose.Count > 5 ? " and more" : "")}.",
+                [.. loose.Take(50).Select(b => $"box:{b.Id}")]
+            );
+    }
+}

@@ -1,0 +1,28 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Checks;
+
+/// <summary>Service size against the load.</summary>
+internal sealed class ServiceChecks : ICheck
+{
+    public IEnumerable<Finding> Find(JobAnalysis a)
+    {
+        if (a.Panel is not { } panel)
+            yield break;
+        if (panel.MainBreaker < a.Edition.Number("serviceLeastA"))
+            yield return CheckList.Make(
+                a,
+                "service.size",
+                $"The main breaker of {panel.MainBreaker} A is under {a.Edition.Say("serviceLeastA")} A.",
+                $"panel:{panel.Id}"
+            );
+        if (!(a.Service.Current <= new Amperes(panel.MainBreaker)))
+            yield return CheckList.Make(
+                a,
+                "service.size",
+                $"The service load of {a.Service.Current.Value:0.0} A is over the {panel.MainBreaker} A main breaker.",
+                $"panel:{panel.Id}"
+            );
+    }
+}

@@ -1,0 +1,62 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+
+namespace Circuitum.Core.Circuits;
+
+/// <summary>The door to circuit planning.</summary>
+public static class CircuitPlanning
+{
+    /// <summary>Fills what is undecided; what stands is moved only where that saves more than it costs to move it.</summary>
+    public static Job Fill(Job job, ICircuitPlanner? planner = null)
+    {
+        var house = HouseShape.Of(job);
+        var circuits = (planner ?? new SearchCircuitPlanner(PlanEffort.First)).Plan(house, CodeLibrary.EditionOf(job));
+
+        // A circuit that lost its last box is gone, and its breaker with it.
+        var left = circuits.Select(c => c.Number).ToHashSet();
+        return job with
+        {
+            Decisions = (
+                job.Decisions with
+                {
+                    Circuits = circuits,
+                    Spaces = [.. job.Decisions.Spaces.Where(s => left.Contains(s.Circuit))],
+                }
+            ).WithoutLostPairs(),
+        };
+    }
+
+    /// <summary>Takes back the planner's own assignments and plans afresh; a person's circuits, assignments and locks stay.</summary>
+    public static Job Afresh(Job job, ICircuitPlanner? planner = null) =>
+        Fill(Kept(job), planner ?? new SearchCircuitPlanner(PlanEffort.Full));
+
+    /// <summary>A job with a person's circuits, assignments and locks alone.</summary>
+    internal static Job Kept(Job job)
+    {
+        var kept = job
+            .Decisions.Circuits.Select(c => c.Locked ? c : c with { Boxes = [.. c.Boxes.Where(b => b.By == Maker.Person)] })
+            .Where(c => c.Boxes.Length > 0 || c.By == Maker.Person)
+            .ToImmutableArray();
+        var numbers = kept.Select(c => c.Number).ToHashSet();
+        return job with
+        {
+            Decisions = job.Decisions with
+            {
+                Circuits = kept,
+                Spaces = [.. job.Decisions.Spaces.Where(s => numbers.Contains(s.Circuit))],
+                Pairs = [.. job.Decisions.Pairs.Where(p => p.By == Maker.Person)],
+            },
+        };
+    }
+
+    /// <summary>The breaker rating that the preferences give a general circuit.</summary>
+    public static int GeneralRating(Preferences preferences, CircuitPurpose purpose) =>
+        (preferences.GeneralWire, purpose) switch
+        {
+            (GeneralWire.FourteenThroughout, CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed) => 15,
+            (GeneralWire.TwelveForReceptacles, CircuitPurpose.Lighting) => 15,
+            _ => 20,
+        };
+}

@@ -1,0 +1,22 @@
+using System.Collections.Immutable;
+
+namespace Circuitum.Core.Codes;
+
+/// <summary>Metric tables of copper singles with PVC for 70 C in conduit at 30 C.</summary>
+public sealed record SplitBoardTables
+{
+    /// <summary>Miniature circuit breakers in amperes.</summary>
+    public required ImmutableArray<int> Breakers { get; init; }
+
+    /// <summary>Cables, smallest first.</summary>
+    public required ImmutableArray<MetricCable> Cables { get; init; }
+
+    /// <summary>Factor up to and including a temperature in degrees Celsius.</summary>
+    public required ImmutableArray<FactorRow> Ambient { get; init; }
+
+    /// <summary>Factor by the number of circuits in one conduit.</summary>
+    public required ImmutableArray<FactorRow> Grouped { get; init; }
+
+    /// <summary>Lamp points and their breakers.</summary>
+    public required LampTable Lamps { get; init; }
+}

@@ -1,0 +1,55 @@
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Commands;
+
+/// <summary>Sets what a person types about an opening.</summary>
+/// <param name="Id">The opening.</param>
+/// <param name="Kind">What it is.</param>
+/// <param name="From">From the wall's first corner to the nearer jamb.</param>
+/// <param name="Width">Clear width.</param>
+/// <param name="Hinge">Hinge, or moving panel.</param>
+/// <param name="SwingsIn">Swings into the room on whose wall it is given.</param>
+/// <param name="Sill">A window's sill.</param>
+public sealed record EditOpening(string Id, OpeningKind Kind, Length From, Length Width, End Hinge, bool SwingsIn, Length? Sill)
+    : JobCommand("edit opening")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        if (job.Openings.FirstOrDefault(o => o.Id == Id) is not { } opening)
+            return CommandResult.Refuse(PlanEdit.Gone("opening"));
+        var shape = new RoomShape(job.RoomById(opening.Room)!);
+        var to = opening.To;
+        if (From + Width <= shape.Walls[opening.Wall].Length)
+        {
+            (var from, to) = Pointing.Beyond(job, shape, opening.Wall, From, Width);
+            // What is typed stands as it is typed, or not at all.
+            if (from != From)
+                return CommandResult.Refuse(
+                    $"There it would reach past the end of {job.RoomById(to)!.Name}, behind the wall. It leads there in its "
+                        + $"whole width at {LengthText.Show(from)}."
+                );
+        }
+
+        return CommandResult.Checked(
+            job with
+            {
+                Openings = job.Openings.Replace(
+                    opening,
+                    opening with
+                    {
+                        Kind = Kind,
+                        From = From,
+                        Width = Width,
+                        Hinge = Hinge,
+                        SwingsIn = SwingsIn,
+                        Sill = Sill,
+                        To = to,
+                    }
+                ),
+            }
+        );
+    }
+}

@@ -1,0 +1,19 @@
+using Circuitum.Core.Circuits;
+using Circuitum.Core.Jobs;
+
+namespace Circuitum.Core.Commands;
+
+/// <summary>Divides loose boxes into circuits and gives new breakers a space.</summary>
+/// <param name="Afresh">Take back the planner's own circuits first.</param>
+public sealed record PlanCircuits(bool Afresh) : JobCommand("plan circuits")
+{
+    /// <summary>Who looks on and may end it early; none for nobody.</summary>
+    public PlanWatch? Watch { get; init; }
+
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        var planner = new SearchCircuitPlanner(PlanEffort.Full, Watch);
+        return CommandResult.Checked(Afresh ? Planner.PlanAfresh(job, planner) : Planner.PlanCircuits(job, planner));
+    }
+}

@@ -1,0 +1,40 @@
+using Circuitum.Core.Jobs;
+
+namespace Circuitum.Core.Commands;
+
+/// <summary>Takes an opening, counter, fixture or appliance away.</summary>
+/// <param name="Thing">Its kind and id, such as <c>opening:o3</c>.</param>
+public sealed record RemoveThing(string Thing) : JobCommand("remove")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        var id = Thing[(Thing.IndexOf(':', StringComparison.Ordinal) + 1)..];
+        var left = Thing.Split(':')[0] switch
+        {
+            "opening" => job with { Openings = job.Openings.RemoveAll(o => o.Id == id) },
+            "counter" => job with { Counters = job.Counters.RemoveAll(c => c.Id == id) },
+            "fixture" => job with { Fixtures = job.Fixtures.RemoveAll(f => f.Id == id) },
+            "wish" => job with { Wishes = job.Wishes.RemoveAll(w => w.Id == id) },
+            "appliance" => job with
+            {
+                Appliances = job.Appliances.RemoveAll(a => a.Id == id),
+                Decisions = BoxLayout.BoxProposal.DropLost(
+                    job.Decisions with
+                    {
+                        Boxes = job.Decisions.Boxes.RemoveAll(b => b.Appliance == id || b.Serves == id),
+                        Refused = job.Decisions.Refused.RemoveAll(r => r.Appliance == id),
+                    }
+                ),
+            },
+            _ => job,
+        };
+        var same =
+            left.Openings.Length == job.Openings.Length
+            && left.Counters.Length == job.Counters.Length
+            && left.Fixtures.Length == job.Fixtures.Length
+            && left.Appliances.Length == job.Appliances.Length
+            && left.Wishes.Length == job.Wishes.Length;
+        return same ? CommandResult.Refuse("That is not there any more.") : CommandResult.Checked(left);
+    }
+}

@@ -1,0 +1,6 @@
+namespace Circuitum.Core.Sizing;
+
+/// <summary>Conductors of one size.</summary>
+/// <param name="Size">AWG.</param>
+/// <param name="Count">How many.</param>
+public sealed record WireCount(string Size, int Count);
