@@ -1,6 +1,8 @@
 using System.Collections.Concurrent;
 using System.Diagnostics;
-using Circuitum.Core;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
+using Circuitum.Generated;
 
 namespace Circuitum.Benchmarks;
 

@@ -1,10 +1,11 @@
 using System.Diagnostics;
 using BenchmarkDotNet.Attributes;
 using BenchmarkDotNet.Running;
-using Circuitum.Core;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 using Circuitum.Formats;
 
 if (args is ["quick", ..])

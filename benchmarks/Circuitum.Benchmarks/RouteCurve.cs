@@ -1,7 +1,8 @@
 using System.Diagnostics;
-using Circuitum.Core;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 using Circuitum.Core.Routing;
 using Circuitum.Formats;
 

@@ -1,5 +1,6 @@
 using System.Text;
 using Circuitum.Core.Circuits;
+using Circuitum.Generated;
 
 namespace Circuitum.Benchmarks;
 

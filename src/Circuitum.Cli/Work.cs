@@ -1,8 +1,9 @@
 using System.Collections.Immutable;
-using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Bench;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 using Circuitum.Formats;
 using Circuitum.Formats.Dxf;
 using Circuitum.Storage;

@@ -3,6 +3,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Loads;
+using Circuitum.Formats.Edits;
 
 namespace Circuitum.Formats;
 
@@ -148,8 +149,8 @@ public static class AnalysisJson
                         ? new
                         {
                             title = fix.Title,
-                            edit = fix.Do,
-                            fields = fix.Fields.ToDictionary(x => x.Name, x => x.Value),
+                            edit = EditCodec.Write(fix.Edit).Word,
+                            fields = EditCodec.Write(fix.Edit).Fields.ToDictionary(x => x.Name, x => x.Value),
                         }
                         : null,
                 }),

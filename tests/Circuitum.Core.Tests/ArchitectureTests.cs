@@ -3,6 +3,7 @@ using Circuitum.Core.Codes;
 using Microsoft.CodeAnalysis;
 using Microsoft.CodeAnalysis.CSharp;
 using Microsoft.CodeAnalysis.CSharp.Syntax;
+using NetArchTest.Rules;
 
 namespace Circuitum.Core.Tests;
 
@@ -17,6 +18,7 @@ public partial class ArchitectureTests
         "Codes",
         "Geometry",
         "Intake",
+        "Edits",
         "BoxLayout",
         "Loads",
         "Protection",
@@ -25,9 +27,11 @@ public partial class ArchitectureTests
         "Circuits",
         "Panels",
         "Analysis",
-        "Checks",
+        "Planning",
         "Drafting",
         "Commands",
+        "Checks",
+        "Review",
         "Bench",
     ];
 
@@ -42,19 +46,34 @@ public partial class ArchitectureTests
     {
         foreach (var (room, at) in Rooms.Select((r, i) => (r, i)))
         {
-            foreach (var file in Directory.GetFiles(Path.Combine(Core(), room), "*.cs"))
-            {
-                foreach (Match use in Using().Matches(File.ReadAllText(file)))
-                {
-                    // Protection looks at the circuit's run, so it may use Routing, which knows nothing of it.
-                    var used = use.Groups[1].Value;
-                    if (room == "Protection" && used == "Routing")
-                        continue;
-                    Array.IndexOf(Rooms, used).ShouldBeInRange(0, at, $"{Path.GetFileName(file)} in {room} uses {used}");
-                }
-            }
+            // Protection looks at the circuit's run, so it may use Routing, which knows nothing of it.
+            var later = Rooms
+                .Skip(at + 1)
+                .Where(r => (room, r) is not ("Protection", "Routing"))
+                .Select(r => $"Circuitum.Core.{r}")
+                .ToArray();
+            if (later.Length == 0)
+                continue;
+            var result = Types
+                .InAssembly(typeof(CodeLibrary).Assembly)
+                .That()
+                .ResideInNamespace($"Circuitum.Core.{room}")
+                .ShouldNot()
+                .HaveDependencyOnAny(later)
+                .GetResult();
+            (result.FailingTypeNames ?? []).ShouldBeEmpty(room);
         }
     }
+
+    [Fact]
+    public void Every_type_of_the_core_is_in_a_room() =>
+        typeof(CodeLibrary)
+            .Assembly.GetTypes()
+            .Select(t => t.Namespace)
+            .OfType<string>()
+            .Where(n => n.StartsWith("Circuitum", StringComparison.Ordinal))
+            .Distinct()
+            .ShouldBeSubsetOf(Rooms.Select(r => $"Circuitum.Core.{r}"));
 
     [Fact]
     public void The_core_references_only_the_base_library_and_geometry() =>
@@ -123,9 +142,6 @@ public partial class ArchitectureTests
         Directory
             .GetFiles(Path.Combine([Path.GetFullPath(Path.Combine(Core(), "..", "..")), .. folder]), "*.cs", SearchOption.AllDirectories)
             .Where(f => !f.Split(Path.DirectorySeparatorChar).Any(part => part is "bin" or "obj" or "Migrations"));
-
-    [GeneratedRegex(@"^using Circuitum\.Core\.(\w+);", RegexOptions.Multiline)]
-    private static partial Regex Using();
 
     [GeneratedRegex("\"((?:box|circuit|wire|feeder|protect|panel|service|switch|appliance|plan)\\.[a-zA-Z]{3,})\"")]
     private static partial Regex Named();

@@ -300,11 +300,7 @@ public class CheckTests
     {
         var near = Planned with { Rooms = Planned.Rooms.Add(Sample.Rect("near", RoomKind.Den, 29.85, 9.375, 10, 12)) };
         var fix = Analyzer.Analyze(near).Findings.First(f => f.RuleId == "plan.gap").Fix.ShouldNotBeNull();
-        fix.Do.ShouldBe("move-wall");
-        var field = fix.Fields.ToDictionary(f => f.Name, f => f.Value);
-        var moved = new Commands.MoveWall(field["room"], int.Parse(field["wall"]), -LengthText.Parse(field["by"][1..]), null, true).Apply(
-            near
-        );
+        var moved = fix.Edit.ShouldBeOfType<Commands.MoveWall>().Apply(near);
         Analyzer.Analyze(moved.Job.ShouldNotBeNull(moved.Problem)).Findings.ShouldNotContain(f => f.RuleId == "plan.gap");
     }
 

@@ -189,7 +189,7 @@ public class CircuitHandTests
                 ],
             },
         };
-        var plan = PlanChoices.Plan(small, PlanWeights.FewestBreakers);
+        var plan = PlanAims.Plan(small, PlanWeights.FewestBreakers);
         var part = plan.Decisions.Circuits.First(c => c.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 1);
         var taken = new TakePart(Aim, part.Number).Apply(small).Job!;
         taken.Decisions.Circuits.ShouldContain(c => c.Boxes.Select(b => b.Box).ToHashSet().IsSupersetOf(part.Boxes.Select(b => b.Box)));

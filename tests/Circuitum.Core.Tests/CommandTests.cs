@@ -121,7 +121,7 @@ public class CommandTests
     [InlineData("water-heater")]
     public void Things_are_put_on_a_wall_and_taken_off_again(string what)
     {
-        var put = Done(new PutOnWall(what, "bedroom", 0, Length.Feet(8), Length.Feet(2), Opening.Outside, false));
+        var put = Done(new PutOnWall(what, "bedroom", 0, Length.Feet(8), Length.Feet(2), Opening.Outside, End.Start));
         string Thing() =>
             what switch
             {
@@ -139,13 +139,14 @@ public class CommandTests
     [Fact]
     public void What_does_not_fit_is_refused_with_its_numbers()
     {
-        Refused(new PutOnWall("window", "bedroom", 0, Length.Feet(12), Length.Feet(3), Opening.Outside, false))
+        Refused(new PutOnWall("window", "bedroom", 0, Length.Feet(12), Length.Feet(3), Opening.Outside, End.Start))
             .ShouldContain("runs off its wall");
-        Refused(new PutOnWall("window", "bedroom", 9, Length.Feet(1), Length.Feet(3), Opening.Outside, false))
+        Refused(new PutOnWall("window", "bedroom", 9, Length.Feet(1), Length.Feet(3), Opening.Outside, End.Start))
             .ShouldContain("there is no wall 9");
-        Refused(new PutOnWall("helicopter", "bedroom", 0, Length.Feet(1), Length.Feet(3), Opening.Outside, false))
+        Refused(new PutOnWall("helicopter", "bedroom", 0, Length.Feet(1), Length.Feet(3), Opening.Outside, End.Start))
             .ShouldContain("not something");
-        Refused(new PutOnWall("7", "bedroom", 0, Length.Feet(1), Length.Feet(3), Opening.Outside, false)).ShouldContain("not something");
+        Refused(new PutOnWall("7", "bedroom", 0, Length.Feet(1), Length.Feet(3), Opening.Outside, End.Start))
+            .ShouldContain("not something");
         Refused(new RemoveThing("opening:none")).ShouldContain("not there");
     }
 

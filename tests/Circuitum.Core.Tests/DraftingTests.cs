@@ -20,9 +20,9 @@ public class DraftingTests
         var job = new AddRoom("Right", RoomKind.Bedroom, "first", Length.Feet(11), Length.Feet(10), "left", Side.East, Length.Feet(8))
             .Apply(left)
             .Job!;
-        job = new PutOnWall("hinged", "left", 1, Length.Feet(3), Length.Inches(32), "right", false).Apply(job).Job!;
-        job = new PutOnWall("window", "left", 0, Length.Feet(5), Length.Feet(3), Opening.Outside, false).Apply(job).Job!;
-        job = new PutOnWall("counter", "left", 2, Length.Zero, Length.Feet(4), "", false).Apply(job).Job!;
+        job = new PutOnWall("hinged", "left", 1, Length.Feet(3), Length.Inches(32), "right", End.Start).Apply(job).Job!;
+        job = new PutOnWall("window", "left", 0, Length.Feet(5), Length.Feet(3), Opening.Outside, End.Start).Apply(job).Job!;
+        job = new PutOnWall("counter", "left", 2, Length.Zero, Length.Feet(4), "", End.Start).Apply(job).Job!;
         return new AddBox(BoxKind.Receptacle, "left", 1, Length.Feet(8), null).Apply(job).Job!;
     }
 

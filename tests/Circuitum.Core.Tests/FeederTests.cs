@@ -27,7 +27,8 @@ public class FeederTests
 
     private static Feeder Of(Job job) => Analyzer.Analyze(job).Panels[1].Feeder!;
 
-    private static Job Say(Job job, Func<OutsideRun, OutsideRun> change) => new SetOutsideRun("sub", change).Apply(job).Job!;
+    private static Job Say(Job job, Func<OutsideRun, OutsideRun> change) =>
+        new SetOutsideRun(change(Routing.Burial.Said(job, "sub") ?? new OutsideRun { To = "sub" })).Apply(job).Job!;
 
     [Theory]
     [InlineData(OutsideMethod.PvcConduit, 18, true)]
@@ -70,14 +71,14 @@ public class FeederTests
             .Analyze(Say(Shed, o => o with { Method = OutsideMethod.IndoorCable }))
             .Findings.Single(f => f.RuleId == "wire.outside");
         found.Sentence.ShouldContain("feeder of bedroom panel");
-        found.Fix!.Fields.ShouldContain(("to", "sub"));
+        found.Fix!.Edit.ShouldBe(new SetOutsideMethod("sub", OutsideMethod.PvcConduit));
         new RemoveSubPanel("sub").Apply(Say(Shed, o => o with { Depth = Length.Feet(3) })).Job!.Decisions.Outside.ShouldBeEmpty();
     }
 
     [Fact]
     public void A_conduit_s_bends_are_counted_on_its_way_or_as_a_person_says_them()
     {
-        var job = new EditPanel("sub", p => p with { FeederMethod = FeederMethod.Conduit }).Apply(Two).Job!;
+        var job = new EditPanel("sub", new() { FeederMethod = FeederMethod.Conduit }).Apply(Two).Job!;
         var f = Of(job);
 
         // Told anew: corners of the way, a step of each piece along one axis after another.
@@ -100,7 +101,7 @@ public class FeederTests
         Analyzer
             .Analyze(Say(job, o => o with { Bends = [90, 90, 0, 90, 90, 45] }))
             .Findings.ShouldNotContain(x => x.RuleId == "wire.bends");
-        new SetOutsideRun("sub", o => o with { Depth = Length.Feet(2) }).Apply(Two).Problem.ShouldContain("is cable inside the house");
+        new SetOutsideRun(new() { To = "sub", Depth = Length.Feet(2) }).Apply(Two).Problem.ShouldContain("is cable inside the house");
     }
 
     [Fact]
@@ -136,7 +137,7 @@ public class FeederTests
             .Load.Total.ShouldBe(a.Standard.Total);
 
         // 100 A: 2 AWG aluminum for the whole dwelling, 1 AWG for a part of it.
-        var large = new EditPanel("sub", p => p with { AluminumFeeder = true, FeederBreaker = 100 }).Apply(all).Job!;
+        var large = new EditPanel("sub", new() { AluminumFeeder = true, FeederBreaker = 100 }).Apply(all).Job!;
         Of(large).Wire!.Size.ShouldBe("2");
         var one = large.Decisions.Circuits.First(c => Analyzer.Analyze(large).CircuitByNumber(c.Number)!.Poles == 1).Number;
         Of(

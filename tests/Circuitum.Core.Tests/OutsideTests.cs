@@ -102,8 +102,8 @@ public class OutsideTests
         var found = a.Findings.Single(f => f.RuleId == "wire.outside");
         found.Severity.ShouldBe(Severity.Must);
         found.Sentence.ShouldContain("in the ground");
-        found.Fix!.Do.ShouldBe("outside-run");
-        new SetOutsideRun("post", s => s with { Method = OutsideMethod.PvcConduit }).Apply(a.Job).Job.ShouldNotBeNull();
+        found.Fix!.Edit.ShouldBeOfType<SetOutsideMethod>();
+        new SetOutsideRun(new() { To = "post", Method = OutsideMethod.PvcConduit }).Apply(a.Job).Job.ShouldNotBeNull();
     }
 
     [Theory]
@@ -180,10 +180,10 @@ public class OutsideTests
     [Fact]
     public void What_is_said_of_a_run_that_stays_inside_is_refused()
     {
-        new SetOutsideRun("kitchen.r1", s => s with { Driveway = true }).Apply(Planned).Job.ShouldBeNull();
-        new SetOutsideRun("post", s => s with { Bends = [200] }).Apply(Planned).Problem.ShouldContain("degrees");
-        var said = new SetOutsideRun("post", s => s with { Depth = Length.Inches(30) }).Apply(Planned).Job!;
+        new SetOutsideRun(new() { To = "kitchen.r1", Driveway = true }).Apply(Planned).Job.ShouldBeNull();
+        new SetOutsideRun(new() { To = "post", Bends = [200] }).Apply(Planned).Problem.ShouldContain("degrees");
+        var said = new SetOutsideRun(new() { To = "post", Depth = Length.Inches(30) }).Apply(Planned).Job!;
         said.Decisions.Outside.ShouldHaveSingleItem().Depth.ShouldBe(Length.Inches(30));
-        new SetOutsideRun("post", s => s with { Depth = null }).Apply(said).Job!.Decisions.Outside.ShouldBeEmpty();
+        new SetOutsideRun(new() { To = "post" }).Apply(said).Job!.Decisions.Outside.ShouldBeEmpty();
     }
 }

@@ -48,7 +48,7 @@ public class PairTests
         (A.Circuits.Sum(c => c.Run.Cut.InFeet) - paired.Circuits.Sum(c => c.Run.Cut.InFeet)).ShouldBeGreaterThanOrEqualTo(
             Offer.Saving.InFeet - 1
         );
-        A.Findings.ShouldContain(f => f.RuleId == "circuit.pair" && f.Fix!.Do == "pair-circuits");
+        A.Findings.ShouldContain(f => f.RuleId == "circuit.pair" && f.Fix!.Edit is PairCircuits);
         paired.Findings.ShouldNotContain(f => f.RuleId == "circuit.pair" && f.Subjects.Contains($"circuit:{Offer.First}"));
     }
 

@@ -112,11 +112,11 @@ public class PanelTests
         feeder.Cut.ShouldBe(feeder.Route.Length + (Two.Preferences.PanelMakeUp * 2));
         A.Why("feeder.sub")!.Steps.ShouldContain(s => s.What == "Equipment ground");
         var conduit = Sub(
-            Analyzer.Analyze(new EditPanel("sub", p => p with { FeederMethod = FeederMethod.Conduit, FeederBreaker = 100 }).Apply(Two).Job!)
+            Analyzer.Analyze(new EditPanel("sub", new() { FeederMethod = FeederMethod.Conduit, FeederBreaker = 100 }).Apply(Two).Job!)
         ).Feeder!;
         (conduit.Wire!.Size, conduit.Conduit!.Size!.Size).ShouldBe(("3", "1"));
         var aluminum = Sub(
-            Analyzer.Analyze(new EditPanel("sub", p => p with { AluminumFeeder = true, FeederBreaker = 100 }).Apply(Two).Job!)
+            Analyzer.Analyze(new EditPanel("sub", new() { AluminumFeeder = true, FeederBreaker = 100 }).Apply(Two).Job!)
         ).Feeder!;
         aluminum.Wire!.Size.ShouldBe("1");
     }
@@ -128,7 +128,7 @@ public class PanelTests
     [InlineData(200, "the feeder of bedroom panel has a breaker of 200 A, Main panel itself only 150 A")]
     public void What_is_wrong_with_a_feeder_is_found(int breaker, string sentence)
     {
-        var job = new EditPanel("sub", p => p with { FeederBreaker = breaker }).Apply(Two).Job!;
+        var job = new EditPanel("sub", new() { FeederBreaker = breaker }).Apply(Two).Job!;
 
         // Everything that can go there, so that 15 A is too little.
         if (breaker == 15)
@@ -189,12 +189,12 @@ public class PanelTests
     [Fact]
     public void Fewer_spaces_leave_circuits_without_one_and_say_so()
     {
-        var small = new EditPanel("main", p => p with { Spaces = 6 }).Apply(Two).Job!;
+        var small = new EditPanel("main", new() { Spaces = 6 }).Apply(Two).Job!;
         Analyzer
             .Analyze(small)
             .Findings.ShouldContain(f => f.RuleId == "panel.spaces" && f.Sentence.Contains("Without a space in Main panel"));
-        new EditPanel("main", p => p with { Spaces = 13 }).Apply(Two).Problem.ShouldContain("even number");
-        new EditPanel("sub", p => p with { FedFrom = "sub" }).Apply(Two).Problem.ShouldContain("which panel feeds it");
+        new EditPanel("main", new() { Spaces = 13 }).Apply(Two).Problem.ShouldContain("even number");
+        new EditPanel("sub", new() { FedFrom = "sub" }).Apply(Two).Problem.ShouldContain("which panel feeds it");
     }
 
     [Fact]

@@ -84,11 +84,11 @@ public class PlacingTests
         var behind = job.RoomById(to)!;
         door.From.InFeet.ShouldBeGreaterThanOrEqualTo(behind.Outline.Min(p => p.X.InFeet) - 0.05);
         (door.From + door.Width).InFeet.ShouldBeLessThanOrEqualTo(behind.Outline.Max(p => p.X.InFeet) + 0.05);
-        new PutOnWall("opening:pocket", "living", 0, Length.Feet(x < 10 ? 3 : 14), Length.Feet(2.5), "", false)
+        new PutOnWall("opening:pocket", "living", 0, Length.Feet(x < 10 ? 3 : 14), Length.Feet(2.5), "", End.Start)
             .Apply(House())
             .Job!.Openings[^1]
             .To.ShouldBe(x < 10 ? "bath" : "closet");
-        new PutOnWall("opening:window", "living", 2, Length.Feet(3), Length.Feet(3), "", false)
+        new PutOnWall("opening:window", "living", 2, Length.Feet(3), Length.Feet(3), "", End.Start)
             .Apply(House())
             .Job!.Openings[^1]
             .To.ShouldBe(Opening.Outside);

@@ -197,7 +197,7 @@ public class PreferenceTests
         Analyzer.Analyze(planned).Findings.ShouldNotContain(f => f.RuleId == "protect.shared");
         var shared = planned.Share("ice", "garage");
         var found = Analyzer.Analyze(shared).Findings.Single(f => f.RuleId == "protect.shared");
-        found.Fix!.Do.ShouldBe("assign-box");
+        found.Fix!.Edit.ShouldBeOfType<Commands.AssignBox>();
         Analyzer
             .Analyze(new Commands.AssignBox(planned.Decisions.Boxes.Single(b => b.Appliance == "ice").Id, null).Apply(shared).Job!)
             .Findings.ShouldNotContain(f => f.RuleId == "protect.shared");

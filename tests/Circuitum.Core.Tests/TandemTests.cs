@@ -18,7 +18,7 @@ public class TandemTests
         c.Poles == 1 && c.Protection.Devices.All(d => d.Box is not null) && c.Pair is null && c.Breaker <= 30;
 
     private static Job Tandems(Job job, params int[] spaces) =>
-        new EditPanel(job.Panels[0].Id, p => p with { TandemSpaces = [.. spaces] }).Apply(job).Job!;
+        new EditPanel(job.Panels[0].Id, new() { TandemSpaces = [.. spaces] }).Apply(job).Job!;
 
     // Receptacles and first outlets protect, so that breakers are plain.
     private static readonly Job Plainer = Planner.PlanSpaces(
@@ -175,9 +175,9 @@ public class TandemTests
             };
         var found = Analyzer.Analyze(Bent(Plainer, number, TandemHalf.Upper)).Findings.Single(f => f.RuleId == "panel.tandem");
         found.Sentence.ShouldContain($"half of space {space}, which does not take a tandem");
-        var to = int.Parse(found.Fix!.Fields.Single(f => f.Name == "space").Value, System.Globalization.CultureInfo.InvariantCulture);
+        found.Fix!.Edit.ShouldBeOfType<MoveBreaker>().Circuit.ShouldBe(number);
         Analyzer
-            .Analyze(new MoveBreaker(number, to).Apply(Bent(Plainer, number, TandemHalf.Upper)).Job!)
+            .Analyze(found.Fix.Edit.Apply(Bent(Plainer, number, TandemHalf.Upper)).Job!)
             .Findings.ShouldNotContain(f => f.RuleId == "panel.tandem");
 
         // With protection at the breaker.
@@ -194,18 +194,18 @@ public class TandemTests
     public void A_breaker_of_another_family_is_found_unless_the_panel_names_it()
     {
         var number = Plain(Analyzer.Analyze(Plainer));
-        var named = new EditPanel("main", p => p with { BreakerFamily = "Family A" }).Apply(Plainer).Job!;
+        var named = new EditPanel("main", new() { BreakerFamily = "Family A" }).Apply(Plainer).Job!;
         var mixed = new SetBreakerFamily(number, " Family B ").Apply(named).Job!;
         var found = Analyzer.Analyze(mixed).Findings.Single(f => f.RuleId == "panel.mixed");
         found.Sentence.ShouldBe($"The breaker of circuit {number} is of Family B; the panel takes Family A.");
         Analyzer
-            .Analyze(new EditPanel("main", p => p with { AlsoTakes = ["family b"] }).Apply(mixed).Job!)
+            .Analyze(new EditPanel("main", new() { AlsoTakes = ["family b"] }).Apply(mixed).Job!)
             .Findings.ShouldNotContain(f => f.RuleId == "panel.mixed");
         Planner.PlanSpaces(mixed, afresh: true).Decisions.Spaces.Single(s => s.Circuit == number).Family.ShouldBe("Family B");
         Analyzer.Analyze(new SetBreakerFamily(number, "").Apply(mixed).Job!).Findings.ShouldNotContain(f => f.RuleId == "panel.mixed");
         new SetBreakerFamily(77, "x").Apply(named).Problem.ShouldContain("no space");
         new SetBreakerFamily(number, new string('x', 121)).Apply(named).Problem.ShouldContain("the most is 120");
-        new EditPanel("main", p => p with { TandemSpaces = [99] }).Apply(named).Problem.ShouldContain("Spaces lie between");
+        new EditPanel("main", new() { TandemSpaces = [99] }).Apply(named).Problem.ShouldContain("Spaces lie between");
     }
 
     [Theory]

@@ -1,8 +1,9 @@
 using System.Xml.Linq;
-using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 
 namespace Circuitum.Formats.Tests;
 

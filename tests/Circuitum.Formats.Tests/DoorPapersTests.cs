@@ -1,7 +1,8 @@
-using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 using Circuitum.Formats.Pdf;
 
 namespace Circuitum.Formats.Tests;
@@ -19,9 +20,7 @@ public class DoorPapersTests
     private static IEnumerable<Stroke> Texts(LineDrawing d) => d.Strokes.Where(s => s.Kind == StrokeKind.Text);
 
     private static JobAnalysis WithCard(double wide, double tall) =>
-        Analyzer.Analyze(
-            new EditPanel("main", p => p with { CardWide = Length.Inches(wide), CardTall = Length.Inches(tall) }).Apply(A.Job).Job!
-        );
+        Analyzer.Analyze(new EditPanel("main", new() { CardWide = Length.Inches(wide), CardTall = Length.Inches(tall) }).Apply(A.Job).Job!);
 
     [Theory]
     [InlineData(5, 9)]
@@ -59,7 +58,7 @@ public class DoorPapersTests
         var card = DirectoryCard.Of(A, A.Panels[1], "foot").Single();
         var spaces = A.Panels[0].Schedule.Where(r => r.Feeder is not null).Select(r => r.Space).ToList();
         Texts(card).ShouldContain(t => t.Text.Contains($"Fed from Main panel") && t.Text.Contains($"spaces {spaces[0]} and {spaces[1]}"));
-        new EditPanel("main", p => p with { CardTall = Length.Inches(12) }).Apply(A.Job).Problem.ShouldContain("outside");
+        new EditPanel("main", new() { CardTall = Length.Inches(12) }).Apply(A.Job).Problem.ShouldContain("outside");
     }
 
     [Fact]

@@ -1,8 +1,9 @@
 using System.Globalization;
 using System.Text;
-using Circuitum.Core;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 using Circuitum.Formats.Dxf;
 
 namespace Circuitum.Formats.Tests;

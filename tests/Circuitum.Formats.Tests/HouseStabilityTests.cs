@@ -1,10 +1,11 @@
-using Circuitum.Core;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 
 namespace Circuitum.Formats.Tests;
 

@@ -1,7 +1,8 @@
 using System.Text.Json.Nodes;
-using Circuitum.Core;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 using NJsonSchema;
 
 namespace Circuitum.Formats.Tests;

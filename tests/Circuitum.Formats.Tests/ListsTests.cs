@@ -1,8 +1,9 @@
 using System.IO.Compression;
 using System.Xml.Linq;
-using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 using MiniExcelLibs;
 
 namespace Circuitum.Formats.Tests;

@@ -1,8 +1,9 @@
-using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 
 namespace Circuitum.Formats.Tests;
 
@@ -77,7 +78,7 @@ public class MakeUpDrawingTests
         var fits = a.Circuits.Where(c => c.Panel == "main" && c.Poles == 1 && c.Protection.BreakerMark == "" && c.Pair is null).ToList();
         var space = a.RowOf(fits[1])!.Space;
         var shared = new MoveBreaker(fits[0].Number, space, Half: TandemHalf.Lower)
-            .Apply(new EditPanel("main", p => p with { TandemSpaces = [space] }).Apply(plain).Job!)
+            .Apply(new EditPanel("main", new() { TandemSpaces = [space] }).Apply(plain).Job!)
             .Job!;
         var b = Analyzer.Analyze(shared);
         var drawing = MakeUpDrawing.Of(MakeUp.Of(b, b.Panels[0]));

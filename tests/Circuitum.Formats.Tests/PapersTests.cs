@@ -1,9 +1,10 @@
 using System.Text;
-using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 using Circuitum.Formats.Pdf;
 
 namespace Circuitum.Formats.Tests;

@@ -1,7 +1,8 @@
-using Circuitum.Core;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 
 namespace Circuitum.Formats.Tests;
 
@@ -55,7 +56,7 @@ public class PlanDrawingTests
     [Fact]
     public void Beside_another_plan_the_circuits_that_change_show_their_whole_way()
     {
-        var a = Core.Analyzer.Analyze(Core.Planner.PlanAll(Demo()));
+        var a = Analyzer.Analyze(Planner.PlanAll(Demo()));
         var circuit = a.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 3);
         var storey = a.House[circuit.Boxes[0].Room].Room.Storey;
         int Drawn(IReadOnlySet<string>? changed) =>

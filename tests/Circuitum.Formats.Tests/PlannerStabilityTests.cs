@@ -1,8 +1,9 @@
-using Circuitum.Core;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 
 namespace Circuitum.Formats.Tests;
 

@@ -1,9 +1,10 @@
 using System.Diagnostics;
 using System.Globalization;
 using System.Text;
-using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 using CsvHelper;
 
 namespace Circuitum.Formats.Tests;

@@ -1,10 +1,12 @@
 using System.Net;
 using AngleSharp.Html.Dom;
-using Circuitum.Core;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 using Circuitum.Formats;
+using Circuitum.Formats.Edits;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Http;
 using Microsoft.Extensions.Primitives;
@@ -172,9 +174,8 @@ public sealed class BoxWebTests : WebHouse
                     is not { } finding
                 )
                     return;
-                var fields = finding
-                    .Fix!.Fields.Append((Name: "do", Value: finding.Fix.Do))
-                    .ToDictionary(f => f.Name, f => new StringValues(f.Value));
+                var asked = EditCodec.Write(finding.Fix!.Edit);
+                var fields = asked.Fields.Append((Name: "do", Value: asked.Word)).ToDictionary(f => f.Name, f => new StringValues(f.Value));
                 var (command, problem) = new EditForm(new FormCollection(fields)).Read();
                 command.ShouldNotBeNull($"{finding.RuleId}: {problem}");
                 var result = command.Apply(bent);

@@ -195,7 +195,10 @@ public sealed class CircuitWebTests : WebHouse
     {
         const string Runs = "/jobs/gull-cottage/runs";
         var job = await Planned();
-        var first = Core.Analyzer.Analyze(job).Circuits.Where(c => c.Run.HomeRun > Core.Measure.Length.Feet(10)).MaxBy(c => c.Run.HomeRun)!;
+        var first = Core
+            .Review.Analyzer.Analyze(job)
+            .Circuits.Where(c => c.Run.HomeRun > Core.Measure.Length.Feet(10))
+            .MaxBy(c => c.Run.HomeRun)!;
         var page = Parse(await Web.GetStringAsync($"{Runs}?pick=run:{first.Run.First}"));
         page.QuerySelector(".ticket")!.TextContent.ShouldContain("The shortest way.");
         page.QuerySelectorAll(".run-rows tbody tr").Length.ShouldBe(job.Decisions.Circuits.Length);
@@ -216,7 +219,7 @@ public sealed class CircuitWebTests : WebHouse
             .ShouldContain("No cable to that box leaves the house");
         Parse(await Web.GetStringAsync("/jobs/gull-cottage/pull"))
             .QuerySelectorAll("details.branches tbody tr")
-            .Length.ShouldBe(Core.Analyzer.Analyze(await Stored()).Circuits.Sum(c => c.Run.Cables.Count() - 1));
+            .Length.ShouldBe(Core.Review.Analyzer.Analyze(await Stored()).Circuits.Sum(c => c.Run.Cables.Count() - 1));
         Parse(await Web.GetStringAsync("/jobs/gull-cottage/walls")).QuerySelectorAll("svg .cable").Length.ShouldBeGreaterThan(10);
     }
 

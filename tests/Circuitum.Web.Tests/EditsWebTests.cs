@@ -58,8 +58,8 @@ public sealed class PlanEditsWebTests() : WebHouse(shared: true)
     [InlineData("place", "what=window&storey=ground&x=9000&y=9000", "no room at that place")]
     [InlineData("place", "what=<b>&storey=ground&x=60&y=150", "not something")]
     [InlineData("move-thing", "thing=opening:none&x=1&y=1", "not there")]
-    [InlineData("edit-under", "storey=ground&what=scale&ax=0&ay=0&bx=0&by=0&length=3'", "too close")]
-    [InlineData("edit-under", "storey=ground&what=remove", "no picture")]
+    [InlineData("scale-picture", "storey=ground&ax=0&ay=0&bx=0&by=0&length=3'", "too close")]
+    [InlineData("remove-picture", "storey=ground", "no picture")]
     public async Task A_wrong_edit_is_told_and_changes_nothing(string act, string fields, string sentence)
     {
         await IsToldAndChangesNothing(Rooms, File, act, fields, sentence);
@@ -85,7 +85,7 @@ public sealed class BoxEditsWebTests() : WebHouse(shared: true)
             { "accept-boxes", "room=living", "Undo accept boxes" },
             { "edit-box", "box=living.r1&kind=Receptacle&style=Quad&height=30 in&side=Left&size=&rating=20", "Undo edit box" },
             { "hold-box", "box=living.r1&waits=cabinet drawing&ask=owner&slack=3'", "Undo hold box" },
-            { "set-box", "box=living.r1&field=state&value=RoughedIn", "Undo edit box" },
+            { "edit-box", "box=living.r1&state=RoughedIn", "Undo edit box" },
             { "room-reach", "room=living&reach=4'", "Undo set receptacle reach" },
             { "add-box", "room=living&kind=Receptacle&wall=0&along=3'", "Undo add box" },
             { "add-box", "room=living&kind=SmokeAlarm&wall=&along=", "Undo add box" },
@@ -110,7 +110,7 @@ public sealed class BoxEditsWebTests() : WebHouse(shared: true)
     [InlineData("hold-box", "box=living.r1&waits=x&ask=&slack=a lot", "Slack")]
     [InlineData("room-reach", "room=living&reach=20'", "outside")]
     [InlineData("add-box", "room=living&kind=Switch&wall=&along=", "hangs on a wall")]
-    [InlineData("set-box", "box=living.r1&field=colour&value=red", "not something")]
+    [InlineData("edit-box", "box=living.r1&kind=red", "choose one of the list")]
     [InlineData("add-switch", "room=living&opening=none", "not there any more")]
     public async Task A_wrong_box_edit_is_told_and_changes_nothing(string act, string fields, string sentence)
     {

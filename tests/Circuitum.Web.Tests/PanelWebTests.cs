@@ -1,6 +1,7 @@
 using System.Net;
-using Circuitum.Core;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 using Circuitum.Formats;
 
 namespace Circuitum.Web.Tests;
@@ -65,13 +66,13 @@ public sealed class PanelWebTests : WebHouse
     public async Task The_door_card_takes_the_size_that_is_typed()
     {
         var id = (await Planned()).Panels[0].Id;
-        var shown = await Edit(Labels, "card-size", ("panel", id), ("wide", "4-1/2 in"), ("tall", "7 in"));
+        var shown = await Edit(Labels, "edit-panel", ("panel", id), ("wide", "4-1/2 in"), ("tall", "7 in"));
         Alert(shown).ShouldBe("");
         var card = shown.QuerySelector(".card-svg")!;
         (card.GetAttribute("width"), card.GetAttribute("height")).ShouldBe(("324pt", "504pt"));
-        Alert(await Edit(Labels, "card-size", ("panel", id), ("wide", "wide"), ("tall", "7 in"))).ShouldContain("Width");
-        Alert(await Edit(Labels, "card-size", ("panel", id), ("wide", "5 in"), ("tall", "2 ft"))).ShouldContain("outside");
-        Alert(await Edit(Labels, "card-size", ("panel", "attic"), ("wide", "5 in"), ("tall", "7 in"))).ShouldContain("not there any more");
+        Alert(await Edit(Labels, "edit-panel", ("panel", id), ("wide", "wide"), ("tall", "7 in"))).ShouldContain("Width");
+        Alert(await Edit(Labels, "edit-panel", ("panel", id), ("wide", "5 in"), ("tall", "2 ft"))).ShouldContain("outside");
+        Alert(await Edit(Labels, "edit-panel", ("panel", "attic"), ("wide", "5 in"), ("tall", "7 in"))).ShouldContain("not there any more");
     }
 
     [Theory]

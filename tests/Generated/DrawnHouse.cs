@@ -1,8 +1,10 @@
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 
-namespace Circuitum.Core;
+namespace Circuitum.Generated;
 
 /// <summary>
 /// Draws a house from a list of rooms on a grid of feet, walls half on either side, and doors by the rooms that they join.

@@ -3,8 +3,10 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 
-namespace Circuitum.Core;
+namespace Circuitum.Generated;
 
 /// <summary>
 /// Made-up houses with everything that circuits are divided by, each from a number, and the hard rules told apart from the program's own
@@ -358,7 +360,7 @@ internal static class GeneratedHouse
                 {
                     if (
                         !c.Protection.Devices.Any(d =>
-                            d.Covers.Contains(box.Id) && (kind == Protection.ProtectionKind.ArcFault ? d.ArcFault : d.GroundFault)
+                            d.Covers.Contains(box.Id) && (kind == Core.Protection.ProtectionKind.ArcFault ? d.ArcFault : d.GroundFault)
                         )
                     )
                         yield return $"{box.Id} on circuit {c.Number} is without {kind}";
@@ -408,9 +410,9 @@ internal static class GeneratedHouse
     internal static IEnumerable<string> Try(int seed)
     {
         var job = MakeWithShed(seed);
-        foreach (var p in Intake.JobRules.Check(job))
+        foreach (var p in Core.Intake.JobRules.Check(job))
             yield return $"made wrong: {p}";
-        var planned = Planner.PlanAll(job, seed % 10 == 0 ? Circuits.PlanEffort.Full : Circuits.PlanEffort.First);
+        var planned = Planner.PlanAll(job, seed % 10 == 0 ? Core.Circuits.PlanEffort.Full : Core.Circuits.PlanEffort.First);
         foreach (var b in Broken(Analyzer.Analyze(planned)).Concat(TryByHand(planned, seed)))
             yield return b;
     }
@@ -429,9 +431,11 @@ internal static class GeneratedHouse
         var locked = general[random.Next(general.Count)];
         var free = general.First(c => c.Number != locked.Number);
         var box = free.Boxes[random.Next(free.Boxes.Length)].Box;
-        var held = new Commands.AssignBox(box, null).Apply(new Commands.LockCircuit(locked.Number, true).Apply(planned).Job!).Job!;
+        var held = new Core.Commands.AssignBox(box, null)
+            .Apply(new Core.Commands.LockCircuit(locked.Number, true).Apply(planned).Job!)
+            .Job!;
         var own = held.Decisions.Circuits.Single(c => c.Holds(box)).Number;
-        var again = Planner.PlanAfresh(held, new Circuits.SearchCircuitPlanner(Circuits.PlanEffort.First));
+        var again = Planner.PlanAfresh(held, new Core.Circuits.SearchCircuitPlanner(Core.Circuits.PlanEffort.First));
         if (
             !again
                 .Decisions.Circuits.Single(c => c.Number == locked.Number)

@@ -3,8 +3,10 @@ using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 
-namespace Circuitum.Core;
+namespace Circuitum.Generated;
 
 /// <summary>
 /// What a master would say of any good plan, each statement told anew from rooms, boxes and cables alone. Every check yields what
@@ -309,7 +311,7 @@ internal sealed class Masters
         {
             var taken = a
                 .Job.Decisions.Spaces.Where(s => s.Panel == panel.Id)
-                .SelectMany(s => Panels.SpacePlan.Taken(s.Space, s.Feeds is not null ? 2 : a.CircuitByNumber(s.Circuit)?.Poles ?? 1))
+                .SelectMany(s => Core.Panels.SpacePlan.Taken(s.Space, s.Feeds is not null ? 2 : a.CircuitByNumber(s.Circuit)?.Poles ?? 1))
                 .ToHashSet();
             if (taken.Count > 0 && Enumerable.Range(1, taken.Max()).Count(n => !taken.Contains(n)) is var holes && holes > 1)
                 yield return $"{panel.Name}: {holes} spares above the last breaker";

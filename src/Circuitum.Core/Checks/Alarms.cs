@@ -1,5 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -37,7 +38,7 @@ internal sealed class Alarms : ICheck
                     $"box:{here[0].Id}"
                 ) with
                 {
-                    Fix = BoxFixes.Set("Make it sense carbon monoxide", here[0].Id, "co", "on"),
+                    Fix = BoxFixes.Change("Make it sense carbon monoxide", here[0].Id, new() { CarbonMonoxide = true }),
                 };
         }
 
@@ -49,7 +50,7 @@ internal sealed class Alarms : ICheck
         )
             yield return CheckList.Make(a, "box.alarm", $"{storey.Name} has no smoke alarm.", $"storey:{storey.Id}") with
             {
-                Fix = new("Propose the boxes of the house", "propose-boxes", []),
+                Fix = new("Propose the boxes of the house", new ProposeBoxes(null)),
             };
         foreach (var alarm in alarms)
         {

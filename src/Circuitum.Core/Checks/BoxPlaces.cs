@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -30,7 +31,7 @@ internal sealed class BoxPlaces : ICheck
                 {
                     Fix =
                         aside >= Length.Zero && aside <= room.Walls[wall].Length
-                            ? new("Move it beside", "move-box", [("box", box.Id), ("wall", $"{wall}"), ("along", LengthText.Print(aside))])
+                            ? new("Move it beside", new MoveBox(box.Id, wall, aside, null))
                             : null,
                 };
             }
@@ -53,12 +54,12 @@ internal sealed class BoxPlaces : ICheck
                     $"box:{box.Id}"
                 ) with
                 {
-                    Fix = box.Size is not null ? BoxFixes.Set("Take the smallest that serves", box.Id, "size", "") : null,
+                    Fix = box.Size is not null ? BoxFixes.Change("Take the smallest that serves", box.Id, new() { Size = "" }) : null,
                 };
             if (spec.RatingFault is { } fault)
                 yield return CheckList.Make(a, "box.rating", $"{room.Room.Name}: {box.Id} {fault}.", $"box:{box.Id}") with
                 {
-                    Fix = BoxFixes.Set("Take the rating that fits", box.Id, "rating", ""),
+                    Fix = BoxFixes.Change("Take the rating that fits", box.Id, new() { Rating = 0 }),
                 };
         }
     }

@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Checks;
@@ -71,8 +72,6 @@ internal sealed class BuildingChecks : ICheck
             ? null
             : new(
                 $"Feed circuit {circuits[0].Number} from {panels[0].Panel.Name}",
-                "move-to-panel",
-                ("circuit", $"{circuits[0].Number}"),
-                ("panel", panels[0].Panel.Id)
+                new MoveToPanel(circuits[0].Number, panels[0].Panel.Id)
             );
 }

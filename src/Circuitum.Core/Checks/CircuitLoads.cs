@@ -1,5 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
 using Circuitum.Core.Measure;
@@ -35,7 +36,7 @@ internal sealed class CircuitLoads : ICheck
                     subject
                 ) with
                 {
-                    Fix = new($"Let the sizing choose", "set-breaker", ("circuit", $"{c.Number}"), ("breaker", "")),
+                    Fix = new("Let the sizing choose", new SetBreaker(c.Number, null)),
                 };
             }
 

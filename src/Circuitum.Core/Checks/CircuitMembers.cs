@@ -1,6 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Checks;
@@ -46,7 +47,7 @@ internal sealed class CircuitMembers : ICheck
                             $"circuit:{c.Number}"
                         ) with
                         {
-                            Fix = new("Give it a circuit of its own", "assign-box", ("box", box.Id), ("circuit", "new")),
+                            Fix = new("Give it a circuit of its own", new AssignBox(box.Id, null)),
                         };
                     }
 

@@ -1,5 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -79,8 +80,8 @@ internal sealed class CounterReceptacles : ICheck
             {
                 Fix =
                     a.Edition.Number("islandBelowMostIn") > 0
-                        ? BoxFixes.Set("Raise it", low.Id, "height", LengthText.Print(ReceptacleRules.CounterTop - Length.Inches(8)))
-                        : BoxFixes.Set("Leave a provision instead", low.Id, "kind", nameof(BoxKind.Provision)),
+                        ? BoxFixes.Change("Raise it", low.Id, new() { Height = ReceptacleRules.CounterTop - Length.Inches(8) })
+                        : BoxFixes.Change("Leave a provision instead", low.Id, new() { Kind = BoxKind.Provision }),
             };
         }
     }

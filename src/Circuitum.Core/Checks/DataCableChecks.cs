@@ -1,5 +1,6 @@
 using System.Globalization;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
 
 namespace Circuitum.Core.Checks;
@@ -34,12 +35,7 @@ internal sealed class DataCableChecks : ICheck
                 [$"wall:{wall.Key.Room}:{number}", .. circuits.Select(c => $"circuit:{c}")]
             ) with
             {
-                Fix = new(
-                    "Keep power out of it",
-                    "close-wall",
-                    ("room", wall.Key.Room),
-                    ("wall", number.ToString(CultureInfo.InvariantCulture))
-                ),
+                Fix = new("Keep power out of it", new CloseWall(wall.Key.Room, number, Closed: true)),
             };
         }
     }

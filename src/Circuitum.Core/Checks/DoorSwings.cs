@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -29,7 +30,6 @@ internal sealed class DoorSwings : ICheck
                 if (one.Area.Intersection(two.Area).Area / 144 < Hair)
                     continue;
                 var (o, room) = (two.Door.Opening, two.Room);
-                var inside = o.SwingsIn ? "out" : "in";
                 yield return CheckList.Make(
                     a,
                     "plan.swing",
@@ -40,15 +40,7 @@ internal sealed class DoorSwings : ICheck
                 {
                     Fix = new(
                         $"Let the door of {room.Room.Name} swing the other way",
-                        "edit-opening",
-                        [
-                            ("opening", o.Id),
-                            ("kind", nameof(OpeningKind.Hinged)),
-                            ("from", LengthText.Print(o.From)),
-                            ("width", LengthText.Print(o.Width)),
-                            ("hinge", $"{o.Hinge}"),
-                            ("swing", inside),
-                        ]
+                        new EditOpening(o.Id, OpeningKind.Hinged, o.From, o.Width, o.Hinge, !o.SwingsIn, o.Sill)
                     ),
                 };
             }

@@ -1,6 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -29,11 +30,7 @@ internal sealed class EquipmentChecks : ICheck
                     Fix =
                         there.Along == box.Along
                             ? null
-                            : new(
-                                "Move it to where it can stand",
-                                "move-box",
-                                [("box", box.Id), ("wall", $"{box.Wall}"), ("along", LengthText.Print(there.Along))]
-                            ),
+                            : new("Move it to where it can stand", new MoveBox(box.Id, box.Wall, there.Along, null)),
                 };
             }
 
@@ -48,7 +45,7 @@ internal sealed class EquipmentChecks : ICheck
                     $"box:{box.Id}"
                 ) with
                 {
-                    Fix = BoxFixes.Set("Make it a recessed one", box.Id, "fixture", nameof(LightStyle.Recessed)),
+                    Fix = BoxFixes.Change("Make it a recessed one", box.Id, new() { Fixture = LightStyle.Recessed }),
                 };
             if (
                 box.Gangs.Length > 0
@@ -123,15 +120,7 @@ internal sealed class EquipmentChecks : ICheck
                 $"box:{outlet.Id}"
             ) with
             {
-                Fix = new(
-                    "Move it beside",
-                    "move-box",
-                    [
-                        ("box", outlet.Id),
-                        ("wall", $"{wall}"),
-                        ("along", LengthText.Print(ApplianceOutlets.BesideOf(a.Job, room, appliance))),
-                    ]
-                ),
+                Fix = new("Move it beside", new MoveBox(outlet.Id, wall, ApplianceOutlets.BesideOf(a.Job, room, appliance), null)),
             };
     }
 

@@ -1,6 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Checks;
@@ -22,7 +23,7 @@ internal sealed class HouseReceptacles : ICheck
                         $"storey:{ground.Id}"
                     ) with
                     {
-                        Fix = new("Propose the boxes of the house", "propose-boxes", []),
+                        Fix = new("Propose the boxes of the house", new ProposeBoxes(null)),
                     };
             }
         }

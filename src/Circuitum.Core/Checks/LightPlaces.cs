@@ -1,5 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Checks;
@@ -77,7 +78,7 @@ internal sealed class LightPlaces : ICheck
                 $"box:{box.Id}"
             ) with
             {
-                Fix = BoxFixes.Set("Use a fan-rated box", box.Id, "size", ""),
+                Fix = BoxFixes.Change("Use a fan-rated box", box.Id, new() { Size = "" }),
             };
     }
 
@@ -87,7 +88,7 @@ internal sealed class LightPlaces : ICheck
         if (light.Wall is not null)
             return null;
         if (light.Fixture != LightStyle.Recessed && clear >= a.Edition.Number("closetClearRecessedIn"))
-            return BoxFixes.Set("Make it a recessed one", light.Id, "fixture", nameof(LightStyle.Recessed));
+            return BoxFixes.Change("Make it a recessed one", light.Id, new() { Fixture = LightStyle.Recessed });
         var closet = a.House[light.Room];
         var best = Places.Spread(closet, 16).MaxBy(p => ClosetLight.ClearInches(closet, p));
         return ClosetLight.ClearInches(closet, best) >= ClosetLight.Needed(a.Edition, light) + 0.5

@@ -1,5 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 
@@ -91,5 +92,5 @@ internal sealed class LightsAndSwitches : ICheck
         SwitchReach.Entries(a.House, shape).FirstOrDefault() is { } door ? Fix(shape, door) : null;
 
     internal static FindingFix Fix(RoomShape shape, RoomOpening door) =>
-        new("Add a switch at the door", "add-switch", [("room", shape.Room.Id), ("opening", door.Opening.Id)]);
+        new("Add a switch at the door", new AddSwitch(shape.Room.Id, door.Opening.Id));
 }

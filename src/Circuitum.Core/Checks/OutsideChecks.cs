@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Sizing;
@@ -61,13 +62,7 @@ internal sealed class OutsideChecks : ICheck
                 subjects
             ) with
             {
-                Fix = new(
-                    "Run it in PVC conduit",
-                    "outside-run",
-                    ("to", to),
-                    ("method", nameof(OutsideMethod.PvcConduit)),
-                    ("keep", "yes")
-                ),
+                Fix = new("Run it in PVC conduit", new SetOutsideMethod(to, OutsideMethod.PvcConduit)),
             };
         if (buried && depth < wanted)
             yield return CheckList.Make(

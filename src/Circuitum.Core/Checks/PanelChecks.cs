@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -67,12 +68,7 @@ internal sealed class PanelChecks : ICheck
             var whole = FreeSpace.In(at, a.Job.Decisions.Spaces, PanelDeriver.Need(a.Job, row.Circuit!) with { Protective = true });
             FindingFix? fix = whole is null
                 ? null
-                : new(
-                    $"Move it to space {whole.Value.Space}",
-                    "move-breaker",
-                    ("circuit", $"{row.Circuit!.Number}"),
-                    ("space", $"{whole.Value.Space}")
-                );
+                : new($"Move it to space {whole.Value.Space}", new MoveBreaker(row.Circuit!.Number, whole.Value.Space));
             if (!panel.TakesTandem(row.Space))
                 yield return CheckList.Make(
                     a,
@@ -113,7 +109,7 @@ internal sealed class PanelChecks : ICheck
                 subject
             ) with
             {
-                Fix = new("Take one of the panel's family", "breaker-family", ("circuit", $"{row.Circuit.Number}"), ("family", "")),
+                Fix = new("Take one of the panel's family", new SetBreakerFamily(row.Circuit.Number, null)),
             };
         var spare = panel.Spaces - at.SpacesUsed;
         var (enough, wanted) = a.Job.Preferences.SpareSpaces is { } count

@@ -1,5 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Protection;
 
@@ -49,7 +50,7 @@ internal sealed class ProtectionCover : ICheck
                         $"circuit:{c.Number}"
                     ) with
                     {
-                        Fix = new("Give it a circuit of its own", "assign-box", ("box", box), ("circuit", "new")),
+                        Fix = new("Give it a circuit of its own", new AssignBox(box, null)),
                     };
             }
 

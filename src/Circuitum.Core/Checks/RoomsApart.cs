@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -71,11 +72,7 @@ internal sealed class RoomsApart : ICheck
                     $"room:{thin.Room.Room.Id}"
                 ) with
                 {
-                    Fix = new(
-                        "Make room for a partition",
-                        "move-wall",
-                        [("room", room.Room.Id), ("wall", $"{wall.Index}"), ("by", $"-{LengthText.Print(by)}"), ("alone", "on")]
-                    ),
+                    Fix = new("Make room for a partition", new MoveWall(room.Room.Id, wall.Index, -by, null, Alone: true)),
                 };
             }
         }

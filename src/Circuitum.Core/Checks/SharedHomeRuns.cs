@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Panels;
 
@@ -24,7 +25,7 @@ internal sealed class SharedHomeRuns : ICheck
                     subjects
                 ) with
                 {
-                    Fix = new("Give each its cable", "unpair-circuits", ("circuit", $"{first.Number}")),
+                    Fix = new("Give each its cable", new UnpairCircuits(first.Number)),
                 };
             if (pair.Kind != PairKind.SharedNeutral)
                 continue;
@@ -38,7 +39,7 @@ internal sealed class SharedHomeRuns : ICheck
                     subjects
                 ) with
                 {
-                    Fix = new("Put them together", "move-breaker", ("circuit", $"{first.Number}"), ("space", $"{Math.Min(s, t)}")),
+                    Fix = new("Put them together", new MoveBreaker(first.Number, Math.Min(s, t))),
                 };
             foreach (var d in first.Protection.Devices.Concat(second.Protection.Devices).Where(d => d.Box is null).Take(1))
                 yield return CheckList.Make(
@@ -50,7 +51,7 @@ internal sealed class SharedHomeRuns : ICheck
                     subjects
                 ) with
                 {
-                    Fix = new("Give each its cable", "unpair-circuits", ("circuit", $"{first.Number}")),
+                    Fix = new("Give each its cable", new UnpairCircuits(first.Number)),
                 };
         }
 
@@ -66,13 +67,7 @@ internal sealed class SharedHomeRuns : ICheck
                 $"circuit:{offer.Second}"
             ) with
             {
-                Fix = new(
-                    "Share it",
-                    "pair-circuits",
-                    ("circuit", $"{offer.First}"),
-                    ("with", $"{offer.Second}"),
-                    ("kind", nameof(PairKind.TwoNeutrals))
-                ),
+                Fix = new("Share it", new PairCircuits(offer.First, offer.Second, PairKind.TwoNeutrals)),
             };
     }
 

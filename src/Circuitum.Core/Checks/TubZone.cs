@@ -1,5 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -78,11 +79,7 @@ internal sealed class TubZone : ICheck
                 )
                     continue;
                 if (!ReceptacleRules.InTubZone(a.Edition, Places.InchesTo(shape, wet.Spot, shape.On(wall, along))))
-                    return new(
-                        "Move it out of the zone",
-                        "move-box",
-                        [("box", box.Id), ("wall", $"{wall}"), ("along", LengthText.Print(along.RoundTo(Length.Inches(1))))]
-                    );
+                    return new("Move it out of the zone", new MoveBox(box.Id, wall, along.RoundTo(Length.Inches(1)), null));
             }
         }
 

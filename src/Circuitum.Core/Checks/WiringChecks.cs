@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -45,7 +46,7 @@ internal sealed class WiringChecks : ICheck
                         $"box:{box.Id}"
                     ) with
                     {
-                        Fix = new("Put the light on the switch's circuit", "assign-box", ("box", light), ("circuit", $"{own.Number}")),
+                        Fix = new("Put the light on the switch's circuit", new AssignBox(light, own.Number)),
                     };
                 }
             }

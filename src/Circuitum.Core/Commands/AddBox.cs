@@ -1,4 +1,5 @@
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;

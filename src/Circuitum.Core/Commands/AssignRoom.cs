@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Commands;

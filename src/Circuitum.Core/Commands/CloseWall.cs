@@ -1,3 +1,4 @@
+using Circuitum.Core.Edits;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 
@@ -7,7 +8,7 @@ namespace Circuitum.Core.Commands;
 /// <param name="Room">The room from which it is named.</param>
 /// <param name="Wall">Its wall.</param>
 /// <param name="Closed">No cable.</param>
-public sealed record CloseWall(string Room, int Wall, bool Closed)
+public sealed record CloseWall(string Room, int Wall, bool Closed = true)
     : JobCommand(Closed ? "keep cable out of a wall" : "let cable through a wall")
 {
     /// <inheritdoc/>

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Drafting;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -10,7 +11,8 @@ namespace Circuitum.Core.Commands;
 /// <param name="Corners">Two opposite corners, or all of them going round once.</param>
 /// <param name="Name">Its name; empty takes the next free number.</param>
 /// <param name="Kind">Its kind.</param>
-public sealed record DrawRoom(string Storey, ImmutableArray<Point> Corners, string Name, RoomKind Kind) : JobCommand("draw room")
+public sealed record DrawRoom(string Storey, ImmutableArray<Point> Corners, string Name, RoomKind Kind = RoomKind.Living)
+    : JobCommand("draw room")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)

@@ -1,16 +1,17 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Commands;
 
 /// <summary>Changes what a person may set on a circuit.</summary>
-/// <param name="Number">The circuit.</param>
+/// <param name="Circuit">The circuit.</param>
 /// <param name="Label">Text for the directory; empty goes back to the written one.</param>
 /// <param name="Breaker">Rating; none goes back to the sized one.</param>
 /// <param name="Protection">Place of the ground-fault device; none follows the job.</param>
 /// <param name="Own">Preferences of its own, by key; none or empty follows the job in all.</param>
 public sealed record EditCircuit(
-    int Number,
+    int Circuit,
     string? Label,
     int? Breaker,
     ProtectionPlace? Protection,
@@ -20,8 +21,8 @@ public sealed record EditCircuit(
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == Number) is not { } circuit)
-            return CommandResult.Refuse($"There is no circuit {Number}.");
+        if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == Circuit) is not { } circuit)
+            return CommandResult.Refuse($"There is no circuit {Circuit}.");
         var changed = circuit with
         {
             Label = string.IsNullOrWhiteSpace(Label) ? null : Label.Trim(),

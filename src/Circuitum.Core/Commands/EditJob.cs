@@ -1,12 +1,47 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Commands;
 
-/// <summary>Changes the job's head, frame, preferences or panel as a whole.</summary>
-/// <param name="Change">Gives the changed job.</param>
-/// <param name="What">What undo calls it.</param>
-public sealed record EditJob(Func<Job, Job> Change, string What) : JobCommand(What)
+/// <summary>Sets the head of a job, its frame and its preferences.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Place">Where it is.</param>
+/// <param name="PermitDate">The day of the permit, or none.</param>
+/// <param name="CodeEdition">The edition's id.</param>
+/// <param name="Front">The side on which the front of the house is.</param>
+/// <param name="Under">What is under the lowest floor.</param>
+/// <param name="FinishedLater">Whether the space under the floor gets a ceiling later.</param>
+/// <param name="Preferences">Preferences as they are typed, by key; what is not among them stays.</param>
+public sealed record EditJob(
+    string Name,
+    string Place,
+    DateOnly? PermitDate,
+    string CodeEdition,
+    Side Front,
+    Under Under,
+    bool FinishedLater,
+    ImmutableSortedDictionary<string, string> Preferences
+) : JobCommand("edit the job")
 {
     /// <inheritdoc/>
-    public override CommandResult Apply(Job job) => CommandResult.Checked(Change(job));
+    public override CommandResult Apply(Job job)
+    {
+        var (preferences, problem) = PreferenceFields.WriteAll(job.Preferences, Preferences);
+        return preferences is null
+            ? CommandResult.Refuse(problem)
+            : CommandResult.Checked(
+                job with
+                {
+                    Name = Name,
+                    Place = Place,
+                    PermitDate = PermitDate,
+                    CodeEdition = CodeEdition,
+                    Frame = job.Frame with { Front = Front, Under = Under, FinishedLater = FinishedLater },
+                    Preferences = preferences,
+                }
+            );
+    }
 }

@@ -1,3 +1,4 @@
+using Circuitum.Core.Edits;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -5,20 +6,20 @@ using Circuitum.Core.Measure;
 namespace Circuitum.Core.Commands;
 
 /// <summary>Sets what a person types about an opening.</summary>
-/// <param name="Id">The opening.</param>
+/// <param name="Opening">The opening.</param>
 /// <param name="Kind">What it is.</param>
 /// <param name="From">From the wall's first corner to the nearer jamb.</param>
 /// <param name="Width">Clear width.</param>
 /// <param name="Hinge">Hinge, or moving panel.</param>
 /// <param name="SwingsIn">Swings into the room on whose wall it is given.</param>
 /// <param name="Sill">A window's sill.</param>
-public sealed record EditOpening(string Id, OpeningKind Kind, Length From, Length Width, End Hinge, bool SwingsIn, Length? Sill)
+public sealed record EditOpening(string Opening, OpeningKind Kind, Length From, Length Width, End Hinge, bool SwingsIn, Length? Sill)
     : JobCommand("edit opening")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.Openings.FirstOrDefault(o => o.Id == Id) is not { } opening)
+        if (job.Openings.FirstOrDefault(o => o.Id == Opening) is not { } opening)
             return CommandResult.Refuse(PlanEdit.Gone("opening"));
         var shape = new RoomShape(job.RoomById(opening.Room)!);
         var to = opening.To;

@@ -1,18 +1,20 @@
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Commands;
 
 /// <summary>Changes a panel.</summary>
 /// <param name="Panel">The panel.</param>
-/// <param name="Change">Gives the changed one.</param>
-public sealed record EditPanel(string Panel, Func<Panel, Panel> Change) : JobCommand("edit the panel")
+/// <param name="Change">What changes.</param>
+public sealed record EditPanel(string Panel, PanelChange Change) : JobCommand("edit the panel")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
         if (job.Panels.FirstOrDefault(p => p.Id == Panel) is not { } panel)
             return CommandResult.Refuse("That panel is not there any more.");
-        var changed = Change(panel);
+        var changed = Change.On(panel);
         var result = CommandResult.Checked(
             job with
             {

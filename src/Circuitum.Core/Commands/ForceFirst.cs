@@ -1,24 +1,25 @@
+using Circuitum.Core.Edits;
 using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Commands;
 
 /// <summary>Makes a box the first of its circuit, where the home run ends, or lets the shortest way decide again.</summary>
-/// <param name="Number">The circuit.</param>
+/// <param name="Circuit">The circuit.</param>
 /// <param name="Box">The box, or none.</param>
-public sealed record ForceFirst(int Number, string? Box) : JobCommand(Box is null ? "let the shortest way decide" : "make first")
+public sealed record ForceFirst(int Circuit, string? Box) : JobCommand(Box is null ? "let the shortest way decide" : "make first")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == Number) is not { } circuit)
-            return CommandResult.Refuse($"There is no circuit {Number}.");
+        if (job.Decisions.Circuits.FirstOrDefault(c => c.Number == Circuit) is not { } circuit)
+            return CommandResult.Refuse($"There is no circuit {Circuit}.");
         if (Box is not null && !circuit.Holds(Box))
-            return CommandResult.Refuse($"{JobRules.Short(Box)} is not on circuit {Number}.");
-        if (job.Decisions.Pulled.FirstOrDefault(p => p.Circuit == Number) is { } pulled && pulled.To != Box)
-            return CommandResult.Refuse($"The home run of circuit {Number} is pulled to {pulled.To}. Take back the tick first.");
+            return CommandResult.Refuse($"{JobRules.Short(Box)} is not on circuit {Circuit}.");
+        if (job.Decisions.Pulled.FirstOrDefault(p => p.Circuit == Circuit) is { } pulled && pulled.To != Box)
+            return CommandResult.Refuse($"The home run of circuit {Circuit} is pulled to {pulled.To}. Take back the tick first.");
         if (circuit.Run?.FirstOrDefault(c => c.From is null) is { } locked && locked.To != Box)
-            return CommandResult.Refuse($"The run of circuit {Number} is locked, with {locked.To} first. Unlock it first.");
+            return CommandResult.Refuse($"The run of circuit {Circuit} is locked, with {locked.To} first. Unlock it first.");
         return CommandResult.Checked(
             job with
             {

@@ -1,4 +1,6 @@
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Commands;
 

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Commands;
@@ -7,7 +8,7 @@ namespace Circuitum.Core.Commands;
 /// <summary>Locks all cables of a circuit as they are planned now, because they are in the frame, or frees them.</summary>
 /// <param name="Circuit">The circuit.</param>
 /// <param name="Locked">Lock.</param>
-public sealed record LockRun(int Circuit, bool Locked) : JobCommand(Locked ? "lock a run" : "unlock a run")
+public sealed record LockRun(int Circuit, bool Locked = true) : JobCommand(Locked ? "lock a run" : "unlock a run")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)

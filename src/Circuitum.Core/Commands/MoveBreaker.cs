@@ -1,6 +1,8 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Panels;
+using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Commands;
 

@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Commands;

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -90,7 +91,7 @@ public sealed record PlaceHere(string What, string Storey, Point At) : JobComman
             shape.Walls[wall].Length
         );
         var from = Pointing.From(shape, wall, along, width);
-        var hinge = along > shape.Walls[wall].Length / 2;
+        var hinge = along > shape.Walls[wall].Length / 2 ? End.Finish : End.Start;
         var to = Opening.Outside;
         if (sort is "" or "opening")
             (from, to) = Pointing.Beyond(job, shape, wall, from, width);

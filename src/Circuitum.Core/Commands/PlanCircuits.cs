@@ -1,5 +1,7 @@
 using Circuitum.Core.Circuits;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Commands;
 

@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -8,7 +9,8 @@ namespace Circuitum.Core.Commands;
 /// <param name="Circuit">The circuit.</param>
 /// <param name="Pulled">Pulled.</param>
 /// <param name="Measured">Cable off the reel, or none.</param>
-public sealed record MarkPulled(int Circuit, bool Pulled, Length? Measured) : JobCommand(Pulled ? "tick off a pull" : "take back a tick")
+public sealed record MarkPulled(int Circuit, bool Pulled = true, Length? Measured = null)
+    : JobCommand(Pulled ? "tick off a pull" : "take back a tick")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)

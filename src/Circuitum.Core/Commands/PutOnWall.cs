@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -16,8 +17,8 @@ namespace Circuitum.Core.Commands;
 /// <param name="From">From the wall's first corner.</param>
 /// <param name="Width">Width; for a panel its main breaker is set on the panel's ticket.</param>
 /// <param name="To">For an opening, the room beyond or <c>outside</c>; empty for whatever is behind it.</param>
-/// <param name="HingeAtFinish">The hinge, or a sliding panel, at the far jamb.</param>
-public sealed record PutOnWall(string What, string Room, int Wall, Length From, Length Width, string To, bool HingeAtFinish)
+/// <param name="Hinge">The jamb at which its hinge is, or a sliding panel.</param>
+public sealed record PutOnWall(string What, string Room, int Wall, Length From, Length Width, string To = "", End Hinge = End.Start)
     : JobCommand($"put {Pointing.Sort(What).Word.Replace('-', ' ')} on wall")
 {
     /// <summary>Usual depth of things against a wall.</summary>
@@ -64,7 +65,7 @@ public sealed record PutOnWall(string What, string Room, int Wall, Length From, 
                             From = from,
                             Width = Width,
                             To = to,
-                            Hinge = HingeAtFinish ? End.Finish : End.Start,
+                            Hinge = Hinge,
                         }
                     ),
                 }

@@ -1,3 +1,4 @@
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Commands;

@@ -1,3 +1,4 @@
+using Circuitum.Core.Edits;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -6,15 +7,15 @@ namespace Circuitum.Core.Commands;
 
 /// <summary>Types over a dimension that stands on the plan.</summary>
 /// <param name="Dim"><c>wall:ROOM:N</c>, or the key of an opening or a thing with <c>:before</c>, <c>:width</c> or <c>:after</c>.</param>
-/// <param name="To">What it shall be.</param>
-public sealed record SetDimension(string Dim, Length To) : JobCommand("set dimension")
+/// <param name="Length">What it shall be.</param>
+public sealed record SetDimension(string Dim, Length Length) : JobCommand("set dimension")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
         var part = Dim.Split(':');
         if (part is ["wall", var room, var wall] && int.TryParse(wall, out var n))
-            return new SetWallLength(room, n, To, false).Apply(job);
+            return new SetWallLength(room, n, Length, false).Apply(job);
         if (part.Length != 3)
             return CommandResult.Refuse(PlanEdit.Gone("dimension"));
         if (part[0] == "opening" && job.Openings.FirstOrDefault(o => o.Id == part[1]) is { } o)
@@ -38,8 +39,8 @@ public sealed record SetDimension(string Dim, Length To) : JobCommand("set dimen
     private (Length From, Length Width) Typed(Job job, string room, int wall, Length from, Length width, string which) =>
         which switch
         {
-            "before" => (To, width),
-            "width" => (from, To),
-            _ => (new RoomShape(job.RoomById(room)!).Walls[wall].Length - To - width, width),
+            "before" => (Length, width),
+            "width" => (from, Length),
+            _ => (new RoomShape(job.RoomById(room)!).Walls[wall].Length - Length - width, width),
         };
 }

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
 

@@ -1,4 +1,5 @@
 using Circuitum.Core.Drafting;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 

@@ -1,21 +1,23 @@
 using Circuitum.Core.Circuits;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Commands;
 
 /// <summary>Takes some of a plan with another aim: one of its circuits, as the comparison shows it.</summary>
 /// <param name="Aim">The aim's name.</param>
-/// <param name="Number">The circuit's number in that plan.</param>
-public sealed record TakePart(string Aim, int Number) : JobCommand("take part of a plan")
+/// <param name="Circuit">The circuit's number in that plan.</param>
+public sealed record TakePart(string Aim, int Circuit) : JobCommand("take part of a plan")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        if (PlanChoices.Aims.All(a => a.Name != Aim))
+        if (PlanAims.All.All(a => a.Name != Aim))
             return CommandResult.Refuse("There is no such plan.");
-        var plan = PlanChoices.Plan(job, PlanChoices.Aims.First(a => a.Name == Aim).Weights);
-        if (plan.Decisions.Circuits.FirstOrDefault(c => c.Number == Number) is not { Boxes.Length: > 0 } part)
-            return CommandResult.Refuse($"That plan has no circuit {Number}.");
+        var plan = PlanAims.Plan(job, PlanAims.All.First(a => a.Name == Aim).Weights);
+        if (plan.Decisions.Circuits.FirstOrDefault(c => c.Number == Circuit) is not { Boxes.Length: > 0 } part)
+            return CommandResult.Refuse($"That plan has no circuit {Circuit}.");
         var boxes = part.Boxes.Select(b => b.Box).ToHashSet();
         if (job.Decisions.Circuits.FirstOrDefault(c => c.Locked && c.Boxes.Any(b => boxes.Contains(b.Box))) is { } locked)
             return CommandResult.Refuse($"Circuit {locked.Number} is locked. Unlock it first.");

@@ -1,4 +1,6 @@
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Commands;
 
@@ -8,6 +10,6 @@ public sealed record TakePlan(string Aim) : JobCommand("take plan")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job) =>
-        PlanChoices.Aims.Where(a => a.Name == Aim).Select(a => CommandResult.Checked(PlanChoices.Plan(job, a.Weights))).FirstOrDefault()
+        PlanAims.All.Where(a => a.Name == Aim).Select(a => CommandResult.Checked(PlanAims.Plan(job, a.Weights))).FirstOrDefault()
         ?? CommandResult.Refuse("There is no such plan.");
 }

@@ -67,9 +67,9 @@ public static partial class JobRules
     private static void CheckOutline(string field, Room room, List<Problem> problems)
     {
         var outline = room.Outline;
-        if (outline.Length is < 3 or > 64)
+        if (outline.Length is < 3 or > MostCorners)
         {
-            problems.Add(new($"{field}.outline", "An outline has 3 to 64 corners."));
+            problems.Add(new($"{field}.outline", $"An outline has 3 to {MostCorners} corners."));
             return;
         }
 

@@ -24,6 +24,9 @@ public static partial class JobRules
     /// <summary>Most boxes in a job.</summary>
     public const int MostBoxes = 1200;
 
+    /// <summary>Most corners of a room's outline.</summary>
+    public const int MostCorners = 64;
+
     /// <summary>Most circuits in a job.</summary>
     public const int MostCircuits = 150;
 

@@ -583,6 +583,22 @@ public static class PreferenceFields
         .. Weight("moved", "Each outlet moved, cents", w => w.Moved, (w, v) => w with { Moved = v }),
     ];
 
+    /// <summary>Preferences with what was typed for some of them; none with a sentence when one is wrong.</summary>
+    /// <param name="from">Keeps what nothing was typed for.</param>
+    /// <param name="typed">Text by key; what is no preference is passed over.</param>
+    public static (Preferences? Preferences, string Problem) WriteAll(Preferences from, IReadOnlyDictionary<string, string> typed)
+    {
+        foreach (var field in All.Where(f => typed.ContainsKey(f.Key)))
+        {
+            var (written, problem) = field.Write(from, typed[field.Key]);
+            if (written is null)
+                return (null, problem);
+            from = written;
+        }
+
+        return (from, "");
+    }
+
     /// <summary>The field with a key, or none.</summary>
     public static PreferenceField? Find(string key) => ByKey.GetValueOrDefault(key);
 

@@ -33,7 +33,7 @@ public sealed class CompanyModel(JobDesk desk) : PageModel
     public async Task<IActionResult> OnPostAsync(int stamp, CancellationToken cancel)
     {
         (Company, Stamp) = await desk.CompanyAsync(cancel);
-        var (changed, problem) = Changed(new EditForm(Request.Form));
+        var (changed, problem) = Changed();
         Refusal = changed is null ? problem : await desk.SaveCompanyAsync(stamp, changed, cancel);
         if (Refusal.Length == 0)
             return Redirect("/company");
@@ -42,15 +42,16 @@ public sealed class CompanyModel(JobDesk desk) : PageModel
         return Page();
     }
 
-    private (Company? Company, string Problem) Changed(EditForm form)
+    private (Company? Company, string Problem) Changed()
     {
-        if (form.Text("do") == "edit-company")
+        var form = new EditForm(Request.Form);
+        if (form.Word == "edit-company")
         {
             var (preferences, wrong) = form.ReadPreferences(Company.Preferences);
             return preferences is null ? (null, wrong) : (Company with { Name = form.Text("name").Trim(), Preferences = preferences }, "");
         }
 
-        var (edit, problem) = form.Layer(Offered);
+        var (edit, problem) = new LayerEditForm(Request.Form).Read(Offered);
         if (edit is null)
             return (null, problem);
         var (layers, refused) = edit.Apply(Company.Amendments);

@@ -97,7 +97,7 @@ public sealed class DrawingModel(JobDesk desk, DrawingTray tray, Notes notes) : 
         (Report, Problem) = (import.Report, import.Problem);
         if (import.Job is null)
             return;
-        Problem = await desk.EditAsync(id, open.Stored.Stamp, new EditJob(_ => import.Job, "import drawing"), cancel);
+        Problem = await desk.EditAsync(id, open.Stored.Stamp, new TakeDrawing(import.Job), cancel);
         if (Problem.Length == 0)
             Made = $"/jobs/{id}/rooms?storey={Uri.EscapeDataString(storey)}";
     }

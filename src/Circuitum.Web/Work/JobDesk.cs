@@ -1,10 +1,11 @@
 using System.Collections.Concurrent;
-using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Commands;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Review;
 using Circuitum.Formats;
 using Circuitum.Storage;
 
@@ -284,12 +285,7 @@ public sealed class JobDesk(string directory)
             Width = width,
             Height = Length.Inches(width.InInches * picture.Height / picture.Width),
         };
-        var refused = await EditAsync(
-            id,
-            stamp,
-            new EditJob(job => job with { Underlays = [.. job.Underlays.Where(u => u.Storey != storey), under] }, "lay picture under"),
-            cancel
-        );
+        var refused = await EditAsync(id, stamp, new LayUnder(under), cancel);
 
         // A picture for an edit that was not made takes no place.
         if (refused.Length > 0 && !had)

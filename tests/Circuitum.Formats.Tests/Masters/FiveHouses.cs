@@ -1,5 +1,6 @@
-using Circuitum.Core;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 
 namespace Circuitum.Formats.Tests.Masters;
 

@@ -1,7 +1,8 @@
-using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
+using Circuitum.Core.Review;
 
 namespace Circuitum.Formats.Tests.Masters;
 
@@ -154,7 +155,7 @@ public class MasterPlanTests
         var (all, against) = (0, new List<string>());
         foreach (var (name, a) in Houses.Value)
         {
-            foreach (var (statement, broken) in new Core.Masters(a).All.Select(s => (s.Name, s.Against.ToList())))
+            foreach (var (statement, broken) in new Generated.Masters(a).All.Select(s => (s.Name, s.Against.ToList())))
             {
                 all++;
                 if (broken.Count > 0)

@@ -35,7 +35,7 @@ public sealed class AmendmentsModel(JobDesk desk) : PageModel
     {
         if (!await Load(cancel))
             return NotFound();
-        var (edit, problem) = new EditForm(Request.Form).Layer(Offered);
+        var (edit, problem) = new LayerEditForm(Request.Form).Read(Offered);
         Refusal = edit is null ? problem : await desk.EditAsync(Id, stamp, new EditAmendments(edit), cancel);
         if (Refusal.Length == 0)
             return Redirect($"/jobs/{Id}/amendments");

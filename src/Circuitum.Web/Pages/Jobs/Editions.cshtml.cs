@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
-using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Review;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;

@@ -33,9 +33,7 @@ public sealed class LabelsModel(JobDesk desk) : PageModel
     public async Task<IActionResult> OnPostAsync(int stamp, CancellationToken cancel)
     {
         var form = new EditForm(Request.Form);
-        var (command, problem) = form.Text("do") is "labels" or "card-size"
-            ? form.Read()
-            : (null, "That is not something this page can do.");
+        var (command, problem) = form.Word is "labels" or "edit-panel" ? form.Read() : (null, "That is not something this page can do.");
         Refusal = command is null ? problem : await desk.EditAsync(Id, stamp, command, cancel);
         if (Refusal.Length == 0)
             return Redirect($"/jobs/{Id}/labels?saved=true");
@@ -48,7 +46,7 @@ public sealed class LabelsModel(JobDesk desk) : PageModel
 
     /// <summary>What stands in a circuit's field: what was typed just now, when it could not be saved, else its own label.</summary>
     public string Typed(CircuitAnalysis c) =>
-        posted is { } form && form.Text("do") == "labels" ? form.Text($"label.{c.Number}") : c.Circuit.Label ?? "";
+        posted is { } form && form.Word == "labels" ? form.Text($"label.{c.Number}") : c.Circuit.Label ?? "";
 
     private async Task<bool> Load(CancellationToken cancel)
     {

@@ -1,5 +1,5 @@
 using System.Collections.Immutable;
-using Circuitum.Core;
+using Circuitum.Core.Review;
 using Circuitum.Formats;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
@@ -40,7 +40,7 @@ public sealed class PlansModel(JobDesk desk) : PageModel
     /// <summary>Takes one.</summary>
     public async Task<IActionResult> OnPostAsync(int stamp, string aim, int? part, CancellationToken cancel)
     {
-        Core.Commands.JobCommand command = part is { } number
+        Core.Edits.JobCommand command = part is { } number
             ? new Core.Commands.TakePart(aim ?? "", number)
             : new Core.Commands.TakePlan(aim ?? "");
         Refusal = await desk.EditAsync(Id, stamp, command, cancel);

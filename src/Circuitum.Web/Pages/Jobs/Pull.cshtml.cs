@@ -32,7 +32,7 @@ public sealed class PullModel(JobDesk desk) : PageModel
     public async Task<IActionResult> OnPostAsync(int stamp, CancellationToken cancel)
     {
         var form = new EditForm(Request.Form);
-        var (command, problem) = form.Text("do") == "pulled" ? form.Read() : (null, "That is not something this page can do.");
+        var (command, problem) = form.Word == "pulled" ? form.Read() : (null, "That is not something this page can do.");
         Refusal = command is null ? problem : await desk.EditAsync(Id, stamp, command, cancel);
         if (Refusal.Length == 0)
             return Redirect($"/jobs/{Id}/pull#run-{form.Text("circuit")}");

@@ -1,11 +1,12 @@
 using System.Collections.Immutable;
-using Circuitum.Core;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Review;
 using Circuitum.Core.Routing;
 using Circuitum.Formats;
 using Circuitum.Web.Work;
@@ -325,7 +326,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     public async Task<IActionResult> OnPostAsync(int stamp, CancellationToken cancel)
     {
         var form = new EditForm(Request.Form);
-        var act = form.Text("do");
+        var act = form.Word;
         if (act is "undo" or "redo")
             Refusal = await desk.StepAsync(Id, stamp, act == "undo", cancel);
         else
@@ -333,7 +334,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
             var (command, problem) = act == "company-preferences" ? (await FromCompany(cancel), "") : form.Read();
 
             // After a drawing edit the new thing is picked, so what was there before is looked at first.
-            var drawing = act is "draw-room" or "place" or "add-box" or "add-box-here";
+            var drawing = command is DrawRoom or PlaceHere or AddBox or AddBoxHere;
             if (drawing && !await Load(cancel))
                 return NotFound();
             var before = drawing ? Known() : [];
@@ -350,7 +351,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     private async Task<JobCommand> FromCompany(CancellationToken cancel)
     {
         var preferences = (await desk.CompanyAsync(cancel)).Company.Preferences;
-        return new EditJob(job => job with { Preferences = preferences }, "take the company's preferences");
+        return new SetPreferences(preferences);
     }
 
     // What the form says, in a few letters: sent again with the same stamp it is the same edit, made once.

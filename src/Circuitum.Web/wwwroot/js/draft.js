@@ -300,7 +300,7 @@ function useTool([x, y]) {
   const m = plan().getScreenCTM();
   ask('Length between them', '', x * m.a + m.e, y * m.d + m.f, length => {
     setTool('');
-    send({ do: 'edit-under', what: 'scale', storey, ax: from[0], ay: from[1], bx: x, by: y, length });
+    send({ do: 'scale-picture', storey, ax: from[0], ay: from[1], bx: x, by: y, length });
   });
 }
 
@@ -328,7 +328,7 @@ function drop(e, d) {
   if (mark.dataset.box) send({ do: 'move-box', box: mark.dataset.box, x, y });
   else if (mark.matches('.floor')) send({ do: 'move-room', room: mark.dataset.pick.slice(5), dx: x - d.at[0], dy: y - d.at[1] });
   else if (mark.dataset.drag === 'under')
-    send({ do: 'edit-under', what: 'move', storey: work().dataset.storey, dx: x - d.at[0], dy: y - d.at[1] });
+    send({ do: 'move-picture', storey: work().dataset.storey, dx: x - d.at[0], dy: y - d.at[1] });
   else if (mark.dataset.drag.startsWith('wall:')) {
     const [, room, wall] = mark.dataset.drag.split(':');
     const [dx, dy] = [x - d.at[0], y - d.at[1]];

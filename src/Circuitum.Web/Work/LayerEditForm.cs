@@ -1,15 +1,21 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Web.Work;
 
-/// <summary>The part of the form reader that edits amendment layers.</summary>
-public sealed partial class EditForm
+/// <summary>A posted form that edits amendment layers.</summary>
+public sealed class LayerEditForm(IFormCollection form)
 {
+    // A note of an amendment is the longest thing that is typed.
+    private const int LongestValue = 400;
+
+    private string problem = "";
+
     /// <summary>The edit of amendment layers that the form asks for, or none with the problem.</summary>
     /// <param name="offered">Whole layers that can be taken, by their names.</param>
-    public (LayerEdit? Edit, string Problem) Layer(ImmutableArray<AmendmentLayer> offered)
+    public (LayerEdit? Edit, string Problem) Read(ImmutableArray<AmendmentLayer> offered)
     {
         LayerEdit? edit = Text("do") switch
         {
@@ -62,5 +68,39 @@ public sealed partial class EditForm
             Least = kind == LocalDemandKind.Boxes ? Number("least", "How many") ?? 1 : 1,
             Appliance = kind == LocalDemandKind.OwnCircuit ? Text("appliance") : null,
         };
+    }
+
+    private string Text(string name) =>
+        form[name].ToString() is { Length: > LongestValue } text ? text[..LongestValue] : form[name].ToString();
+
+    private string? Optional(string name) => Text(name) is { Length: > 0 } text ? text : null;
+
+    private int? Number(string name, string label)
+    {
+        if (Text(name) is not { Length: > 0 } text)
+            return null;
+        if (int.TryParse(text, NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var value))
+            return value;
+        problem = $"{label}: type a whole number.";
+        return null;
+    }
+
+    private double? Decimal(string name, string label)
+    {
+        if (Text(name) is not { Length: > 0 } text)
+            return null;
+        if (double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value))
+            return value;
+        problem = $"{label}: type a number.";
+        return null;
+    }
+
+    private T Word<T>(string name, string label)
+        where T : struct, Enum
+    {
+        if (!int.TryParse(Text(name), out _) && Enum.TryParse<T>(Text(name), true, out var value))
+            return value;
+        problem = $"{label}: choose one of the list.";
+        return default;
     }
 }

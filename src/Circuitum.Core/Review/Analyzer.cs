@@ -2,7 +2,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Checks;
 using Circuitum.Core.Jobs;
 
-namespace Circuitum.Core;
+namespace Circuitum.Core.Review;
 
 /// <summary>The one pure function of the product: a job goes in, everything derived from it comes out.</summary>
 public static class Analyzer

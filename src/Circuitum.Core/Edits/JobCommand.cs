@@ -1,6 +1,6 @@
 using Circuitum.Core.Jobs;
 
-namespace Circuitum.Core.Commands;
+namespace Circuitum.Core.Edits;
 
 /// <summary>An edit of a job. Pure: it takes a job and gives another, or a sentence that says why not.</summary>
 /// <param name="Title">What undo calls it.</param>

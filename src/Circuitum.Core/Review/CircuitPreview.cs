@@ -3,7 +3,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Checks;
 using Circuitum.Core.Jobs;
 
-namespace Circuitum.Core;
+namespace Circuitum.Core.Review;
 
 /// <summary>What a move of boxes would make of the circuits that it touches. Nothing is changed.</summary>
 /// <param name="Now">The touched circuits as they are.</param>

@@ -1,4 +1,4 @@
-namespace Circuitum.Core;
+namespace Circuitum.Core.Review;
 
 /// <summary>Something that two editions ask for differently in one house.</summary>
 /// <param name="Where">The room, or the house.</param>

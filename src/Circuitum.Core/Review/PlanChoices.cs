@@ -2,36 +2,21 @@ using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
 
-namespace Circuitum.Core;
+namespace Circuitum.Core.Review;
 
-/// <summary>Makes whole plans with different aims: fewest breakers, least wire, least darkness, and the job's own weights.</summary>
+/// <summary>Makes whole plans for each of the aims and scores them.</summary>
 public static class PlanChoices
 {
-    /// <summary>The aims by name, in the order in which they are shown.</summary>
-    public static ImmutableArray<(string Name, PlanWeights? Weights)> Aims { get; } =
-    [
-        ("own weights", null),
-        ("fewest breakers", PlanWeights.FewestBreakers),
-        ("least wire", PlanWeights.LeastWire),
-        ("least darkness", PlanWeights.LeastDarkness),
-    ];
-
-    /// <summary>The job planned afresh for an aim; its own weights stay in the document.</summary>
-    public static Job Plan(Job job, PlanWeights? weights)
-    {
-        var planned = Planner.PlanAfresh(weights is null ? job : job with { Preferences = job.Preferences with { Weights = weights } });
-        return planned with { Preferences = job.Preferences };
-    }
-
     /// <summary>The plan that stands and one for each aim.</summary>
     public static ImmutableArray<PlanChoice> Of(Job job) =>
-        [Score("as it stands", job, job), .. Aims.Select(a => Score(a.Name, Plan(job, a.Weights), job))];
+        [Score("as it stands", job, job), .. PlanAims.All.Select(a => Score(a.Name, PlanAims.Plan(job, a.Weights), job))];
 
     /// <summary>What planning afresh would save, by the job's own weights, and what it would move.</summary>
     public static Explain.Derivation Saving(JobAnalysis now)
     {
-        var after = Score("afresh", Plan(now.Job, null), now.Job);
+        var after = Score("afresh", PlanAims.Plan(now.Job, null), now.Job);
         var (before, then) = (PlanExplain.CostOf(now.House), PlanExplain.CostOf(after.Analysis.House));
         var saving = before - then;
         return new("Planning afresh", saving > 0 ? $"{PlanExplain.Money(saving)} less" : "saves nothing")

@@ -6,28 +6,7 @@ using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Checks;
 
-/// <summary>The edits that clear findings about boxes.</summary>
-internal static class BoxFixes
-{
-    internal static FindingFix Propose(RoomShape room) =>
-        new($"Propose the boxes of {room.Room.Name}", "propose-boxes", [("room", room.Room.Id)]);
-
-    internal static FindingFix AddReceptacle(RoomShape room, int wall, Length along) =>
-        new(
-            "Add a receptacle there",
-            "add-box",
-            [("kind", nameof(BoxKind.Receptacle)), ("room", room.Room.Id), ("wall", $"{wall}"), ("along", LengthText.Print(along))]
-        );
-
-    internal static FindingFix MoveTo(string title, string box, Point at) =>
-        new(title, "move-box", [("box", box), ("x", Inches(at.X)), ("y", Inches(at.Y))]);
-
-    internal static FindingFix Set(string title, string box, string field, string value) =>
-        new(title, "set-box", [("box", box), ("field", field), ("value", value)]);
-
-    private static string Inches(Length length) => length.InInches.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture);
-}
-
+/// <summary>Wall and counter spaces that no receptacle reaches.</summary>
 internal static class Spaces
 {
     internal static (Length Inches, string Words)? TooFar(JobAnalysis a, RoomShape shape, WallSpace space, Length reach, bool counter)

@@ -1,7 +1,7 @@
 using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
 
-namespace Circuitum.Core.Commands;
+namespace Circuitum.Core.Edits;
 
 /// <summary>What came of a command: a new job, or why not.</summary>
 /// <param name="Job">The changed job, or none.</param>

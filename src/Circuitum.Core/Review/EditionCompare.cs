@@ -3,9 +3,10 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
 using Circuitum.Core.Protection;
 
-namespace Circuitum.Core;
+namespace Circuitum.Core.Review;
 
 /// <summary>Compares what two editions ask for in one house: boxes, protection and fan boxes.</summary>
 public static class EditionCompare

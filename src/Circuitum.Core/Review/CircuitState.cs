@@ -1,6 +1,6 @@
 using System.Collections.Immutable;
 
-namespace Circuitum.Core;
+namespace Circuitum.Core.Review;
 
 /// <summary>What one circuit is, or would be.</summary>
 /// <param name="Number">Its number; 0 for a new one.</param>

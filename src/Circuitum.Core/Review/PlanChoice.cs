@@ -1,7 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 
-namespace Circuitum.Core;
+namespace Circuitum.Core.Review;
 
 /// <summary>A whole plan to hold beside another.</summary>
 /// <param name="Name">What it aims at.</param>

@@ -5,7 +5,7 @@ using Circuitum.Core.Circuits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Panels;
 
-namespace Circuitum.Core;
+namespace Circuitum.Core.Planning;
 
 /// <summary>Fills what is undecided in a job.</summary>
 public static class Planner
