@@ -1,29 +1,15 @@
 using System.CommandLine;
 using Circuitum.Cli;
+using Circuitum.Formats.Exports;
 
 var file = new Argument<FileInfo>("file") { Description = "A job file." };
 var output = new Option<FileInfo>("--out") { Description = "Where to write. Without it, standard output." };
 var form = new Option<string>("--as")
 {
-    Description =
-        "job-json, schedule-svg, plan-svg, plan-dxf; a list: schedule-csv, "
-        + $"{string.Join(", ", Circuitum.Formats.Lists.Names.Select(n => $"{n}-csv"))}, lists-xlsx; a paper: "
-        + $"{string.Join(", ", Circuitum.Formats.Pdf.Papers.Names.Select(n => $"{n}-pdf"))}; stickers: cable-stickers-pdf, "
-        + "breaker-stickers-pdf.",
+    Description = $"What to write: {string.Join(", ", ExportList.All.Select(e => e.Form))}.",
     Required = true,
 };
-form.AcceptOnlyFromAmong([
-    "schedule-csv",
-    "schedule-svg",
-    "job-json",
-    "plan-svg",
-    "plan-dxf",
-    "lists-xlsx",
-    "cable-stickers-pdf",
-    "breaker-stickers-pdf",
-    .. Circuitum.Formats.Lists.Names.Select(n => $"{n}-csv"),
-    .. Circuitum.Formats.Pdf.Papers.Names.Select(n => $"{n}-pdf"),
-]);
+form.AcceptOnlyFromAmong([.. ExportList.All.Select(e => e.Form)]);
 var storey = new Option<string?>("--storey") { Description = "For plan-svg and plan-dxf: the storey's id; the first one without it." };
 var size = new Option<string>("--size") { Description = "For papers and stickers: letter or a4.", DefaultValueFactory = _ => "letter" };
 size.AcceptOnlyFromAmong("letter", "a4");

@@ -6,6 +6,7 @@ using Circuitum.Core.Planning;
 using Circuitum.Core.Review;
 using Circuitum.Formats;
 using Circuitum.Formats.Dxf;
+using Circuitum.Formats.Exports;
 using Circuitum.Storage;
 
 namespace Circuitum.Cli;
@@ -47,50 +48,12 @@ internal static class Work
     {
         if (await Read(file, cancel) is not { } job)
             return 2;
-        if (form == "job-json")
-            return await Write(output, JobFile.Write(job), cancel);
-        var analysis = Analyzer.Analyze(job);
-        if (form.EndsWith("-stickers-pdf", StringComparison.Ordinal))
-        {
-            var (breakers, stock) = (
-                form.StartsWith("breaker", StringComparison.Ordinal),
-                StickerSheet.Stocks.Where(s => s.Size == size).ToList()
-            );
-            return await WriteBytes(
-                output,
-                Formats.Pdf.PdfSheet.Make(
-                    $"Stickers, {job.Name}",
-                    StickerSheet.Of(
-                        breakers ? StickerSheet.Breakers(analysis) : StickerSheet.Cables(analysis),
-                        breakers ? stock[^1] : stock[0],
-                        1,
-                        lines: false
-                    )
-                ),
-                cancel
-            );
-        }
-
-        if (form.EndsWith("-pdf", StringComparison.Ordinal))
-            return await WriteBytes(output, Formats.Pdf.Papers.Make(analysis, form[..^4], 0, size), cancel);
-        if (form == "lists-xlsx")
-            return await WriteBytes(output, ListsXlsx.Write(analysis), cancel);
-        if (form.EndsWith("-csv", StringComparison.Ordinal) && Lists.Names.Contains(form[..^4]))
-            return await Write(output, Lists.Csv(analysis, form[..^4]), cancel);
-        switch (form)
-        {
-            case "schedule-csv":
-                return await Write(output, ScheduleCsv.Write(analysis), cancel);
-            case "schedule-svg":
-                return await Write(output, ScheduleSvg.Draw(analysis), cancel);
-            default:
-                var id = storey ?? job.Storeys.FirstOrDefault()?.Id;
-                if (job.StoreyById(id) is null)
-                    return Fail($"--storey: there is no storey '{id}'. It has: {string.Join(", ", job.Storeys.Select(s => s.Id))}.");
-                if (form == "plan-dxf")
-                    return await Write(output, DxfWriter.Write(analysis, id!), cancel);
-                return await Write(output, PlanSvg.Draw(analysis, new PlanView(id!, PlanStage.Circuits, StandAlone: true)), cancel);
-        }
+        if (ExportList.ByForm(form) is not { } export)
+            return Fail($"--as: there is no form '{form}'. There are: {string.Join(", ", ExportList.All.Select(e => e.Form))}.");
+        var of = storey ?? job.Storeys.FirstOrDefault()?.Id;
+        if (export.OfStorey && job.StoreyById(of) is null)
+            return Fail($"--storey: there is no storey '{of}'. It has: {string.Join(", ", job.Storeys.Select(s => s.Id))}.");
+        return await WriteBytes(output, export.Write(new(Analyzer.Analyze(job)) { Storey = of, Size = size }), cancel);
     }
 
     internal static async Task<int> ReadDrawing(FileInfo file, FileInfo? output, Layers layers, CancellationToken cancel)

@@ -144,7 +144,7 @@ public static class AnalysisJson
                     severity = f.Severity,
                     citation = f.Citation,
                     sentence = f.Sentence,
-                    subjects = f.Subjects,
+                    subjects = f.Subjects.Select(x => $"{x}"),
                     fix = f.Fix is { } fix
                         ? new
                         {

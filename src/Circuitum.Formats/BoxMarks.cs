@@ -21,7 +21,7 @@ internal static class BoxMarks
             sheet.Part($"marks-{shape.Room.Id}", () => Room(sheet.Writer, a, view, shape, byRoom[shape.Room.Id], wrong));
     }
 
-    private static void Room(XmlWriter w, JobAnalysis a, PlanView view, RoomShape shape, IEnumerable<Box> boxes, HashSet<string> subjects)
+    private static void Room(XmlWriter w, JobAnalysis a, PlanView view, RoomShape shape, IEnumerable<Box> boxes, HashSet<Subject> subjects)
     {
         foreach (var box in boxes)
         {
@@ -31,7 +31,7 @@ internal static class BoxMarks
             var (x, y) = (at.X.InInches, at.Y.InInches);
             var circuit = a.CircuitOf(box.Id);
             var picked = view.Selected == $"box:{box.Id}" || (circuit is not null && view.Selected == $"circuit:{circuit.Number}");
-            var wrong = subjects.Contains($"box:{box.Id}");
+            var wrong = subjects.Contains(Subject.Box(box.Id));
             w.WriteStartElement("g");
             w.WriteAttributeString(
                 "class",

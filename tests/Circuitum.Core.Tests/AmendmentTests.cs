@@ -1,3 +1,4 @@
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
@@ -155,7 +156,7 @@ public class AmendmentTests
                     )
                 )
             )
-            .Findings.ShouldContain(f => f.RuleId == "local.1-1" && f.Subjects.Contains("room:bedroom"));
+            .Findings.ShouldContain(f => f.RuleId == "local.1-1" && f.Subjects.Contains(Subject.Parse("room:bedroom")));
         Analyzer
             .Analyze(
                 With(

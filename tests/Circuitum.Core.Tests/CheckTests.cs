@@ -372,7 +372,7 @@ public class CheckTests
         var all = Analyzer.Analyze(Planned).Findings.Where(f => f.RuleId == "box.outdoor").ToList();
         all.ShouldBeEmpty();
         var bare = Analyzer.Analyze(Planned.Without(b => b.Room == "porch")).Findings.Where(f => f.RuleId == "box.outdoor").ToList();
-        bare.Select(f => f.Subjects.Single()).Order().ShouldBe(["room:porch", "storey:first"]);
+        bare.Select(f => $"{f.Subjects.Single()}").Order().ShouldBe(["room:porch", "storey:first"]);
     }
 
     [Fact]
@@ -421,20 +421,19 @@ public class CheckTests
         a.Findings.Select(f => f.Severity).ShouldBeInOrder();
         foreach (var subject in a.Findings.SelectMany(f => f.Subjects))
         {
-            var id = subject[(subject.IndexOf(':', StringComparison.Ordinal) + 1)..];
-            var known = subject.Split(':')[0] switch
+            var known = subject.Kind switch
             {
-                "room" => a.Job.RoomById(id) is not null,
-                "appliance" => a.Job.ApplianceById(id) is not null,
-                "storey" => a.Job.StoreyById(id) is not null,
-                "box" => a.Boxes.ContainsKey(id),
-                "panel" => a.Panel?.Id == id,
-                "opening" => a.Job.Openings.Any(o => o.Id == id),
-                "wall" => a.Job.RoomById(id.Split(':')[0]) is not null,
-                "circuit" => a.Circuits.Any(c => $"{c.Number}" == id),
+                SubjectKind.Room or SubjectKind.Wall => a.Job.RoomById(subject.Id) is not null,
+                SubjectKind.Appliance => a.Job.ApplianceById(subject.Id) is not null,
+                SubjectKind.Storey => a.Job.StoreyById(subject.Id) is not null,
+                SubjectKind.Box => a.Boxes.ContainsKey(subject.Id),
+                SubjectKind.Panel => a.Panel?.Id == subject.Id,
+                SubjectKind.Opening => a.Job.Openings.Any(o => o.Id == subject.Id),
+                SubjectKind.Circuit => a.CircuitByNumber(subject.Number!.Value) is not null,
                 _ => false,
             };
-            known.ShouldBeTrue(subject);
+            known.ShouldBeTrue($"{subject}");
+            Subject.Parse($"{subject}").ShouldBe(subject);
         }
     }
 }

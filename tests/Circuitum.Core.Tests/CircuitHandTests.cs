@@ -129,7 +129,7 @@ public class CircuitHandTests
                 .ShouldBe(
                     then.Findings.Where(f =>
                             f.Severity != Severity.Note
-                            && f.Subjects.Contains($"circuit:{state.Number}")
+                            && f.Subjects.Contains(Subject.Parse($"circuit:{state.Number}"))
                             && !f.RuleId.StartsWith("panel.", StringComparison.Ordinal)
                         )
                         .Select(f => NoLabel(f.Sentence)),
@@ -159,7 +159,7 @@ public class CircuitHandTests
         Analyzer
             .Analyze(new AssignBoxes(["bedroom.r1"], range).Apply(Planned).Job!)
             .Findings.ShouldContain(f =>
-                f.RuleId == "circuit.volts" && f.Severity == Severity.Must && f.Subjects.Contains("box:bedroom.r1")
+                f.RuleId == "circuit.volts" && f.Severity == Severity.Must && f.Subjects.Contains(Subject.Parse("box:bedroom.r1"))
             );
     }
 

@@ -30,7 +30,7 @@ public class DataCableTests
         );
         var found = with.Findings.Single(f => f.RuleId == "wire.data");
         found.Severity.ShouldBe(Severity.Should);
-        found.Subjects[0].ShouldBe($"wall:{shape.Room.Id}:{wall}");
+        $"{found.Subjects[0]}".ShouldBe($"wall:{shape.Room.Id}:{wall}");
         var closed = new CloseWall(shape.Room.Id, wall, true).Apply(with.Job).Job!;
         closed.Walls.Single().DataCable.ShouldBeTrue();
         Analyzer.Analyze(closed).Findings.ShouldNotContain(f => f.RuleId == "wire.data");

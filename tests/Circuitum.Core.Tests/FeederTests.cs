@@ -56,7 +56,7 @@ public class FeederTests
 
         var shallow = Analyzer
             .Analyze(Say(job, o => o with { Depth = Length.Inches(inches - 1) }))
-            .Findings.Single(x => x.RuleId == "wire.depth" && x.Subjects.Contains("panel:sub"));
+            .Findings.Single(x => x.RuleId == "wire.depth" && x.Subjects.Contains(Subject.Parse("panel:sub")));
         shallow.Sentence.ShouldContain(
             $"lies {LengthText.Show(Length.Inches(inches - 1))} deep; {LengthText.Show(Length.Inches(inches))} is the least"
         );

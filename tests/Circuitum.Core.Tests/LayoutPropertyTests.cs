@@ -1,3 +1,4 @@
+using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
@@ -225,7 +226,7 @@ public class LayoutPropertyTests
                         .Select(s => Places.Of(house, s).InchesTo(middle))
                         .DefaultIfEmpty(double.MaxValue)
                         .Min();
-                    (near <= 72 + 8 || findings.Any(f => f.Subjects.Contains($"opening:{door.Opening.Id}"))).ShouldBeTrue(
+                    (near <= 72 + 8 || findings.Any(f => f.Subjects.Contains(Subject.Parse($"opening:{door.Opening.Id}")))).ShouldBeTrue(
                         $"seed {seed}, {room.Room.Id} from {door.Beyond ?? "outside"}: {near:0} in"
                     );
                 }

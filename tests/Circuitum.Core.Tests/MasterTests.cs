@@ -1,3 +1,4 @@
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
@@ -40,7 +41,7 @@ public class MasterTests
         var after = Analyzer.Analyze(moved);
         after.Findings.ShouldContain(f =>
             f.RuleId == "circuit.zone"
-            && f.Subjects.Contains($"circuit:{kitchen}")
+            && f.Subjects.Contains(Subject.Parse($"circuit:{kitchen}"))
             && f.Sentence.Contains("a kitchen and a bedroom should not go dark together")
         );
         var why = after.Why($"circuit.{kitchen}.division").ShouldNotBeNull();

@@ -49,7 +49,7 @@ public class PairTests
             Offer.Saving.InFeet - 1
         );
         A.Findings.ShouldContain(f => f.RuleId == "circuit.pair" && f.Fix!.Edit is PairCircuits);
-        paired.Findings.ShouldNotContain(f => f.RuleId == "circuit.pair" && f.Subjects.Contains($"circuit:{Offer.First}"));
+        paired.Findings.ShouldNotContain(f => f.RuleId == "circuit.pair" && f.Subjects.Contains(Subject.Parse($"circuit:{Offer.First}")));
     }
 
     [Theory]

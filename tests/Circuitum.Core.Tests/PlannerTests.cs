@@ -67,7 +67,7 @@ public class PlannerTests
         Analyzer
             .Analyze(moved)
             .Findings.ShouldContain(f =>
-                f.RuleId == "circuit.bathroom" && f.Severity == Severity.Must && f.Subjects.Contains($"box:{box}")
+                f.RuleId == "circuit.bathroom" && f.Severity == Severity.Must && f.Subjects.Contains(Subject.Parse($"box:{box}"))
             );
     }
 

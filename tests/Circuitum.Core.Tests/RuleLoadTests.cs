@@ -62,7 +62,7 @@ public class RuleLoadTests
         c.Breaker.ShouldBe(20);
         c.Cable.ShouldBe("12-2");
         kitchen.Findings.ShouldContain(f =>
-            f.RuleId == "circuit.overload" && f.Severity == Severity.Must && f.Subjects.Contains($"circuit:{c.Number}")
+            f.RuleId == "circuit.overload" && f.Severity == Severity.Must && f.Subjects.Contains(Subject.Parse($"circuit:{c.Number}"))
         );
 
         var one = Together(job, CircuitPurpose.Appliance, Outlets(job, "dishwasher"));
@@ -96,7 +96,7 @@ public class RuleLoadTests
         var c = a.CircuitOf(boxes.Length > 0 ? boxes[0] : "more0")!;
         c.Boxes.Length.ShouldBe(14);
         c.Breaker.ShouldBe(20);
-        a.Findings.ShouldContain(f => f.RuleId == "circuit.count" && f.Subjects.Contains($"circuit:{c.Number}"));
+        a.Findings.ShouldContain(f => f.RuleId == "circuit.count" && f.Subjects.Contains(Subject.Parse($"circuit:{c.Number}")));
         a.Findings.ShouldNotContain(f => f.RuleId == "circuit.overload");
     }
 

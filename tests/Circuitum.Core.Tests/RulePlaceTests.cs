@@ -208,7 +208,7 @@ public class RulePlaceTests
     public void Three_hundred_houses_have_no_box_in_a_corner_in_an_opening_or_on_another_box() =>
         HouseSet
             .All.SelectMany(h =>
-                h.House.Findings.Where(f => f.RuleId == "box.body" && h.House.Boxes[f.Subjects[0][4..]].Appliance is null)
+                h.House.Findings.Where(f => f.RuleId == "box.body" && h.House.Boxes[f.Subjects[0].Id].Appliance is null)
                     .Select(f => $"house {h.Seed}: {f.Sentence}")
             )
             .Take(10)
@@ -494,7 +494,7 @@ public class RulePlaceTests
         a.Findings.ShouldNotContain(f => f.RuleId == rule);
         Analyzer
             .Analyze(planned.Without(b => b.Serves == "extra"))
-            .Findings.ShouldContain(f => f.RuleId == rule && f.Subjects.Contains("appliance:extra"));
+            .Findings.ShouldContain(f => f.RuleId == rule && f.Subjects.Contains(Subject.Parse("appliance:extra")));
     }
 
     [Fact]

@@ -36,7 +36,7 @@ public sealed class BoxWebTests : WebHouse
         var job = await Proposed();
         var box = job.Decisions.Boxes.First(b => b.Kind == BoxKind.Receptacle && b.Room == "living");
         var here = Places.Of(Circuitum.Core.Geometry.HouseShape.Of(job), box);
-        string Ask(double x, double y, string id) => $"/jobs/gull-cottage/boxes?handler=reach&storey=ground&box={id}&x={x:0.##}&y={y:0.##}";
+        string Ask(double x, double y, string id) => $"/jobs/gull-cottage/preview/reach?storey=ground&box={id}&x={x:0.##}&y={y:0.##}";
         var still = await Web.GetAsync(Ask(here.X.InInches, here.Y.InInches, box.Id));
         still.Headers.GetValues("X-Worst").Single().ShouldBe("");
         (await still.Content.ReadAsStringAsync()).ShouldContain("part-reach");
@@ -238,7 +238,7 @@ public sealed class BoxWebTests : WebHouse
                 )
             )
             .ShouldContain("locked");
-        (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=why&key=plan")).ShouldContain(
+        (await Web.GetStringAsync("/jobs/gull-cottage/why?key=plan")).ShouldContain(
             "No division that keeps rooms whole and zones together is cheaper"
         );
     }

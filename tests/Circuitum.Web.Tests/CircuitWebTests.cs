@@ -27,24 +27,20 @@ public sealed class CircuitWebTests : WebHouse
     {
         var job = await Planned();
         var before = await Web.GetStringAsync(File);
-        using var all = JsonDocument.Parse(await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=moves&box=living.r1"));
+        using var all = JsonDocument.Parse(await Web.GetStringAsync("/jobs/gull-cottage/preview/moves?box=living.r1"));
         all.RootElement.EnumerateArray()
             .Select(c => c.GetProperty("number").GetInt32())
             .Order()
             .ShouldBe(job.Decisions.Circuits.Select(c => c.Number).Order());
-        using var room = JsonDocument.Parse(await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=moves&room=living"));
+        using var room = JsonDocument.Parse(await Web.GetStringAsync("/jobs/gull-cottage/preview/moves?room=living"));
         room.RootElement.GetArrayLength().ShouldBeGreaterThan(0);
         var bath = job.Decisions.Circuits.First(c => c.Purpose == CircuitPurpose.Bathroom).Number;
-        (await Web.GetStringAsync($"/jobs/gull-cottage/circuits?handler=move&box=living.r1&circuit={bath}")).ShouldContain(
-            "may not be on circuit"
-        );
-        (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=move&box=living.r1&circuit=new")).ShouldContain(", new");
-        (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=move&box=living.r1&circuit=99")).ShouldContain(
-            "There is no circuit 99."
-        );
-        (await Web.GetAsync("/jobs/gull-cottage/circuits?handler=moves&room=ghost")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Web.GetStringAsync($"/jobs/gull-cottage/preview/move?box=living.r1&circuit={bath}")).ShouldContain("may not be on circuit");
+        (await Web.GetStringAsync("/jobs/gull-cottage/preview/move?box=living.r1&circuit=new")).ShouldContain(", new");
+        (await Web.GetStringAsync("/jobs/gull-cottage/preview/move?box=living.r1&circuit=99")).ShouldContain("There is no circuit 99.");
+        (await Web.GetAsync("/jobs/gull-cottage/preview/moves?room=ghost")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
         (await Web.GetStringAsync(File)).ShouldBe(before);
-        (await Web.GetStringAsync("/jobs/gull-cottage/circuits?handler=why&key=afresh")).ShouldContain("Planning afresh");
+        (await Web.GetStringAsync("/jobs/gull-cottage/why?key=afresh")).ShouldContain("Planning afresh");
     }
 
     [Fact]
@@ -206,7 +202,9 @@ public sealed class CircuitWebTests : WebHouse
             .ShouldContain("not there any more");
         Alert(await Edit(Runs, "lead-cable", ("from", ""), ("to", "nobody"), ("storey", "ground"), ("x", "1"), ("y", "1")))
             .ShouldContain("no such cable");
-        (await Web.GetAsync($"{Runs}?handler=lead&storey=ground&from=&to={first.Run.First}&x=1e9&y=0")).IsSuccessStatusCode.ShouldBeFalse();
+        (
+            await Web.GetAsync($"/jobs/gull-cottage/preview/lead?storey=ground&from=&to={first.Run.First}&x=1e9&y=0")
+        ).IsSuccessStatusCode.ShouldBeFalse();
         Alert(await Edit(Runs, "lock-run", ("circuit", $"{first.Number}"))).ShouldBe("");
         (await Stored()).Decisions.Circuits.Single(c => c.Number == first.Number).Run!.Value.Length.ShouldBe(first.Run.Cables.Count());
         Alert(await Edit(Runs, "lead-over-room", ("from", ""), ("to", first.Run.First!), ("room", "kitchen"))).ShouldContain("is locked");

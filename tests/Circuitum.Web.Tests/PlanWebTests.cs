@@ -43,8 +43,8 @@ public sealed class PlanWebTests : WebHouse
     [Fact]
     public async Task A_typed_length_is_read_in_one_place()
     {
-        (await Web.GetStringAsync("/jobs/gull-cottage/rooms?handler=length&text=12'6 1/2")).ShouldBe("150.5");
-        (await Web.GetAsync("/jobs/gull-cottage/rooms?handler=length&text=abc")).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await Web.GetStringAsync("/length?text=12'6 1/2")).ShouldBe("150.5");
+        (await Web.GetAsync("/length?text=abc")).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
     }
 
     private async Task<HttpResponseMessage> Send(string address, string name, byte[] bytes, params (string Name, string Value)[] fields)

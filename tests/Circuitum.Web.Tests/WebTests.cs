@@ -37,7 +37,7 @@ public sealed class WebTests : WebHouse
         var csv = await Web.GetAsync("/jobs/tamarack-row/files/schedule.csv");
         csv.Content.Headers.ContentType!.MediaType.ShouldBe("text/csv");
         (await csv.Content.ReadAsStringAsync()).ShouldContain("Electric range");
-        (await Web.GetStringAsync("/jobs/tamarack-row/circuits?handler=why&key=circuit.1.load")).ShouldContain("220.55");
+        (await Web.GetStringAsync("/jobs/tamarack-row/why?key=circuit.1.load")).ShouldContain("220.55");
         await Edit("/jobs/tamarack-row/circuits", ("do", "undo"));
         (await Web.GetStringAsync("/jobs/tamarack-row/circuits")).ShouldContain("No circuits yet");
         await Edit("/jobs/tamarack-row/circuits", ("do", "redo"));

@@ -7,8 +7,8 @@ namespace Circuitum.Core.Analysis;
 /// <param name="Severity">How grave.</param>
 /// <param name="Citation">Section in the job's edition, or practice.</param>
 /// <param name="Sentence">What, where and by which numbers.</param>
-/// <param name="Subjects">What it is about: <c>box:ID</c>, <c>room:ID</c>, <c>circuit:N</c>, <c>appliance:ID</c>, <c>panel:ID</c>.</param>
-public sealed record Finding(string RuleId, Severity Severity, string Citation, string Sentence, ImmutableArray<string> Subjects)
+/// <param name="Subjects">What it is about, the first thing first.</param>
+public sealed record Finding(string RuleId, Severity Severity, string Citation, string Sentence, ImmutableArray<Subject> Subjects)
 {
     /// <summary>An edit that would clear it, where one is plain; the person decides.</summary>
     public FindingFix? Fix { get; init; }

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Commands;
@@ -9,11 +10,13 @@ namespace Circuitum.Core.Checks;
 /// <summary>R314, R315: alarms in bedrooms, outside them and on each storey, and clear of what sets them off.</summary>
 internal sealed class Alarms : ICheck
 {
+    public ImmutableArray<string> Rules => ["box.alarm", "box.alarmPlace"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         var alarms = a.Job.Decisions.Boxes.Where(b => b.Kind == BoxKind.SmokeAlarm).ToList();
         foreach (var room in a.House.Rooms.Where(r => r.Room.Kind == RoomKind.Bedroom && !alarms.Any(b => b.Room == r.Room.Id)))
-            yield return CheckList.Make(a, "box.alarm", $"{room.Room.Name} has no smoke alarm.", $"room:{room.Room.Id}") with
+            yield return CheckList.Make(a, "box.alarm", $"{room.Room.Name} has no smoke alarm.", Subject.Room(room.Room.Id)) with
             {
                 Fix = BoxFixes.Propose(room),
             };
@@ -25,7 +28,7 @@ internal sealed class Alarms : ICheck
                     a,
                     "box.alarm",
                     $"No smoke alarm outside the bedrooms, in {hall.Room.Name}.",
-                    $"room:{hall.Room.Id}"
+                    Subject.Room(hall.Room.Id)
                 ) with
                 {
                     Fix = BoxFixes.Propose(hall),
@@ -35,7 +38,7 @@ internal sealed class Alarms : ICheck
                     a,
                     "box.alarm",
                     $"The alarm in {hall.Room.Name} does not sense carbon monoxide; the house has an attached garage or burns fuel.",
-                    $"box:{here[0].Id}"
+                    Subject.Box(here[0].Id)
                 ) with
                 {
                     Fix = BoxFixes.Change("Make it sense carbon monoxide", here[0].Id, new() { CarbonMonoxide = true }),
@@ -48,7 +51,7 @@ internal sealed class Alarms : ICheck
                 && !alarms.Any(b => a.House[b.Room].Room.Storey == s.Id)
             )
         )
-            yield return CheckList.Make(a, "box.alarm", $"{storey.Name} has no smoke alarm.", $"storey:{storey.Id}") with
+            yield return CheckList.Make(a, "box.alarm", $"{storey.Name} has no smoke alarm.", Subject.Storey(storey.Id)) with
             {
                 Fix = new("Propose the boxes of the house", new ProposeBoxes(null)),
             };
@@ -63,7 +66,7 @@ internal sealed class Alarms : ICheck
                     $"{a.House[alarm.Room].Room.Name}: the alarm {alarm.Id} stands "
                         + $"{LengthText.Show(Length.Inches(near.Inches).RoundTo(Length.Inches(1)))} from {near.What}; it wants "
                         + $"{LengthText.Show(Length.Inches(near.Needed))}.",
-                    $"box:{alarm.Id}"
+                    Subject.Box(alarm.Id)
                 ) with
                 {
                     Fix = Clear(a, alarm),

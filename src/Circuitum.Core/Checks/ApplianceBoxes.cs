@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
@@ -7,6 +8,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>An outlet for each appliance.</summary>
 internal sealed class ApplianceBoxes : ICheck
 {
+    public ImmutableArray<string> Rules => ["box.appliance"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         var most = a.Edition.Number("applianceReceptacleReachIn");
@@ -17,7 +20,7 @@ internal sealed class ApplianceBoxes : ICheck
                     a,
                     "box.appliance",
                     $"{ApplianceFacts.Of(appliance).Name} has no outlet.",
-                    $"appliance:{appliance.Id}"
+                    Subject.Appliance(appliance.Id)
                 ) with
                 {
                     Fix = BoxFixes.Propose(a.House[appliance.Room]),
@@ -32,7 +35,7 @@ internal sealed class ApplianceBoxes : ICheck
                     "box.appliance",
                     $"The outlet for {ApplianceFacts.Of(appliance).Name} is {inches / 12:0.0} ft away; the limit is "
                         + $"{a.Edition.Say("applianceReceptacleReachIn")}.",
-                    $"box:{box.Id}"
+                    Subject.Box(box.Id)
                 ) with
                 {
                     Fix = BoxFixes.MoveTo("Move it to the appliance", box.Id, Places.Of(a.House[appliance.Room], appliance.Spot)),

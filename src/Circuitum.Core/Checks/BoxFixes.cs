@@ -1,5 +1,4 @@
 using Circuitum.Core.Analysis;
-using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;

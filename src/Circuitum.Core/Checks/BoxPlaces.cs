@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
@@ -8,6 +9,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>Boxes in doorways and windows, boxes that wait, ratings and volumes.</summary>
 internal sealed class BoxPlaces : ICheck
 {
+    public ImmutableArray<string> Rules => ["box.door", "box.held", "box.rating", "box.volume"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (var box in a.Job.Decisions.Boxes)
@@ -26,7 +29,7 @@ internal sealed class BoxPlaces : ICheck
                     a,
                     "box.door",
                     $"{room.Room.Name}: {box.Id} stands in {(o.Opening.Kind == OpeningKind.Window ? "a window" : "a doorway")}.",
-                    $"box:{box.Id}"
+                    Subject.Box(box.Id)
                 ) with
                 {
                     Fix =
@@ -42,7 +45,7 @@ internal sealed class BoxPlaces : ICheck
                     "box.held",
                     $"{room.Room.Name}: {box.Id} waits for {held.WaitsFor}{(held.Ask.Length > 0 ? $"; ask {held.Ask}" : "")}. "
                         + $"Leave {LengthText.Show(held.Slack)} of slack.",
-                    $"box:{box.Id}"
+                    Subject.Box(box.Id)
                 );
             if (a.Specs.GetValueOrDefault(box.Id) is not { } spec)
                 continue;
@@ -51,13 +54,13 @@ internal sealed class BoxPlaces : ICheck
                     a,
                     "box.volume",
                     $"{room.Room.Name}: {box.Id} needs {fill.Inches3:0.00} in3; a {entry.Name} holds {entry.Volume:0.0}.",
-                    $"box:{box.Id}"
+                    Subject.Box(box.Id)
                 ) with
                 {
                     Fix = box.Size is not null ? BoxFixes.Change("Take the smallest that serves", box.Id, new() { Size = "" }) : null,
                 };
             if (spec.RatingFault is { } fault)
-                yield return CheckList.Make(a, "box.rating", $"{room.Room.Name}: {box.Id} {fault}.", $"box:{box.Id}") with
+                yield return CheckList.Make(a, "box.rating", $"{room.Room.Name}: {box.Id} {fault}.", Subject.Box(box.Id)) with
                 {
                     Fix = BoxFixes.Change("Take the rating that fits", box.Id, new() { Rating = 0 }),
                 };

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 
 namespace Circuitum.Core.Checks;
@@ -5,6 +6,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>Each box on a circuit.</summary>
 internal sealed class BoxesOnCircuits : ICheck
 {
+    public ImmutableArray<string> Rules => ["circuit.unassigned"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         var loose = a.Job.Decisions.Boxes.Where(b => b.Serves is null && a.CircuitOf(b.Id) is null).ToList();
@@ -14,7 +17,7 @@ internal sealed class BoxesOnCircuits : ICheck
                 "circuit.unassigned",
                 $"{loose.Count} {(loose.Count == 1 ? "box is" : "boxes are")} on no circuit: "
                     + $"{string.Join(", ", loose.Take(5).Select(b => b.Id))}{(loose.Count > 5 ? " and more" : "")}.",
-                [.. loose.Take(50).Select(b => $"box:{b.Id}")]
+                [.. loose.Take(50).Select(b => Subject.Box(b.Id))]
             );
     }
 }

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
@@ -7,6 +8,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>Buildings apart from the one of the service: one supply, and a disconnect that is large enough (225.30, 225.39).</summary>
 internal sealed class BuildingChecks : ICheck
 {
+    public ImmutableArray<string> Rules => ["feeder.oneSupply", "feeder.rating"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         if (a.Panel is not { } service)
@@ -38,7 +41,7 @@ internal sealed class BuildingChecks : ICheck
                                 ? "What stands there is fed from its panel."
                                 : "Put a panel there, or all of it on one circuit."
                         ),
-                    [.. circuits.Select(c => $"circuit:{c.Number}"), .. feeders.Select(f => $"panel:{f.Panel.Id}")]
+                    [.. circuits.Select(c => Subject.Circuit(c.Number)), .. feeders.Select(f => Subject.Panel(f.Panel.Id))]
                 ) with
                 {
                     Fix = Fix(circuits, panels),
@@ -61,7 +64,7 @@ internal sealed class BuildingChecks : ICheck
                         "feeder.rating",
                         $"The disconnect of {at.Panel.Name} is rated {rating} A; with {own} circuit{(own == 1 ? "" : "s")} "
                             + $"{least} A is the least.",
-                        $"panel:{at.Panel.Id}"
+                        Subject.Panel(at.Panel.Id)
                     );
             }
         }

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
@@ -8,13 +9,25 @@ using Circuitum.Core.Measure;
 namespace Circuitum.Core.Checks;
 
 /// <summary>Load limits, counts and darkness.</summary>
-internal sealed class CircuitLoads : ICheck
+internal sealed class CircuitLoads : ICircuitCheck
 {
+    public ImmutableArray<string> Rules =>
+        [
+            "circuit.apart",
+            "circuit.count",
+            "circuit.dark",
+            "circuit.half",
+            "circuit.mostReceptacles",
+            "circuit.overload",
+            "circuit.plugIn",
+            "circuit.receptacleBreaker",
+        ];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (var c in a.Circuits.Where(c => c.Wire is not null))
         {
-            var subject = $"circuit:{c.Number}";
+            var subject = Subject.Circuit(c.Number);
             var fixedFigure = c.Circuit.Purpose is CircuitPurpose.SmallAppliance or CircuitPurpose.Laundry;
             var cooking = c.Boxes.Any(b => a.Job.ApplianceById(b.Appliance) is { } x && ApplianceFacts.Of(x).Type.Cooking);
             var hvac = c.Boxes.Any(b =>
@@ -96,8 +109,8 @@ internal sealed class CircuitLoads : ICheck
                     a,
                     "circuit.dark",
                     $"Circuit {circuits[0]} carries all lights and receptacles of {room.Room.Name}.",
-                    $"room:{room.Room.Id}",
-                    $"circuit:{circuits[0]}"
+                    Subject.Room(room.Room.Id),
+                    Subject.Circuit(circuits[0])
                 );
         }
     }

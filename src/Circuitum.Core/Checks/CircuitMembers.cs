@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Codes;
@@ -7,8 +8,11 @@ using Circuitum.Core.Jobs;
 namespace Circuitum.Core.Checks;
 
 /// <summary>Boxes on circuits that may not serve them.</summary>
-internal sealed class CircuitMembers : ICheck
+internal sealed class CircuitMembers : ICircuitCheck
 {
+    public ImmutableArray<string> Rules =>
+        ["circuit.alone", "circuit.bathroom", "circuit.garage", "circuit.laundry", "circuit.smallAppliance", "circuit.volts"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (var c in a.Circuits)
@@ -24,8 +28,8 @@ internal sealed class CircuitMembers : ICheck
                     a,
                     "circuit.volts",
                     $"{box.Id} works at 120 V; circuit {c.Number} ({c.Label}) has a two-pole breaker for 240 V.",
-                    $"box:{box.Id}",
-                    $"circuit:{c.Number}"
+                    Subject.Box(box.Id),
+                    Subject.Circuit(c.Number)
                 );
 
             foreach (var box in c.Boxes)
@@ -43,8 +47,8 @@ internal sealed class CircuitMembers : ICheck
                             a,
                             "circuit.alone",
                             $"{ApplianceFacts.Of(guest).Name} is on small-appliance circuit {c.Number}; the job wants it alone.",
-                            $"box:{box.Id}",
-                            $"circuit:{c.Number}"
+                            Subject.Box(box.Id),
+                            Subject.Circuit(c.Number)
                         ) with
                         {
                             Fix = new("Give it a circuit of its own", new AssignBox(box.Id, null)),
@@ -59,8 +63,8 @@ internal sealed class CircuitMembers : ICheck
                     a,
                     rule,
                     $"{box.Id} may not be on circuit {c.Number} ({c.Label}). {why}",
-                    $"box:{box.Id}",
-                    $"circuit:{c.Number}"
+                    Subject.Box(box.Id),
+                    Subject.Circuit(c.Number)
                 );
             }
         }

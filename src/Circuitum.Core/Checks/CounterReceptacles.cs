@@ -1,6 +1,6 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
-using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -10,6 +10,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>210.52(C): reach along counters.</summary>
 internal sealed class CounterReceptacles : ICheck
 {
+    public ImmutableArray<string> Rules => ["box.counter", "box.island"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         var reach = Length.Inches(a.Edition.Number("counterReachIn"));
@@ -23,7 +25,7 @@ internal sealed class CounterReceptacles : ICheck
                         "box.counter",
                         $"{shape.Room.Name}: a counter space of {LengthText.Show(space.Length)} has {far.Words}; the limit is "
                             + $"{LengthText.Show(reach)}.",
-                        $"room:{shape.Room.Id}"
+                        Subject.Room(shape.Room.Id)
                     ) with
                     {
                         Fix = Spaces.Add(a, shape, space, reach, true),
@@ -45,7 +47,7 @@ internal sealed class CounterReceptacles : ICheck
         var receptacles = there.Where(b => b.Kind == BoxKind.Receptacle).ToList();
         var wanted = IslandRules.Wanted(a.Edition, island);
         Finding Make(string words) =>
-            CheckList.Make(a, "box.island", $"{shape.Room.Name}: {words}.", $"room:{shape.Room.Id}", $"counter:{island.Id}") with
+            CheckList.Make(a, "box.island", $"{shape.Room.Name}: {words}.", Subject.Room(shape.Room.Id), Subject.Counter(island.Id)) with
             {
                 Fix = BoxFixes.Propose(shape),
             };
@@ -75,7 +77,7 @@ internal sealed class CounterReceptacles : ICheck
                     + "top; "
                     + (a.Edition.Number("islandBelowMostIn") > 0 ? $"{a.Edition.Number("islandBelowMostIn"):0}\" is the most" : "none may")
                     + ".",
-                $"box:{low.Id}"
+                Subject.Box(low.Id)
             ) with
             {
                 Fix =

@@ -1,4 +1,4 @@
-using System.Globalization;
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
@@ -8,6 +8,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>Power through the studs of a wall in which data cable runs.</summary>
 internal sealed class DataCableChecks : ICheck
 {
+    public ImmutableArray<string> Rules => ["wire.data"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         if (!a.Job.Walls.Any(w => w.DataCable))
@@ -32,7 +34,7 @@ internal sealed class DataCableChecks : ICheck
                 "wire.data",
                 $"Data cable runs in the {LabelWriter.Facing(shape, number)} wall of {shape.Room.Name}, and cable of circuit "
                     + $"{string.Join(", ", circuits)} through its studs.",
-                [$"wall:{wall.Key.Room}:{number}", .. circuits.Select(c => $"circuit:{c}")]
+                [Subject.Wall(wall.Key.Room, number), .. circuits.Select(c => Subject.Circuit(c))]
             ) with
             {
                 Fix = new("Keep power out of it", new CloseWall(wall.Key.Room, number, Closed: true)),

@@ -1,8 +1,8 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
 using NetTopologySuite.Geometries;
 
 namespace Circuitum.Core.Checks;
@@ -10,6 +10,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>Doors that swing into each other.</summary>
 internal sealed class DoorSwings : ICheck
 {
+    public ImmutableArray<string> Rules => ["plan.swing"];
+
     private const double Hair = 0.25;
 
     public IEnumerable<Finding> Find(JobAnalysis a)
@@ -34,8 +36,8 @@ internal sealed class DoorSwings : ICheck
                     a,
                     "plan.swing",
                     $"The door to {Where(a, one.Door)} and the door to {Where(a, two.Door)} swing through the same place.",
-                    $"opening:{one.Door.Opening.Id}",
-                    $"opening:{o.Id}"
+                    Subject.Opening(one.Door.Opening.Id),
+                    Subject.Opening(o.Id)
                 ) with
                 {
                     Fix = new(

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
@@ -11,6 +12,9 @@ namespace Circuitum.Core.Checks;
 /// <summary>What cuts equipment off, where its plug is, and how boxes, holes and staples sit in the frame.</summary>
 internal sealed class EquipmentChecks : ICheck
 {
+    public ImmutableArray<string> Rules =>
+        ["box.beside", "box.body", "box.control", "box.disconnect", "box.pendant", "switch.neutral", "wire.hole", "wire.staple"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (var appliance in a.Job.Appliances)
@@ -25,7 +29,7 @@ internal sealed class EquipmentChecks : ICheck
             if (BoxBody.WhyNot(a.House, box, near[box.Room]) is { } why)
             {
                 var there = BoxBody.Settle(a.House, box, near[box.Room], 36);
-                yield return CheckList.Make(a, "box.body", $"{a.House[box.Room].Room.Name}: {box.Id} {why}.", $"box:{box.Id}") with
+                yield return CheckList.Make(a, "box.body", $"{a.House[box.Room].Room.Name}: {box.Id} {why}.", Subject.Box(box.Id)) with
                 {
                     Fix =
                         there.Along == box.Along
@@ -42,7 +46,7 @@ internal sealed class EquipmentChecks : ICheck
                     a,
                     "box.pendant",
                     $"{a.House[box.Room].Room.Name}: {box.Id} is a pendant; none may hang in a clothes closet.",
-                    $"box:{box.Id}"
+                    Subject.Box(box.Id)
                 ) with
                 {
                     Fix = BoxFixes.Change("Make it a recessed one", box.Id, new() { Fixture = LightStyle.Recessed }),
@@ -56,8 +60,8 @@ internal sealed class EquipmentChecks : ICheck
                     a,
                     "switch.neutral",
                     $"{a.House[box.Room].Room.Name}: no neutral comes to {box.Id}.",
-                    $"box:{box.Id}",
-                    $"circuit:{c.Number}"
+                    Subject.Box(box.Id),
+                    Subject.Circuit(c.Number)
                 );
         }
 
@@ -93,7 +97,7 @@ internal sealed class EquipmentChecks : ICheck
                 facts.Cutoff == Cutoff.Control
                     ? $"{facts.Name} has no switch of its own."
                     : $"{facts.Name} has no {(facts.Cutoff == Cutoff.Service ? "service switch" : "disconnect")} within sight.",
-                $"appliance:{appliance.Id}"
+                Subject.Appliance(appliance.Id)
             ) with
             {
                 Fix = BoxFixes.Propose(room),
@@ -103,7 +107,7 @@ internal sealed class EquipmentChecks : ICheck
             && facts.Cutoff is Cutoff.Sight or Cutoff.Service
             && !EquipmentRules.InSight(a.House, cutoff, appliance)
         )
-            yield return CheckList.Make(a, rule, $"{cutoff.Id} is not within sight of {facts.Name}.", $"box:{cutoff.Id}");
+            yield return CheckList.Make(a, rule, $"{cutoff.Id} is not within sight of {facts.Name}.", Subject.Box(cutoff.Id));
 
         // Behind an appliance that is built in nobody gets at the plug.
         if (
@@ -117,7 +121,7 @@ internal sealed class EquipmentChecks : ICheck
                 a,
                 "box.beside",
                 $"{room.Room.Name}: the receptacle of {facts.Name} is behind it; it belongs in the space beside it.",
-                $"box:{outlet.Id}"
+                Subject.Box(outlet.Id)
             ) with
             {
                 Fix = new("Move it beside", new MoveBox(outlet.Id, wall, ApplianceOutlets.BesideOf(a.Job, room, appliance), null)),

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -7,11 +8,13 @@ namespace Circuitum.Core.Checks;
 /// <summary>Feeders: load, wire, breaker, drop, and what a panel in another building needs.</summary>
 internal sealed class FeederChecks : ICheck
 {
+    public ImmutableArray<string> Rules => ["feeder.building", "feeder.disconnect", "feeder.size", "wire.drop"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (var at in a.Panels.Where(p => p.Feeder is not null))
         {
-            var (panel, feeder, subject) = (at.Panel, at.Feeder!, $"panel:{at.Panel.Id}");
+            var (panel, feeder, subject) = (at.Panel, at.Feeder!, Subject.Panel(at.Panel.Id));
             if (!(feeder.Load.Current <= new Amperes(feeder.Breaker)))
                 yield return CheckList.Make(
                     a,
@@ -50,7 +53,7 @@ internal sealed class FeederChecks : ICheck
                     $"The feeder of {panel.Name} drops {feeder.DropPercent:0.0} percent and circuit {worst.Number} "
                         + $"{worst.DropPercent:0.0}: more than {a.Edition.Say("dropPercentInAll")} together.",
                     subject,
-                    $"circuit:{worst.Number}"
+                    Subject.Circuit(worst.Number)
                 );
             var (handles, most) = (at.Schedule.Count(r => !r.Free && !r.SecondPole), (int)a.Edition.Number("disconnectsMost"));
             if (feeder.ToBuilding && panel.MainLugs && handles > most)

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
@@ -9,6 +10,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>Receptacles at the front and the back of the house, and at heating and cooling equipment.</summary>
 internal sealed class HouseReceptacles : ICheck
 {
+    public ImmutableArray<string> Rules => ["box.hvac", "box.outdoor"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         if (OutdoorRules.Ground(a.House) is { } ground)
@@ -20,7 +23,7 @@ internal sealed class HouseReceptacles : ICheck
                         a,
                         "box.outdoor",
                         $"No outdoor receptacle that is reached from grade at the {(front ? "front" : "back")} of the house.",
-                        $"storey:{ground.Id}"
+                        Subject.Storey(ground.Id)
                     ) with
                     {
                         Fix = new("Propose the boxes of the house", new ProposeBoxes(null)),
@@ -43,7 +46,7 @@ internal sealed class HouseReceptacles : ICheck
                     a,
                     "box.hvac",
                     $"{ApplianceFacts.Of(appliance).Name} has no receptacle within {a.Edition.Say("hvacReceptacleReachIn")} on its level.",
-                    $"appliance:{appliance.Id}"
+                    Subject.Appliance(appliance.Id)
                 ) with
                 {
                     Fix = BoxFixes.Propose(shape),

@@ -1,11 +1,14 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 
 namespace Circuitum.Core.Checks;
 
 /// <summary>Appliances that a rule wants alone on their circuit.</summary>
-internal sealed class IndividualCircuits : ICheck
+internal sealed class IndividualCircuits : ICircuitCheck
 {
+    public ImmutableArray<string> Rules => ["circuit.individual"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (var appliance in a.Job.Appliances.Where(x => ApplianceFacts.Of(x).Type.Individual))
@@ -18,8 +21,8 @@ internal sealed class IndividualCircuits : ICheck
                     a,
                     "circuit.individual",
                     $"{ApplianceFacts.Of(appliance).Name} shares circuit {c.Number}.",
-                    $"circuit:{c.Number}",
-                    $"box:{box.Id}"
+                    Subject.Circuit(c.Number),
+                    Subject.Box(box.Id)
                 );
         }
     }

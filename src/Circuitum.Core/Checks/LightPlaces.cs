@@ -1,6 +1,6 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
-using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Checks;
@@ -8,6 +8,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>Lights outside doors, in closets, and where equipment is served; fan boxes.</summary>
 internal sealed class LightPlaces : ICheck
 {
+    public ImmutableArray<string> Rules => ["box.closet", "box.equipmentLight", "box.fan", "box.outsideDoor"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         var boxes = a.Job.Decisions.Boxes;
@@ -22,7 +24,7 @@ internal sealed class LightPlaces : ICheck
                         a,
                         "box.outsideDoor",
                         $"{shape.Room.Name}: no switched light outside the door.",
-                        $"opening:{door.Opening.Id}"
+                        Subject.Opening(door.Opening.Id)
                     ) with
                     {
                         Fix = BoxFixes.Propose(shape),
@@ -39,7 +41,7 @@ internal sealed class LightPlaces : ICheck
                         a,
                         "box.equipmentLight",
                         $"{shape.Room.Name} holds equipment or storage and has no switched light.",
-                        $"room:{shape.Room.Id}"
+                        Subject.Room(shape.Room.Id)
                     ) with
                     {
                         Fix = BoxFixes.Propose(shape),
@@ -59,7 +61,7 @@ internal sealed class LightPlaces : ICheck
                     "box.closet",
                     $"{a.House[light.Room].Room.Name}: the light {light.Id} is {Math.Max(0, clear):0} in clear of the storage "
                         + $"space; a {(light.Fixture == LightStyle.Recessed ? "recessed" : "surface")} one needs {needed:0}.",
-                    $"box:{light.Id}"
+                    Subject.Box(light.Id)
                 ) with
                 {
                     Fix = ClosetFix(a, light, clear),
@@ -75,7 +77,7 @@ internal sealed class LightPlaces : ICheck
                 a,
                 "box.fan",
                 $"{a.House[box.Room].Room.Name}: {box.Id} is a {Codes.CodeLibrary.Boxes[box.Size!].Name}; a fan is likely there.",
-                $"box:{box.Id}"
+                Subject.Box(box.Id)
             ) with
             {
                 Fix = BoxFixes.Change("Use a fan-rated box", box.Id, new() { Size = "" }),

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Commands;
@@ -9,6 +10,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>210.70: lights and their switches.</summary>
 internal sealed class LightsAndSwitches : ICheck
 {
+    public ImmutableArray<string> Rules => ["box.light", "box.stairs"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         var switched = a.Job.Decisions.Boxes.SelectMany(b => b.Gangs).SelectMany(g => g.Lights).ToHashSet();
@@ -18,7 +21,7 @@ internal sealed class LightsAndSwitches : ICheck
                 continue;
             var lights = Lights(a, shape);
             if (lights.Count == 0)
-                yield return CheckList.Make(a, "box.light", $"{shape.Room.Name} has no lighting outlet.", $"room:{shape.Room.Id}") with
+                yield return CheckList.Make(a, "box.light", $"{shape.Room.Name} has no lighting outlet.", Subject.Room(shape.Room.Id)) with
                 {
                     Fix = BoxFixes.Propose(shape),
                 };
@@ -27,7 +30,7 @@ internal sealed class LightsAndSwitches : ICheck
                     a,
                     "box.light",
                     $"The light of {shape.Room.Name} has no wall switch.",
-                    $"box:{lights[0].Id}"
+                    Subject.Box(lights[0].Id)
                 ) with
                 {
                     Fix = SwitchAt(a, shape),
@@ -53,7 +56,7 @@ internal sealed class LightsAndSwitches : ICheck
                 a,
                 "box.light",
                 $"{upper.Room.Name} has no lighting outlet for its flight.",
-                $"room:{upper.Room.Id}"
+                Subject.Room(upper.Room.Id)
             ) with
             {
                 Fix = BoxFixes.Propose(upper),
@@ -62,7 +65,12 @@ internal sealed class LightsAndSwitches : ICheck
         }
 
         if (!lights.Any(l => switched.Contains(l.Id)))
-            yield return CheckList.Make(a, "box.light", $"The light of {upper.Room.Name} has no wall switch.", $"box:{lights[0].Id}") with
+            yield return CheckList.Make(
+                a,
+                "box.light",
+                $"The light of {upper.Room.Name} has no wall switch.",
+                Subject.Box(lights[0].Id)
+            ) with
             {
                 Fix = SwitchAt(a, upper),
             };
@@ -80,7 +88,7 @@ internal sealed class LightsAndSwitches : ICheck
                 a,
                 "box.stairs",
                 $"The light of {upper.Room.Name} has a switch at one level only.",
-                $"box:{lights[0].Id}"
+                Subject.Box(lights[0].Id)
             ) with
             {
                 Fix = dark is null ? BoxFixes.Propose(upper) : SwitchAt(a, dark),

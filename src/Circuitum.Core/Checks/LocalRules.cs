@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
@@ -7,6 +8,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>Rules that amendment layers add. Those about protection are found like any other outlet without its protection.</summary>
 internal sealed class LocalRules : ICheck
 {
+    public ImmutableArray<string> Rules => [];
+
     public IEnumerable<Finding> Find(JobAnalysis a) => a.Edition.Demands.SelectMany(d => Find(a, d.Key, d.Value));
 
     private static IEnumerable<Finding> Find(JobAnalysis a, string rule, LocalDemand demand)
@@ -25,7 +28,7 @@ internal sealed class LocalRules : ICheck
                             a,
                             rule,
                             $"{room.Name} has {there} of the {demand.Least} that the local rule asks for ({a.Edition.Rule(rule).Title}).",
-                            $"room:{room.Id}"
+                            Subject.Room(room.Id)
                         );
                 }
 
@@ -41,8 +44,8 @@ internal sealed class LocalRules : ICheck
                             a,
                             rule,
                             $"{ApplianceFacts.Of(appliance).Name} shares circuit {c.Number}; by local rule it has its own.",
-                            $"circuit:{c.Number}",
-                            $"box:{box.Id}"
+                            Subject.Circuit(c.Number),
+                            Subject.Box(box.Id)
                         );
                 }
 

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 
@@ -6,6 +7,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>Large appliances whose plate nobody has read.</summary>
 internal sealed class Nameplates : ICheck
 {
+    public ImmutableArray<string> Rules => ["appliance.assumed"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (var appliance in a.Job.Appliances.Where(x => !x.Nameplate.Confirmed))
@@ -16,7 +19,7 @@ internal sealed class Nameplates : ICheck
                     a,
                     "appliance.assumed",
                     $"{facts.Name}: {facts.Load} at {facts.Volts} V is not confirmed by its nameplate.",
-                    $"appliance:{appliance.Id}"
+                    Subject.Appliance(appliance.Id)
                 );
         }
     }

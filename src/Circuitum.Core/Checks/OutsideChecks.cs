@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
@@ -9,11 +10,16 @@ namespace Circuitum.Core.Checks;
 /// <summary>What runs outside the house: of what it is made, how deep it lies, how it bends.</summary>
 internal sealed class OutsideChecks : ICheck
 {
+    public ImmutableArray<string> Rules => ["wire.bends", "wire.depth", "wire.outside"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (var o in a.Outside)
         {
-            var (run, subjects) = ($"The run of circuit {o.Circuit} to {o.Hop.To}", new[] { $"circuit:{o.Circuit}", $"box:{o.Hop.To}" });
+            var (run, subjects) = (
+                $"The run of circuit {o.Circuit} to {o.Hop.To}",
+                new[] { Subject.Circuit(o.Circuit), Subject.Box(o.Hop.To) }
+            );
             foreach (var found in Of(a, run, o.Hop.To, o.Method, o.Length, o.Buried, o.Depth, o.DepthWanted, o.Bends, subjects))
                 yield return found;
         }
@@ -32,7 +38,7 @@ internal sealed class OutsideChecks : ICheck
                     run.Depth,
                     run.DepthWanted,
                     run.Bends,
-                    [$"panel:{at.Panel.Id}"]
+                    [Subject.Panel(at.Panel.Id)]
                 )
             )
                 yield return found;
@@ -50,7 +56,7 @@ internal sealed class OutsideChecks : ICheck
         Length depth,
         Length wanted,
         ConduitBends? bends,
-        string[] subjects
+        Subject[] subjects
     )
     {
         if (method == OutsideMethod.IndoorCable)

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
@@ -8,6 +9,20 @@ namespace Circuitum.Core.Checks;
 /// <summary>Panels: spaces, place, handle, family, labels.</summary>
 internal sealed class PanelChecks : ICheck
 {
+    public ImmutableArray<string> Rules =>
+        [
+            "panel.clear",
+            "panel.family",
+            "panel.handle",
+            "panel.label",
+            "panel.legs",
+            "panel.mixed",
+            "panel.place",
+            "panel.spaces",
+            "panel.spare",
+            "panel.tandem",
+        ];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         if (a.Panels.Length == 0)
@@ -28,7 +43,7 @@ internal sealed class PanelChecks : ICheck
                 a,
                 "panel.label",
                 $"Circuits {string.Join(" and ", same.Select(c => c.Number))} have the same label, \"{same.Key}\".",
-                [.. same.Select(c => $"circuit:{c.Number}")]
+                [.. same.Select(c => Subject.Circuit(c.Number))]
             );
         foreach (var c in a.Circuits)
         {
@@ -37,14 +52,14 @@ internal sealed class PanelChecks : ICheck
                     a,
                     "panel.clear",
                     $"The label of circuit {c.Number}, \"{c.Label}\", {why}.",
-                    $"circuit:{c.Number}"
+                    Subject.Circuit(c.Number)
                 );
         }
     }
 
     private static IEnumerable<Finding> Of(JobAnalysis a, PanelAnalysis at)
     {
-        var (panel, subject) = (at.Panel, $"panel:{at.Panel.Id}");
+        var (panel, subject) = (at.Panel, Subject.Panel(at.Panel.Id));
 
         // With one panel everybody knows which is meant.
         var name = a.Panels.Length == 1 ? "the panel" : panel.Name;
@@ -61,7 +76,7 @@ internal sealed class PanelChecks : ICheck
                 "panel.spaces",
                 $"Without a space in {name}: the feeder of {fed.Panel.Name}.",
                 subject,
-                $"panel:{fed.Panel.Id}"
+                Subject.Panel(fed.Panel.Id)
             );
         foreach (var row in at.Schedule.Where(r => r.Half != TandemHalf.Whole && r.Circuit is not null))
         {
@@ -74,7 +89,7 @@ internal sealed class PanelChecks : ICheck
                     a,
                     "panel.tandem",
                     $"Circuit {row.Circuit!.Number} is in half of space {row.Space}, which does not take a tandem by {name}'s listing.",
-                    $"circuit:{row.Circuit.Number}",
+                    Subject.Circuit(row.Circuit.Number),
                     subject
                 ) with
                 {
@@ -86,7 +101,7 @@ internal sealed class PanelChecks : ICheck
                     "panel.tandem",
                     $"Circuit {row.Circuit!.Number} is in half of space {row.Space}; with "
                         + $"{(row.Circuit.Pair is null ? "protection at its breaker" : "a shared neutral")} it needs a whole one.",
-                    $"circuit:{row.Circuit.Number}",
+                    Subject.Circuit(row.Circuit.Number),
                     subject
                 ) with
                 {
@@ -105,7 +120,7 @@ internal sealed class PanelChecks : ICheck
                             : "a family that is not named yet"
                     )
                     + ".",
-                $"circuit:{row.Circuit.Number}",
+                Subject.Circuit(row.Circuit.Number),
                 subject
             ) with
             {

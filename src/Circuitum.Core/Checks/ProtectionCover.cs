@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
@@ -7,8 +8,10 @@ using Circuitum.Core.Protection;
 namespace Circuitum.Core.Checks;
 
 /// <summary>Each outlet that needs protection has it.</summary>
-internal sealed class ProtectionCover : ICheck
+internal sealed class ProtectionCover : ICircuitCheck
 {
+    public ImmutableArray<string> Rules => ["protect.missing", "protect.reach", "protect.shared"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (var c in a.Circuits)
@@ -27,8 +30,8 @@ internal sealed class ProtectionCover : ICheck
                             $"{box} on circuit {c.Number} is without "
                                 + $"{(need.Kind == ProtectionKind.ArcFault ? "arc-fault" : "ground-fault")} protection: {need.Reason} "
                                 + $"({need.Citation}).",
-                            $"box:{box}",
-                            $"circuit:{c.Number}"
+                            Subject.Box(box),
+                            Subject.Circuit(c.Number)
                         );
                 }
             }
@@ -46,8 +49,8 @@ internal sealed class ProtectionCover : ICheck
                         $"{ApplianceFacts.Of(a.Job.ApplianceById(a.Boxes[box].Appliance)!).Name} hangs on "
                             + $"{(d.Box is null ? "the breaker" : $"the device in {d.Box}")} of circuit {c.Number} with "
                             + $"{d.Covers.Length - 1} other outlets: when one of them trips it, nobody may notice.",
-                        $"box:{box}",
-                        $"circuit:{c.Number}"
+                        Subject.Box(box),
+                        Subject.Circuit(c.Number)
                     ) with
                     {
                         Fix = new("Give it a circuit of its own", new AssignBox(box, null)),
@@ -59,7 +62,7 @@ internal sealed class ProtectionCover : ICheck
                     a,
                     "protect.reach",
                     $"The protective device of circuit {c.Number} sits in {d.Box}, where it is not readily reached.",
-                    $"box:{d.Box}"
+                    Subject.Box(d.Box!)
                 );
         }
     }

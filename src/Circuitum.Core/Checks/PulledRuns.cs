@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 
 namespace Circuitum.Core.Checks;
@@ -5,13 +6,15 @@ namespace Circuitum.Core.Checks;
 /// <summary>Home runs that are pulled and no longer what the plan asks for.</summary>
 internal sealed class PulledRuns : ICheck
 {
+    public ImmutableArray<string> Rules => ["circuit.measured", "circuit.pulled"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (var run in a.Job.Decisions.Pulled)
         {
             if (a.CircuitByNumber(run.Circuit) is not { } c)
                 continue;
-            string[] subjects = [$"circuit:{c.Number}", $"box:{run.To}"];
+            Subject[] subjects = [Subject.Circuit(c.Number), Subject.Box(run.To)];
             if (c.Pulled is not null && c.Pulled != run)
                 yield return CheckList.Make(
                     a,

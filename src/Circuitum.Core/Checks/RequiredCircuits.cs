@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Circuits;
@@ -10,6 +11,9 @@ namespace Circuitum.Core.Checks;
 /// <summary>Circuits that a dwelling must have.</summary>
 internal sealed class RequiredCircuits : ICheck
 {
+    public ImmutableArray<string> Rules =>
+        ["circuit.bathroom", "circuit.garage", "circuit.generalCount", "circuit.laundry", "circuit.smallAppliance"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         if (a.Circuits.Length == 0)
@@ -29,14 +33,14 @@ internal sealed class RequiredCircuits : ICheck
                     a,
                     "circuit.smallAppliance",
                     $"There are {small.Count} small-appliance circuits of {least} A; {fewest} are the least.",
-                    $"room:{kitchen.Room.Id}"
+                    Subject.Room(kitchen.Room.Id)
                 );
             else if (receptacles > 1 && counters < fewest)
                 yield return CheckList.Make(
                     a,
                     "circuit.smallAppliance",
                     $"The counters of {kitchen.Room.Name} are on {counters} small-appliance circuit; {fewest} are the least.",
-                    $"room:{kitchen.Room.Id}"
+                    Subject.Room(kitchen.Room.Id)
                 );
         }
 
@@ -48,7 +52,7 @@ internal sealed class RequiredCircuits : ICheck
                     a,
                     "circuit.smallAppliance",
                     $"Circuit {c.Number} serves {served.Count} kitchens; a small-appliance circuit serves one.",
-                    $"circuit:{c.Number}"
+                    Subject.Circuit(c.Number)
                 );
         }
 

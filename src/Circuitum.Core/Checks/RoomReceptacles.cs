@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Jobs;
@@ -8,6 +9,9 @@ namespace Circuitum.Core.Checks;
 /// <summary>Receptacles of bathrooms, halls, foyers, garages, laundries, basements and accessory buildings.</summary>
 internal sealed class RoomReceptacles : ICheck
 {
+    public ImmutableArray<string> Rules =>
+        ["box.accessory", "box.basement", "box.bathroom", "box.foyer", "box.garage", "box.hallway", "box.laundry", "box.outdoor"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         var most = Length.Inches(a.Edition.Number("requiredHeightMostIn"));
@@ -16,7 +20,7 @@ internal sealed class RoomReceptacles : ICheck
             var own = a.Job.Decisions.Boxes.Where(b => b.Kind == BoxKind.Receptacle && b.Room == shape.Room.Id && !b.Outside).ToList();
             var name = shape.Room.Name;
             Finding Make(string rule, string words) =>
-                CheckList.Make(a, rule, words, $"room:{shape.Room.Id}") with
+                CheckList.Make(a, rule, words, Subject.Room(shape.Room.Id)) with
                 {
                     Fix = BoxFixes.Propose(shape),
                 };

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Geometry;
@@ -13,6 +14,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>Rooms that cover each other, stand too close, or leave floor to nobody.</summary>
 internal sealed class RoomsApart : ICheck
 {
+    public ImmutableArray<string> Rules => ["plan.gap", "plan.overlap"];
+
     private const double ThinnestWallInches = 2.5;
     private const double LeastSqFt = 0.1;
 
@@ -38,8 +41,8 @@ internal sealed class RoomsApart : ICheck
                         a,
                         "plan.overlap",
                         $"{rooms[i].Room.Name} and {rooms[j].Room.Name} cover the same {over:0.0} sq ft.",
-                        $"room:{rooms[i].Room.Id}",
-                        $"room:{rooms[j].Room.Id}"
+                        Subject.Room(rooms[i].Room.Id),
+                        Subject.Room(rooms[j].Room.Id)
                     );
             }
         }
@@ -68,8 +71,8 @@ internal sealed class RoomsApart : ICheck
                     "plan.gap",
                     $"{room.Room.Name} and {thin.Room.Room.Name} stand {LengthText.Show(Length.Inches(thin.GapInches))} apart: "
                         + "that is no wall.",
-                    $"wall:{room.Room.Id}:{wall.Index}",
-                    $"room:{thin.Room.Room.Id}"
+                    Subject.Wall(room.Room.Id, wall.Index),
+                    Subject.Room(thin.Room.Room.Id)
                 ) with
                 {
                     Fix = new("Make room for a partition", new MoveWall(room.Room.Id, wall.Index, -by, null, Alone: true)),
@@ -96,7 +99,7 @@ internal sealed class RoomsApart : ICheck
                 a,
                 "plan.gap",
                 $"About {area:0} sq ft beside {near.Room.Name} belong to no room. Draw a room or a closet there, or move the wall.",
-                $"room:{near.Room.Id}"
+                Subject.Room(near.Room.Id)
             );
         }
     }

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Measure;
 
@@ -6,6 +7,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>Service size against the load.</summary>
 internal sealed class ServiceChecks : ICheck
 {
+    public ImmutableArray<string> Rules => ["service.size"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         if (a.Panel is not { } panel)
@@ -15,14 +18,14 @@ internal sealed class ServiceChecks : ICheck
                 a,
                 "service.size",
                 $"The main breaker of {panel.MainBreaker} A is under {a.Edition.Say("serviceLeastA")} A.",
-                $"panel:{panel.Id}"
+                Subject.Panel(panel.Id)
             );
         if (!(a.Service.Current <= new Amperes(panel.MainBreaker)))
             yield return CheckList.Make(
                 a,
                 "service.size",
                 $"The service load of {a.Service.Current.Value:0.0} A is over the {panel.MainBreaker} A main breaker.",
-                $"panel:{panel.Id}"
+                Subject.Panel(panel.Id)
             );
     }
 }

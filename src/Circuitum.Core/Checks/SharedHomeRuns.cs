@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
@@ -8,6 +9,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>Home runs that two circuits share, and those that could.</summary>
 internal sealed class SharedHomeRuns : ICheck
 {
+    public ImmutableArray<string> Rules => ["circuit.pair", "circuit.sharedNeutral"];
+
     // More offers than this are noise: the largest come first.
     private const int MostOffers = 3;
 
@@ -16,7 +19,7 @@ internal sealed class SharedHomeRuns : ICheck
         foreach (var first in a.Circuits.Where(c => c.Pair is not null && !c.Carried))
         {
             var (pair, second) = (first.Pair!, a.CircuitByNumber(first.Pair!.Second)!);
-            string[] subjects = [$"circuit:{first.Number}", $"circuit:{second.Number}"];
+            Subject[] subjects = [Subject.Circuit(first.Number), Subject.Circuit(second.Number)];
             if (HomeRunPairing.WhyNot(first, second, pair.Kind) is { } why)
                 yield return CheckList.Make(
                     a,
@@ -63,8 +66,8 @@ internal sealed class SharedHomeRuns : ICheck
                 "circuit.pair",
                 $"Circuits {offer.First} and {offer.Second} could share a home run with two neutrals: {offer.Saving.InFeet:0} "
                     + "ft less to pull.",
-                $"circuit:{offer.First}",
-                $"circuit:{offer.Second}"
+                Subject.Circuit(offer.First),
+                Subject.Circuit(offer.Second)
             ) with
             {
                 Fix = new("Share it", new PairCircuits(offer.First, offer.Second, PairKind.TwoNeutrals)),

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Geometry;
@@ -9,6 +10,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>Nobody crosses a dark room to the switch.</summary>
 internal sealed class SwitchesInReach : ICheck
 {
+    public ImmutableArray<string> Rules => ["box.switchReach"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (
@@ -28,8 +31,8 @@ internal sealed class SwitchesInReach : ICheck
                     "box.switchReach",
                     $"{shape.Room.Name}: who comes in from {from} crosses the dark; {far}, the job wants "
                         + $"{LengthText.Show(a.Job.Preferences.SwitchReach)}.",
-                    $"opening:{dark.Door.Opening.Id}",
-                    $"room:{shape.Room.Id}"
+                    Subject.Opening(dark.Door.Opening.Id),
+                    Subject.Room(shape.Room.Id)
                 ) with
                 {
                     Fix = Serves(a, shape, dark.Door) ? LightsAndSwitches.Fix(shape, dark.Door) : null,

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Commands;
@@ -10,6 +11,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>406.9(C), 404.4 and 410.10(D): what keeps clear of tubs and showers.</summary>
 internal sealed class TubZone : ICheck
 {
+    public ImmutableArray<string> Rules => ["box.tub", "box.wet"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         var (across, up) = (a.Edition.Number("tubZoneIn"), Length.Inches(a.Edition.Number("tubZoneUpIn")));
@@ -39,7 +42,7 @@ internal sealed class TubZone : ICheck
                                     : "none may stand inside or over it"
                             )
                             + ".",
-                        $"box:{box.Id}"
+                        Subject.Box(box.Id)
                     ) with
                     {
                         Fix = Aside(a, shape, wet, box),
@@ -49,7 +52,7 @@ internal sealed class TubZone : ICheck
                         a,
                         "box.wet",
                         $"{shape.Room.Name}: the switch {box.Id} stands inside the space of the {what}.",
-                        $"box:{box.Id}"
+                        Subject.Box(box.Id)
                     );
                 if (box.Fixture is LightStyle.Pendant or LightStyle.Fan && inches < a.Edition.Number("hangingZoneIn"))
                     yield return CheckList.Make(
@@ -57,7 +60,7 @@ internal sealed class TubZone : ICheck
                         "box.wet",
                         $"{shape.Room.Name}: {box.Id} hangs {far} from the {what}; no hanging light or fan within "
                             + $"{a.Edition.Say("hangingZoneIn")} across and {a.Edition.Say("tubZoneUpIn")} up.",
-                        $"box:{box.Id}"
+                        Subject.Box(box.Id)
                     );
             }
         }

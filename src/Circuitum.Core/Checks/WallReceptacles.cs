@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Measure;
@@ -7,6 +8,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>210.52(A): reach along wall spaces, and the closer reach that a job or a room asks for.</summary>
 internal sealed class WallReceptacles : ICheck
 {
+    public ImmutableArray<string> Rules => ["box.closer", "box.wall"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (var shape in a.House.Rooms.Where(r => a.Edition.Traits(r.Room.Kind).WallSpaces || r.Room.ReceptacleReach is not null))
@@ -23,7 +26,7 @@ internal sealed class WallReceptacles : ICheck
                     must ? "box.wall" : "box.closer",
                     $"{shape.Room.Name}: a wall space of {LengthText.Show(space.Length)} has {far.Words}; the limit is "
                         + $"{LengthText.Show(must ? code : reach)}.",
-                    $"room:{shape.Room.Id}"
+                    Subject.Room(shape.Room.Id)
                 ) with
                 {
                     Fix = Spaces.Add(a, shape, space, must ? code : reach, false),

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Jobs;
 
@@ -6,6 +7,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>A doorway for each room that people walk into.</summary>
 internal sealed class WaysIn : ICheck
 {
+    public ImmutableArray<string> Rules => ["plan.door"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (
@@ -15,6 +18,6 @@ internal sealed class WaysIn : ICheck
                 && !(r.Room.Kind == RoomKind.Garage && r.Openings.Any(o => o.Opening.Kind == OpeningKind.GarageDoor))
             )
         )
-            yield return CheckList.Make(a, "plan.door", $"{room.Room.Name} has no door or cased opening.", $"room:{room.Room.Id}");
+            yield return CheckList.Make(a, "plan.door", $"{room.Room.Name} has no door or cased opening.", Subject.Room(room.Room.Id));
     }
 }

@@ -1,16 +1,20 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 
 namespace Circuitum.Core.Checks;
 
 /// <summary>Wire, breaker and drop.</summary>
-internal sealed class WireSizes : ICheck
+internal sealed class WireSizes : ICircuitCheck
 {
+    public ImmutableArray<string> Rules =>
+        ["wire.drop", "wire.ground", "wire.hvac", "wire.motor", "wire.nonMotor", "wire.range", "wire.size"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (var c in a.Circuits)
         {
-            var subject = $"circuit:{c.Number}";
+            var subject = Subject.Circuit(c.Number);
             if (c.Wire is null)
             {
                 yield return CheckList.Make(a, "wire.size", $"Circuit {c.Number}: no sheathed cable carries {c.Load.Sizing}.", subject);

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
@@ -10,6 +11,8 @@ namespace Circuitum.Core.Checks;
 /// </summary>
 internal sealed class WiringChecks : ICheck
 {
+    public ImmutableArray<string> Rules => ["box.alarmJoined", "circuit.parallel", "circuit.switched", "wire.noWay"];
+
     // A hand's breadth along an outer wall is no way outside.
     private static readonly Length LeastOutside = Length.Feet(2);
 
@@ -23,9 +26,9 @@ internal sealed class WiringChecks : ICheck
                     a,
                     "circuit.parallel",
                     $"The cable from {ring.From} to {ring.To} closes a ring in circuit {c.Number}: current would come back by two ways.",
-                    $"circuit:{c.Number}",
-                    $"box:{ring.From}",
-                    $"box:{ring.To}"
+                    Subject.Circuit(c.Number),
+                    Subject.Box(ring.From!),
+                    Subject.Box(ring.To)
                 );
         }
 
@@ -42,8 +45,8 @@ internal sealed class WiringChecks : ICheck
                         "circuit.switched",
                         $"{light} is on circuit {other.Number}, its switch {box.Id} on circuit {own.Number}: the switched wire "
                             + "and its neutral would part ways.",
-                        $"box:{light}",
-                        $"box:{box.Id}"
+                        Subject.Box(light),
+                        Subject.Box(box.Id)
                     ) with
                     {
                         Fix = new("Put the light on the switch's circuit", new AssignBox(light, own.Number)),
@@ -59,7 +62,7 @@ internal sealed class WiringChecks : ICheck
                 a,
                 "box.alarmJoined",
                 $"The alarms are on circuits {string.Join(" and ", numbers)}: joined by wire they hang on one.",
-                [.. alarms.Select(b => $"box:{b.Id}")]
+                [.. alarms.Select(b => Subject.Box(b.Id))]
             );
         foreach (var found in WaysOutside(a))
             yield return found;
@@ -80,8 +83,8 @@ internal sealed class WiringChecks : ICheck
                 $"Circuit {o.Circuit}: no way inside leads from {o.Hop.From ?? "the panel"} to {o.Hop.To}; it is planned "
                     + $"{o.Length.InFeet:0} ft outside. A ceiling or attic over the rooms between, or a space under their floor, "
                     + "would open one.",
-                $"circuit:{o.Circuit}",
-                $"box:{o.Hop.To}"
+                Subject.Circuit(o.Circuit),
+                Subject.Box(o.Hop.To)
             );
         }
     }

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Geometry;
@@ -11,6 +12,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>110.26(A): the working space in front of the panel.</summary>
 internal sealed class WorkingSpace : ICheck
 {
+    public ImmutableArray<string> Rules => ["panel.space"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         foreach (var panel in a.Job.Panels)
@@ -24,7 +27,7 @@ internal sealed class WorkingSpace : ICheck
     {
         var room = a.House[panel.Room];
         var (width, depth) = (a.Edition.Number("workingWidthIn"), a.Edition.Number("workingDepthIn"));
-        var subject = $"panel:{panel.Id}";
+        var subject = Subject.Panel(panel.Id);
         var length = room.Walls[panel.Wall].Length.InInches;
 
         if (length < width)

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Jobs;
@@ -7,6 +8,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>Circuits whose rooms should not share one, by practice; the planner makes none where the house leaves another way.</summary>
 internal sealed class ZoneChecks : ICheck
 {
+    public ImmutableArray<string> Rules => ["circuit.zone"];
+
     public IEnumerable<Finding> Find(JobAnalysis a)
     {
         var job = a.Job;
@@ -33,7 +36,7 @@ internal sealed class ZoneChecks : ICheck
                     a,
                     "circuit.zone",
                     $"Circuit {c.Number}, {c.Label}: {string.Join("; ", why)}.",
-                    $"circuit:{c.Number}"
+                    Subject.Circuit(c.Number)
                 );
         }
     }

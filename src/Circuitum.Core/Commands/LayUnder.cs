@@ -1,8 +1,5 @@
-using System.Collections.Immutable;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
-using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Commands;
 

@@ -1,12 +1,12 @@
-using System.Collections.Immutable;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
-using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Commands;
 
-/// <summary>Scales the picture under a storey by two of its points and the length between them; the first point stays where it is.</summary>
+/// <summary>
+/// Scales the picture under a storey by two of its points and the length between them; the first point stays where it is.
+/// </summary>
 /// <param name="Storey">The storey.</param>
 /// <param name="First">A point of the picture.</param>
 /// <param name="Second">Another one.</param>

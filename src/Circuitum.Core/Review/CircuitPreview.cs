@@ -80,7 +80,7 @@ public sealed record CircuitPreview(ImmutableArray<CircuitState> Now, ImmutableA
             c.Run.Cut.InFeet,
             [
                 .. findings
-                    .Where(f => f.Severity != Severity.Note && f.Subjects.Contains($"circuit:{c.Number}"))
+                    .Where(f => f.Severity != Severity.Note && f.Subjects.Contains(Subject.Circuit(c.Number)))
                     .Select(f => f.Sentence)
                     .Distinct(),
             ]

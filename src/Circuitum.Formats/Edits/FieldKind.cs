@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using System.Globalization;
 using Circuitum.Core.Measure;
 

@@ -1,14 +1,15 @@
 using Circuitum.Core.Edits;
 using Circuitum.Formats.Edits;
 using Microsoft.AspNetCore.Antiforgery;
-using Microsoft.AspNetCore.Html;
 using Microsoft.AspNetCore.Mvc.Rendering;
 using Microsoft.AspNetCore.Mvc.ViewFeatures;
 using Microsoft.AspNetCore.Razor.TagHelpers;
 
 namespace Circuitum.Web.Parts;
 
-/// <summary>A button of a stage that makes one edit, a form of its own: <c>edit</c> is the edit, or <c>word</c> what only the stage knows.</summary>
+/// <summary>
+/// A button of a stage that makes one edit, a form of its own: <c>edit</c> is the edit, or <c>word</c> what only the stage knows.
+/// </summary>
 [HtmlTargetElement("edit-button")]
 public sealed class EditButtonTagHelper(IAntiforgery antiforgery) : TagHelper
 {

@@ -3,6 +3,7 @@ using System.Net;
 using System.Xml.Linq;
 using Circuitum.Formats.Dxf;
 using Circuitum.Storage;
+using Circuitum.Web.Stages;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Diagnostics.HealthChecks;
@@ -83,6 +84,7 @@ public static class App
         SetAsideDamaged(keys);
         builder.Services.AddDataProtection().PersistKeysToFileSystem(new DirectoryInfo(keys));
         builder.Services.AddRazorPages();
+        builder.Services.Configure<RouteOptions>(o => o.ConstraintMap["stage"] = typeof(StageConstraint));
         builder.Services.AddOpenApi(o =>
             o.AddDocumentTransformer(
                 (document, _, _) =>
@@ -139,6 +141,7 @@ public static class App
         );
         Downloads.Map(app);
         Pictures.Map(app);
+        Previews.Map(app);
         BenchApi.Map(app);
         await app.StartAsync();
         Console.WriteLine($"Circuitum is at {app.Urls.FirstOrDefault() ?? $"http://127.0.0.1:{port}"}");

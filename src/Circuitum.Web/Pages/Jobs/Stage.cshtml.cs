@@ -5,10 +5,9 @@ using Circuitum.Core.Commands;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
-using Circuitum.Core.Review;
 using Circuitum.Core.Routing;
 using Circuitum.Formats;
+using Circuitum.Web.Stages;
 using Circuitum.Web.Work;
 using Htmx;
 using Microsoft.AspNetCore.Mvc;
@@ -19,9 +18,6 @@ namespace Circuitum.Web.Pages.Jobs;
 /// <summary>A stage of a job: the plan or the panel, the list, and the ticket of what is picked.</summary>
 public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : PageModel
 {
-    /// <summary>The stages in the order of the work.</summary>
-    public static readonly string[] Stages = ["job", "rooms", "boxes", "circuits", "runs", "panel"];
-
     /// <summary>The job's id.</summary>
     [BindProperty(SupportsGet = true)]
     public string Id { get; set; } = "";
@@ -29,6 +25,9 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     /// <summary>The stage.</summary>
     [BindProperty(SupportsGet = true)]
     public string Stage { get; set; } = "";
+
+    /// <summary>The stage, as it is declared.</summary>
+    public Stage At => StageList.Find(Stage)!;
 
     /// <summary>What is picked: a kind, a colon and an id.</summary>
     [BindProperty(SupportsGet = true)]
@@ -161,57 +160,8 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     public string Link(string pick, string? stage = null, string? storey = null) =>
         $"/jobs/{Id}/{stage ?? Stage}?pick={Uri.EscapeDataString(pick)}&storey={Uri.EscapeDataString(storey ?? StoreyOf(pick) ?? Storey)}";
 
-    /// <summary>How far a stage is, in a word.</summary>
-    public string Progress(string stage)
-    {
-        var prefix = stage switch
-        {
-            "rooms" => "plan.",
-            "boxes" => "box.",
-            "circuits" => "circuit.",
-            "panel" => "panel.",
-            "runs" => "run.",
-            _ => "-",
-        };
-        var must = A.Findings.Count(f =>
-            f.Severity == Severity.Must
-            && (
-                f.RuleId.StartsWith(prefix, StringComparison.Ordinal)
-                || (
-                    stage == "circuits"
-                    && (f.RuleId.StartsWith("wire.", StringComparison.Ordinal) || f.RuleId.StartsWith("protect.", StringComparison.Ordinal))
-                )
-                || (
-                    stage == "panel"
-                    && (
-                        f.RuleId.StartsWith("service.", StringComparison.Ordinal)
-                        || f.RuleId.StartsWith("feeder.", StringComparison.Ordinal)
-                    )
-                )
-            )
-        );
-        return stage switch
-        {
-            "job" => A.Edition.Id,
-            "rooms" => Job.Rooms.Length == 0 ? "none yet"
-            : must > 0 ? $"{must} to mend"
-            : $"{Job.Rooms.Length} rooms",
-            "boxes" when Job.Decisions.Boxes.Length == 0 => "none yet",
-            "circuits" or "runs" when A.Circuits.Length == 0 => "none yet",
-            "panel" when A.SpacesUsed == 0 => "none yet",
-            _ when must > 0 => $"{must} to mend",
-            "boxes" => Job.Decisions.Boxes.All(b => b.By == Maker.Person) ? "decided" : "proposed",
-            "circuits" => $"{A.Circuits.Length} circuits",
-            "runs" => $"{Job.Decisions.Pulled.Length} of {A.Circuits.Count(c => c.Run.First is not null && !c.Carried)} pulled",
-            _ => "laid out",
-        };
-    }
-
     /// <summary>The plan as SVG: the whole of it, or for an edit the parts that changed.</summary>
     public string Plan { get; private set; } = "";
-
-    /// <summary>Whether the stage shows the plan.</summary>
-    public bool ShowsPlan => Stage is "rooms" or "boxes" or "circuits" or "runs" or "findings";
 
     /// <summary>Shows the stage.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
@@ -222,105 +172,6 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
             Refusal = sentence;
         return Show();
     }
-
-    /// <summary>The derivation behind a number.</summary>
-    public async Task<IActionResult> OnGetWhyAsync(string key, CancellationToken cancel) =>
-        await Load(cancel) && (key == "afresh" ? PlanChoices.Saving(A) : A.Why(key ?? "")) is { } why ? Partial("_Why", why) : NotFound();
-
-    /// <summary>
-    /// While a hand drags a box: the reach of the room's receptacles as it would be with the box where the hand is. Nothing
-    /// is changed. 422 with a sentence when the box cannot stand there.
-    /// </summary>
-    public async Task<IActionResult> OnGetReachAsync(string box, double x, double y, CancellationToken cancel)
-    {
-        if (!await Load(cancel) || !double.IsFinite(x) || !double.IsFinite(y) || Math.Abs(x) > 12_000 || Math.Abs(y) > 12_000)
-            return NotFound();
-        var moved = new MoveBox(box ?? "", null, null, new Point(Length.Inches(x), Length.Inches(y))).Apply(Job);
-        if (moved.Job is null)
-            return StatusCode(StatusCodes.Status422UnprocessableEntity, moved.Problem);
-        var (svg, worst) = ReachMarks.Of(A, new PlanView(Storey, PlanStage.Boxes, $"box:{box}"), moved.Job.Decisions.Boxes);
-        Response.Headers["X-Worst"] = Uri.EscapeDataString(worst);
-        return Content(svg, "image/svg+xml");
-    }
-
-    /// <summary>While a hand drags boxes or a room over the circuits: what each circuit would be with them. Nothing is changed.</summary>
-    public async Task<IActionResult> OnGetMovesAsync(string[] box, string? room, CancellationToken cancel)
-    {
-        if (!await Load(cancel))
-            return NotFound();
-        if (room is not null && Job.RoomById(room) is null)
-            return NotFound();
-        return new JsonResult(
-            A.Circuits.Select(c => c.Circuit.Purpose)
-                .Distinct()
-                .SelectMany(purpose =>
-                {
-                    // What a room gives hangs on what the circuit is for.
-                    var first = A.Circuits.First(c => c.Circuit.Purpose == purpose);
-                    var boxes = (room is null ? [.. box] : AssignRoom.Boxes(Job, room, first.Number)).ToHashSet();
-                    return boxes.Count == 0
-                        ? []
-                        : CircuitPreview.Everywhere(A, boxes).Where(s => A.CircuitByNumber(s.Number)!.Circuit.Purpose == purpose);
-                })
-                .Select(s => new
-                {
-                    s.Number,
-                    s.Receptacles,
-                    s.Boxes,
-                    s.Load,
-                    s.Breaker,
-                    Feet = Math.Round(s.Feet - A.CircuitByNumber(s.Number)!.Run.Cut.InFeet),
-                    s.Findings,
-                })
-        );
-    }
-
-    /// <summary>What moving boxes or a room to a circuit would do, in whole, or a sentence that says why it cannot be done.</summary>
-    public async Task<IActionResult> OnGetMoveAsync(string[] box, string? room, string? circuit, CancellationToken cancel)
-    {
-        if (!await Load(cancel))
-            return NotFound();
-        int? to =
-            circuit == "new" ? null
-            : int.TryParse(circuit, out var n) ? n
-            : 0;
-        JobCommand command = room is null ? new AssignBoxes([.. box], to) : new AssignRoom(room, to);
-        var moved = command.Apply(Job);
-        return Partial("_Move", (moved.Problem, moved.Job is null ? null : CircuitPreview.Of(A, moved.Job)));
-    }
-
-    /// <summary>
-    /// While a hand drags a cable: the way it would take over that place, and how much longer it would be. Nothing is changed.
-    /// </summary>
-    public async Task<IActionResult> OnGetLeadAsync(string? from, string to, double x, double y, CancellationToken cancel)
-    {
-        if (!await Load(cancel) || !double.IsFinite(x) || !double.IsFinite(y) || Math.Abs(x) > 12_000 || Math.Abs(y) > 12_000)
-            return NotFound();
-        var led = new LeadCable(
-            string.IsNullOrEmpty(from) ? null : from,
-            to ?? "",
-            Storey,
-            new Point(Length.Inches(x), Length.Inches(y))
-        ).Apply(Job);
-        if (led.Job is null)
-            return StatusCode(StatusCodes.Status422UnprocessableEntity, led.Problem);
-        var after = HouseDeriver.Derive(led.Job);
-        var hop = after.CircuitOf(to!)!.Run.Cables.First(h => h.To == to && h.From == (string.IsNullOrEmpty(from) ? null : from));
-        return new JsonResult(
-            new
-            {
-                way = RunLines.Way(after.RouteOf(hop)),
-                feet = Math.Round(hop.Cut.InFeet),
-                longer = Math.Round(hop.Longer.InFeet, 1),
-            }
-        );
-    }
-
-    /// <summary>A typed length in inches, for the hand that draws; 422 with a sentence when it is none.</summary>
-    public IActionResult OnGetLength(string text) =>
-        LengthText.TryParse(text, out var length, out var problem)
-            ? Content(length.InInches.ToString("R", System.Globalization.CultureInfo.InvariantCulture))
-            : StatusCode(StatusCodes.Status422UnprocessableEntity, problem);
 
     /// <summary>Makes an edit and shows the stage as it then stands.</summary>
     public async Task<IActionResult> OnPostAsync(int stamp, CancellationToken cancel)
@@ -385,7 +236,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
 
     private IActionResult Show()
     {
-        if (ShowsPlan)
+        if (At.Plan is not null)
             DrawPlan();
         return Request.IsHtmx() ? Partial("_Work", this) : Page();
     }
@@ -393,19 +244,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     private void DrawPlan()
     {
         var pictures = Under is { } under && Open.Pictures.Contains(under.Picture) ? $"/jobs/{Id}/pictures/" : "";
-        var view = new PlanView(
-            Storey,
-            Stage switch
-            {
-                "boxes" => PlanStage.Boxes,
-                "circuits" or "findings" => PlanStage.Circuits,
-                "runs" => PlanStage.Runs,
-                _ => PlanStage.Rooms,
-            },
-            Pick,
-            Pictures: pictures,
-            Without: Without
-        );
+        var view = new PlanView(Storey, At.Plan!.Value, Pick, Pictures: pictures, Without: Without);
         var shown = Request.IsHtmx() ? Uri.UnescapeDataString(Request.Headers["X-Drawn"].ToString()) : "";
         (Plan, var part) = drawn.Answer(
             Id,

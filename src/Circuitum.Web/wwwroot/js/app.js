@@ -8,8 +8,8 @@ import './runs.js';
 import { forgetFrame, settleView, zoom } from './view.js';
 
 async function why(key) {
-  const { job, stage } = work().dataset;
-  const answer = await fetched(`/jobs/${job}/${stage}?handler=why&key=${encodeURIComponent(key)}`);
+  const { job } = work().dataset;
+  const answer = await fetched(`/jobs/${job}/why?key=${encodeURIComponent(key)}`);
   const dialog = document.getElementById('why');
   dialog.querySelector('.body').innerHTML = answer.ok ? await answer.text() : 'Nothing is known about this number.';
   dialog.showModal();

@@ -18,16 +18,14 @@ function mark() {
   bar.querySelector('b').textContent = `${chosen.size} ${chosen.size === 1 ? 'box' : 'boxes'} chosen`;
 }
 
-function query(load) {
-  const { job, storey } = work().dataset;
+function preview(which, load) {
   const what = new URLSearchParams(load.room ? { room: load.room } : load.boxes.map(b => ['box', b]));
-  return { at: `/jobs/${job}/circuits?storey=${encodeURIComponent(storey)}`, what };
+  return `/jobs/${work().dataset.job}/preview/${which}?${what}`;
 }
 
 // Every circuit as it would be, written into its row; the figures of the page are put back afterwards.
 async function showEverywhere(load) {
-  const { at, what } = query(load);
-  const answer = await fetched(`${at}&handler=moves&${what}`);
+  const answer = await fetched(preview('moves', load));
   if (!answer.ok || drag?.load !== load) return;
   for (const c of await answer.json()) {
     const row = document.querySelector(`[data-circuit="${c.number}"]`);
@@ -81,8 +79,7 @@ async function hover(e) {
     return;
   }
   const { load } = drag;
-  const { at, what } = query(load);
-  const answer = await fetched(`${at}&handler=move&circuit=${to}&${what}`);
+  const answer = await fetched(`${preview('move', load)}&circuit=${to}`);
   const text = await answer.text();
   if (drag?.load !== load || drag.to !== to) return;
   if (answer.ok) card.innerHTML = text;
@@ -240,8 +237,7 @@ document.addEventListener('input', async e => {
   const to = e.target.value.trim(),
     box = e.target.form.querySelector('.preview');
   if (!/^(\d{1,3}|new)$/.test(to)) return box.replaceChildren();
-  const { at, what } = query({ boxes: [...chosen] });
-  const answer = await fetched(`${at}&handler=move&circuit=${encodeURIComponent(to)}&${what}`);
+  const answer = await fetched(`${preview('move', { boxes: [...chosen] })}&circuit=${encodeURIComponent(to)}`);
   const text = await answer.text();
   if (e.target.value.trim() !== to) return;
   if (answer.ok) box.innerHTML = text;

@@ -240,7 +240,7 @@ async function showReach(box, at) {
     wanted = null;
     const { job, storey } = work().dataset;
     const answer = await fetched(
-      `/jobs/${job}/boxes?handler=reach&storey=${encodeURIComponent(storey)}&box=${encodeURIComponent(box)}&x=${x.toFixed(2)}&y=${y.toFixed(2)}`,
+      `/jobs/${job}/preview/reach?storey=${encodeURIComponent(storey)}&box=${encodeURIComponent(box)}&x=${x.toFixed(2)}&y=${y.toFixed(2)}`,
     );
     if (!drag) break;
     if (!answer.ok) continue;
@@ -327,8 +327,7 @@ function drop(e, d) {
   const [x, y] = place(e);
   if (mark.dataset.box) send({ do: 'move-box', box: mark.dataset.box, x, y });
   else if (mark.matches('.floor')) send({ do: 'move-room', room: mark.dataset.pick.slice(5), dx: x - d.at[0], dy: y - d.at[1] });
-  else if (mark.dataset.drag === 'under')
-    send({ do: 'move-picture', storey: work().dataset.storey, dx: x - d.at[0], dy: y - d.at[1] });
+  else if (mark.dataset.drag === 'under') send({ do: 'move-picture', storey: work().dataset.storey, dx: x - d.at[0], dy: y - d.at[1] });
   else if (mark.dataset.drag.startsWith('wall:')) {
     const [, room, wall] = mark.dataset.drag.split(':');
     const [dx, dy] = [x - d.at[0], y - d.at[1]];

@@ -42,7 +42,7 @@ async function ask(d) {
     const { job, storey } = work().dataset;
     const [x, y] = d.place;
     const answer = await fetched(
-      `/jobs/${job}/runs?handler=lead&storey=${encodeURIComponent(storey)}&from=${encodeURIComponent(d.line.dataset.from ?? '')}&to=${encodeURIComponent(d.line.dataset.run)}&x=${x}&y=${y}`,
+      `/jobs/${job}/preview/lead?storey=${encodeURIComponent(storey)}&from=${encodeURIComponent(d.line.dataset.from ?? '')}&to=${encodeURIComponent(d.line.dataset.run)}&x=${x}&y=${y}`,
     );
     if (d !== drag) break;
     if (answer.ok) {

@@ -1,0 +1,21 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Formats.Pdf;
+
+namespace Circuitum.Formats.Exports;
+
+/// <summary>What an export is made from.</summary>
+/// <param name="Analysis">The job, worked out.</param>
+public sealed record ExportRequest(JobAnalysis Analysis)
+{
+    /// <summary>The storey, for exports of one; else none.</summary>
+    public string? Storey { get; init; }
+
+    /// <summary>The size of pages.</summary>
+    public PaperSize Size { get; init; }
+
+    /// <summary>The job's change number, which papers state.</summary>
+    public int Change { get; init; }
+
+    /// <summary>The issued set that this is, or that it differs from; empty before the first.</summary>
+    public string Set { get; init; } = "";
+}

@@ -1,0 +1,28 @@
+using Circuitum.Core.Explain;
+using Circuitum.Core.Review;
+using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+
+namespace Circuitum.Web.Pages.Jobs.Previews;
+
+/// <summary>The derivation behind a number of a job.</summary>
+public sealed class WhyModel(JobDesk desk) : PageModel
+{
+    // Planning afresh takes a while, so it is told only when it is asked for, and not part of the analysis.
+    private const string Afresh = "afresh";
+
+    /// <summary>The derivation.</summary>
+    public Derivation Told { get; private set; } = null!;
+
+    /// <summary>Shows it; not found where there is no such number.</summary>
+    public async Task<IActionResult> OnGetAsync(string id, string? key, CancellationToken cancel)
+    {
+        if (await desk.OpenAsync(id, cancel) is not { Analysis: var a })
+            return NotFound();
+        if ((key == Afresh ? PlanChoices.Saving(a) : a.Why(key ?? "")) is not { } why)
+            return NotFound();
+        Told = why;
+        return Page();
+    }
+}

@@ -1,0 +1,33 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Analysis;
+using Circuitum.Formats;
+
+namespace Circuitum.Web.Stages;
+
+/// <summary>Rooms, openings and what stands in them.</summary>
+public sealed class RoomsStage : Stage
+{
+    /// <inheritdoc/>
+    public override string Id => "rooms";
+
+    /// <inheritdoc/>
+    public override int? Tab => 2;
+
+    /// <inheritdoc/>
+    public override string List => "_RoomList";
+
+    /// <inheritdoc/>
+    public override PlanStage? Plan => PlanStage.Rooms;
+
+    /// <inheritdoc/>
+    public override string? Tools => "_RoomTools";
+
+    /// <inheritdoc/>
+    protected override ImmutableArray<string> Rules => ["plan."];
+
+    /// <inheritdoc/>
+    protected override bool Begun(JobAnalysis a) => a.Job.Rooms.Length > 0;
+
+    /// <inheritdoc/>
+    protected override string Done(JobAnalysis a) => $"{a.Job.Rooms.Length} rooms";
+}
