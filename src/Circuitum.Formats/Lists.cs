@@ -59,10 +59,10 @@ public static class Lists
                 "Cable",
                 ["What", "Feet to cut", "Feet with waste"],
                 [
-                    .. a.CableByType.Select(t =>
+                    .. a.Cable.ByType.Select(t =>
                         new object?[] { t.Cable, Feet(t.Cut), Math.Round(t.Cut.InFeet * (100 + a.Job.Preferences.WastePercent) / 100, 1) }
                     ),
-                    .. a.OutsideMaterial.Select(m => new object?[] { m.What, null, Math.Round(m.Feet, 1) }),
+                    .. a.Cable.Conduit.Select(m => new object?[] { m.What, null, Math.Round(m.Feet, 1) }),
                 ]
             ),
             new(

@@ -78,12 +78,12 @@ public class OutsideTests
     {
         var post = Post(A);
         var without = A with { Outside = [] };
-        (without.CableByType.Sum(t => t.Cut.InFeet) - A.CableByType.Sum(t => t.Cut.InFeet)).ShouldBe(
+        (without.Cable.ByType.Sum(t => t.Cut.InFeet) - A.Cable.ByType.Sum(t => t.Cut.InFeet)).ShouldBe(
             A.Outside.Sum(o => (o.Length >= o.Hop.Way - Length.Feet(1) ? o.Hop.Cut : o.Length).InFeet),
             0.01
         );
-        A.OutsideMaterial.ShouldContain(m => m.What == "1/2 in conduit, PVC, schedule 40");
-        var wires = A.OutsideMaterial.Where(m => m.What.EndsWith("wet-rated wire")).Sum(m => m.Feet);
+        A.Cable.Conduit.ShouldContain(m => m.What == "1/2 in conduit, PVC, schedule 40");
+        var wires = A.Cable.Conduit.Where(m => m.What.EndsWith("wet-rated wire")).Sum(m => m.Feet);
         wires.ShouldBe(
             A.Outside.Sum(o => o.Wires.Sum(w => w.Count) * (o.Length + (Planned.Preferences.BoxMakeUp * 2)).InFeet)
                 * (100 + Planned.Preferences.WastePercent)
@@ -172,9 +172,9 @@ public class OutsideTests
         var direct = Analyzer.Analyze(
             Yard(j => j with { Preferences = j.Preferences with { OutsideMethod = OutsideMethod.DirectBurial } })
         );
-        direct.CableByType.ShouldContain(t => t.Cable.EndsWith(" for the ground"));
+        direct.Cable.ByType.ShouldContain(t => t.Cable.EndsWith(" for the ground"));
         direct.Outside.ShouldAllBe(o => !o.Buried || o.Depth == Length.Inches(24));
-        direct.OutsideMaterial.ShouldBeEmpty();
+        direct.Cable.Conduit.ShouldBeEmpty();
     }
 
     [Fact]

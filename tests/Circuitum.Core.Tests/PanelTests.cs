@@ -64,7 +64,7 @@ public class PanelTests
                 );
         }
 
-        A.CableByType.Sum(t => t.Cut.InFeet).ShouldBeLessThan(Analyzer.Analyze(One).CableByType.Sum(t => t.Cut.InFeet));
+        A.Cable.ByType.Sum(t => t.Cut.InFeet).ShouldBeLessThan(Analyzer.Analyze(One).Cable.ByType.Sum(t => t.Cut.InFeet));
         var nearest = Analyzer.Analyze(
             Planner.PlanSpaces(
                 Two with

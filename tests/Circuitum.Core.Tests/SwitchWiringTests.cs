@@ -171,8 +171,8 @@ public class SwitchWiringTests
             spec.FillDerivation!.Steps.Count(x => x.What.Contains("travelers", StringComparison.Ordinal)).ShouldBe(1);
         }
 
-        a.CableByType.Select(t => t.Cable).ShouldBe(["14-2", "14-3"]);
-        a.CableByType.Sum(t => t.Cut.InFeet).ShouldBe(a.Circuits[0].Run.Cut.InFeet, 0.01);
+        a.Cable.ByType.Select(t => t.Cable).ShouldBe(["14-2", "14-3"]);
+        a.Cable.ByType.Sum(t => t.Cut.InFeet).ShouldBe(a.Circuits[0].Run.Cut.InFeet, 0.01);
     }
 
     [Theory]

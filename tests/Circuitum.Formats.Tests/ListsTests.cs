@@ -34,7 +34,7 @@ public class ListsTests
             .Sum(r => (double)r["Feet"]!)
             .ShouldBe(A.Circuits.Where(c => !c.Carried).Sum(c => c.Run.Hops[0].Cut.InFeet), 2);
         Rows(book, "Box to box").Count.ShouldBe(A.Circuits.Sum(c => c.Run.Cables.Count(h => h.From is not null)));
-        Rows(book, "Cable").Sum(r => (double)r["Feet to cut"]!).ShouldBe(A.CableByType.Sum(t => t.Cut.InFeet), 1);
+        Rows(book, "Cable").Sum(r => (double)r["Feet to cut"]!).ShouldBe(A.Cable.ByType.Sum(t => t.Cut.InFeet), 1);
         Rows(book, "Boxes").Count.ShouldBe(Planned.Decisions.Boxes.Length);
     }
 

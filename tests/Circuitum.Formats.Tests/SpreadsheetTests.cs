@@ -88,7 +88,7 @@ public sealed class SpreadsheetTests : IDisposable
         sheets["Boxes"].Count.ShouldBe(Planned.Decisions.Boxes.Length + 1);
         foreach (var cells in sheets["Boxes"].Skip(1))
             Number(cells[3]).ShouldBe(A.Specs[cells[0]].Fill is { } fill ? Math.Round(fill.Inches3, 2) : 0, 0.001);
-        sheets["Cable"].Skip(1).Sum(r => Number(r[1])).ShouldBe(A.CableByType.Sum(t => t.Cut.InFeet), 0.1 * A.CableByType.Length);
+        sheets["Cable"].Skip(1).Sum(r => Number(r[1])).ShouldBe(A.Cable.ByType.Sum(t => t.Cut.InFeet), 0.1 * A.Cable.ByType.Length);
     }
 
     [Fact]

@@ -1,10 +1,8 @@
 using System.Collections.Immutable;
-using Circuitum.Core.Circuits;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Loads;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 using Circuitum.Core.Protection;
@@ -74,38 +72,16 @@ public sealed record JobAnalysis
     public int SpacesUsed => Panels.Length == 0 ? 0 : Panels[0].SpacesUsed;
 
     /// <summary>Cable to buy in feet, with waste.</summary>
-    public double CableFeet => CableByType.Sum(c => c.Cut.InFeet) * (100 + Job.Preferences.WastePercent) / 100;
+    public double CableFeet => Cable.Feet;
+
+    /// <summary>Cable, conduit and wire summed up.</summary>
+    public CableTotals Cable => new(this);
 
     /// <summary>Connected load on leg A of the one-pole breakers and half of the two-pole ones.</summary>
     public VoltAmperes LegA => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegA);
 
     /// <summary>Connected load on leg B.</summary>
     public VoltAmperes LegB => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegB);
-
-    /// <summary>What each sort of cable comes to, to cut, smallest name first; waste and what is in conduit outside not counted.</summary>
-    public ImmutableArray<(string Cable, Length Cut)> CableByType =>
-        [
-            .. Circuits
-                .SelectMany(c => c.Run.Cables.Select(h => InHouse(c, h)))
-                .Where(x => x.Cut > Length.Zero)
-                .GroupBy(x => x.Cable)
-                .OrderBy(g => g.Key, StringComparer.Ordinal)
-                .Select(g => (g.Key, g.Aggregate(Length.Zero, (sum, x) => sum + x.Cut))),
-        ];
-
-    private (string Cable, Length Cut) InHouse(CircuitAnalysis c, Hop hop)
-    {
-        if (Outside.Length == 0 || OutsideOf(hop) is not { } outside)
-            return (c.CableOf(hop), hop.Cut);
-        if (outside.Fill is null)
-            return (outside.Method == OutsideMethod.DirectBurial ? $"{c.CableOf(hop)} for the ground" : c.CableOf(hop), hop.Cut);
-
-        // Where the cable ends and the wires begin is a box on the wall; nothing of the cable is left when all of the way is outside.
-        return (
-            c.CableOf(hop),
-            outside.Length >= hop.Way - Length.Feet(1) ? Length.Zero : Length.Max(Length.Zero, hop.Cut - outside.Length)
-        );
-    }
 
     /// <summary>The way of every cable, by the box that it feeds and the one that it comes from; worked out when first asked for.</summary>
     public required Lazy<ImmutableDictionary<(string? From, string To), CableRoute>> Routes { get; init; }
@@ -124,22 +100,6 @@ public sealed record JobAnalysis
 
     /// <summary>What of a cable lies outside the house, or none.</summary>
     public OutsideStretch? OutsideOf(Hop hop) => Outside.FirstOrDefault(o => o.Hop.From == hop.From && o.Hop.To == hop.To);
-
-    /// <summary>Conduit and single wires for what is outside, in feet to buy with waste.</summary>
-    public ImmutableArray<(string What, double Feet)> OutsideMaterial =>
-        [
-            .. Outside
-                .Where(o => o.Fill?.Size is not null)
-                .SelectMany(o =>
-                    o.Wires.Select(w =>
-                            (What: $"{w.Size} AWG wet-rated wire", Feet: w.Count * (o.Length + (Job.Preferences.BoxMakeUp * 2)).InFeet)
-                        )
-                        .Prepend((What: $"{o.Fill!.Size!.Size} in conduit, {o.Fill.Kind.Name}", Feet: o.Length.InFeet))
-                )
-                .GroupBy(x => x.What)
-                .OrderBy(g => g.Key, StringComparer.Ordinal)
-                .Select(g => (g.Key, g.Sum(x => x.Feet) * (100 + Job.Preferences.WastePercent) / 100)),
-        ];
 
     /// <summary>The circuit that a box is on, or none.</summary>
     public CircuitAnalysis? CircuitOf(string boxId) => ByBox.GetValueOrDefault(boxId);
@@ -171,162 +131,5 @@ public sealed record JobAnalysis
 
     /// <summary>The derivation behind a shown number, or none.</summary>
     /// <param name="key">Such as <c>circuit.7.load</c>, <c>room.kitchen.area</c>, <c>service.optional</c> or <c>cable</c>.</param>
-    public Derivation? Why(string key)
-    {
-        var part = key.Split('.');
-        if (part is ["circuit", var number, var what] && int.TryParse(number, out var n) && CircuitByNumber(n) is { } c)
-        {
-            return what switch
-            {
-                "load" => c.Load.Derivation,
-                "wire" => c.WireDerivation,
-                "drop" => c.DropDerivation,
-                "expected" => c.Expected.Derivation,
-                "ground" => c.Ground?.Derivation(Edition),
-                "run" => c.RunDerivation,
-                "protection" => c.ProtectionDerivation,
-                "division" => PlanExplain.OfCircuit(House, c.Number),
-                _ => null,
-            };
-        }
-
-        if (
-            key.StartsWith("box.", StringComparison.Ordinal)
-            && key.EndsWith(".load", StringComparison.Ordinal)
-            && Boxes.GetValueOrDefault(key[4..^5]) is { } box
-        )
-        {
-            var load = BoxLoad.Of(Job, box);
-            return new("Planned load", $"{load.Load}")
-            {
-                Formula = load.Continuous ? "continuous: counts at 125 percent for wire and breaker" : "",
-                Because = load.Source,
-            };
-        }
-
-        if (part is ["feeder", ..] && Panels.FirstOrDefault(p => p.Panel.Id == key[7..])?.Feeder is { } feeder)
-            return feeder.Derivation;
-        if (part is ["legs", ..] && key.Length > 5 && Panels.FirstOrDefault(p => p.Panel.Id == key[5..]) is { } legs)
-        {
-            return new("Legs", $"A {legs.LegA}, B {legs.LegB}")
-            {
-                Formula = $"difference {Math.Abs(legs.LegA.Value - legs.LegB.Value):#,0} VA",
-                Because =
-                    "Two-pole breakers load both legs alike; the one-pole ones are divided so that the difference"
-                    + $"{(Job.Preferences.LegBalance == LegBalanceBy.Expected ? " of what is expected" : "")} "
-                    + "is the least that the held places allow.",
-                Steps =
-                [
-                    new("Expected on an ordinary evening", $"A {legs.Expected(true)}, B {legs.Expected(false)}")
-                    {
-                        Formula = $"difference {Math.Abs(legs.Expected(true).Value - legs.Expected(false).Value):#,0} VA",
-                        Citation = "practice",
-                        Steps =
-                        [
-                            .. legs
-                                .Schedule.Where(r => r.Circuit is { Poles: 1 })
-                                .Select(r => r.Circuit!.Expected.Derivation with { What = $"{r.Place}, {r.Circuit.Label}" }),
-                        ],
-                    },
-                ],
-            };
-        }
-
-        if (part is ["outside", ..] && Outside.FirstOrDefault(o => o.Hop.To == key[8..]) is { } stretch)
-            return stretch.Derivation(Edition);
-        if (key == "legs" && Panel is { } service)
-            return Why($"legs.{service.Id}");
-        if (key == "plan")
-            return PlanExplain.OfPlan(House);
-        if (key.StartsWith("box.", StringComparison.Ordinal) && key.EndsWith(".circuit", StringComparison.Ordinal))
-            return PlanExplain.OfBox(House, key[4..^8]);
-        if (
-            key.StartsWith("box.", StringComparison.Ordinal)
-            && key.EndsWith(".fill", StringComparison.Ordinal)
-            && Specs.GetValueOrDefault(key[4..^5])?.FillDerivation is { } fill
-        )
-            return fill;
-        if (
-            key.StartsWith("room.", StringComparison.Ordinal)
-            && key.EndsWith(".area", StringComparison.Ordinal)
-            && Job.RoomById(key[5..^5]) is { } room
-        )
-        {
-            return new("Inside area", $"{House[room.Id].AreaSqFt:0.0} sq ft")
-            {
-                Because = "By the inside faces of its walls.",
-                Steps =
-                [
-                    .. House[room.Id]
-                        .Walls.Select(w =>
-                            Derivation.Fact($"Wall {w.Index}, {LabelWriter.Facing(House[room.Id], w.Index)}", LengthText.Show(w.Length))
-                        ),
-                ],
-            };
-        }
-
-        if (
-            key.StartsWith("room.", StringComparison.Ordinal)
-            && key.EndsWith(".spaces", StringComparison.Ordinal)
-            && Job.RoomById(key[5..^7]) is { } walled
-        )
-        {
-            var spaces = BoxLayout.WallSpaces.Of(House[walled.Id], Job, Length.Inches(Edition.Number("wallSpaceLeastIn")));
-            return new("Wall spaces", LengthText.Show(spaces.Aggregate(Length.Zero, (sum, s) => sum + s.Length)))
-            {
-                Because =
-                    $"Along the floor line, between doorways, fixed cabinets and other breaks; {Edition.Say("wallSpaceLeastIn")} "
-                    + "and wider count.",
-                Citation = Edition.Cite("box.wall"),
-                Steps =
-                [
-                    .. spaces.Select(
-                        (s, i) =>
-                            Derivation.Fact(
-                                $"Space {i + 1}, from the "
-                                    + $"{LabelWriter.Facing(House[walled.Id], House[walled.Id].FromPerimeter(s.Start).Wall)} wall",
-                                LengthText.Show(s.Length)
-                            )
-                    ),
-                ],
-            };
-        }
-
-        return key switch
-        {
-            "service.standard" => Standard.Derivation,
-            "service.optional" => Optional.Derivation,
-            "service" => Service.Derivation,
-            "neutral" => ServiceSheet.Of(this).Neutral,
-            "conductors" => ServiceSheet.Of(this).Conductors,
-            "cable" => new("Cable to buy", $"{CableFeet:0} ft")
-            {
-                Formula = $"{CableByType.Sum(x => x.Cut.InFeet):0} ft + {Job.Preferences.WastePercent} percent",
-                Because =
-                    "Estimated runs with make-up at each box and in the panel, and waste."
-                    + $"{(Outside.Any(o => o.Fill is not null) ? " What is in conduit outside is wire, not cable." : "")}",
-                Steps =
-                [
-                    .. CableByType.Select(g => Derivation.Fact(g.Cable, $"{g.Cut.InFeet:0} ft")),
-                    .. OutsideMaterial.Select(m => Derivation.Fact(m.What, $"{m.Feet:0} ft to buy", "Outside the house.")),
-                ],
-            },
-            "spaces" => new("Spaces used", $"{SpacesUsed} of {Panel?.Spaces ?? 0}")
-            {
-                Formula = $"{Circuits.Count(x => x.Poles == 2)} two-pole x 2 + {Circuits.Count(x => x.Poles == 1)} one-pole",
-                Because =
-                    "The job wants "
-                    + $"{(Job.Preferences.SpareSpaces is { } spare ? $"{spare}" : $"{Job.Preferences.SparePercent} percent")} "
-                    + "kept free.",
-            },
-            "area" => new("Floor area by the outside line", $"{AreaSqFt:#,0} sq ft")
-            {
-                Because =
-                    $"Rooms that count, each grown by the outside wall of {LengthText.Show(Job.Frame.OutsideWall)}, joined, "
-                    + "storey by storey. Garage, porch and deck do not count.",
-                Citation = Edition.Cite("circuit.generalCount"),
-            },
-            _ => null,
-        };
-    }
+    public Derivation? Why(string key) => Derivations.Of(this, DerivationKey.Parse(key));
 }
