@@ -161,10 +161,11 @@ public partial class ArchitectureTests
             .Select(t => t.ValueText);
 
     [Fact]
-    public void No_line_is_wider_than_140_columns()
+    public void No_line_is_wider_than_140_columns_and_no_file_longer_than_300_lines()
     {
-        var sources = Sources("src").Concat(Sources("tests")).Concat(Sources("benchmarks"));
+        var sources = Sources("src").Concat(Sources("tests")).Concat(Sources("benchmarks")).ToList();
         sources.Where(f => File.ReadLines(f).Any(l => l.Length > 140)).ShouldBeEmpty();
+        sources.Where(f => File.ReadLines(f).Count() > 300).ShouldBeEmpty();
     }
 
     // The C# sources under a folder of the repository, without what tools make.

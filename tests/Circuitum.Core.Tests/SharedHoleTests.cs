@@ -83,9 +83,9 @@ public class SharedHoleTests
     private static List<string> Left(JobAnalysis a)
     {
         var left = new List<string>();
-        foreach (var ((member, at), cables) in DrillList.Through(a, []).Where(h => h.Key.Member.Kind == MemberKind.Plates))
+        foreach (var ((member, at), cables) in DrilledWays.Through(a, []).Where(h => h.Key.Member.Kind == MemberKind.Plates))
         {
-            foreach (var hole in DrillList.Bored(a, member, cables).Where(h => h.Length > 2))
+            foreach (var hole in DrilledWays.Bored(a, member, cables).Where(h => h.Length > 2))
             {
                 var factor = hole.Sum(h => h.Carrying) switch
                 {

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Circuitum.Core.Circuits;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Geometry;
@@ -13,7 +12,7 @@ using Circuitum.Core.Sizing;
 namespace Circuitum.Core.Analysis;
 
 /// <summary>Works out one circuit: load, wire, breaker, protection, run and drop.</summary>
-internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs runs, IReadOnlyDictionary<string, Box> all)
+internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition edition, Runs runs, IReadOnlyDictionary<string, Box> all)
 {
     private readonly Job job = house.Job;
 
@@ -120,19 +119,6 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
         };
     }
 
-    /// <summary>The wire of a circuit if so many current-carrying wires lay together; none when no cable would do.</summary>
-    internal ConductorChoice? WireWith(CircuitAnalysis c, int carrying)
-    {
-        var appliances = c.Boxes.Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(ApplianceFacts.Of).ToList();
-        return Conductor.Choose(
-            Together(Case(c.Circuit, PreferenceFields.Of(job, c.Circuit), [.. c.Boxes], appliances, c.Load, c.Pair), carrying),
-            edition
-        );
-    }
-
-    private static SizingCase Together(SizingCase c, int? carrying) =>
-        carrying is { } n && n > c.CurrentCarrying ? c with { CurrentCarrying = n } : c;
-
     // A freezer or an alarm that needs no ground-fault protection itself is fed from the line side of a device that others have.
     private ImmutableHashSet<string> LineSide(
         Circuit circuit,
@@ -161,147 +147,8 @@ internal sealed class CircuitDeriver(HouseShape house, CodeEdition edition, Runs
                 ),
             };
 
-    // The home run goes up first, size by size, until the drop is within the limit; then the rest, and the home run again.
-    private (string Size, string Home, double Drop, Derivation Why, ImmutableDictionary<string, double> At) Sizes(
-        Circuit circuit,
-        Preferences wishes,
-        ConductorChoice? wire,
-        RunEstimate run,
-        CircuitLoad load
-    )
-    {
-        var size = wire?.Size ?? "2";
-        var home = size;
-        if (wire is not null && wishes.HomeRunUpsize == HomeRunUpsize.Always && circuit.Purpose is not CircuitPurpose.Appliance)
-            home = Conductor.NextCable(size) ?? size;
-        var (drop, why, at) = Drop(run, load, size, home);
-        // Where a local rule makes the limit law, the wire follows it whatever the school.
-        var asked = wishes.HomeRunUpsize != HomeRunUpsize.Off || edition.Rule("wire.drop").Severity == "must";
-        if (wire is null || !asked)
-            return (size, home, drop, why, at);
-        var limit = edition.Number("dropPercentBranch");
-        while (drop > limit)
-        {
-            if (Conductor.NextCable(home) is { } larger && Steps(size, larger) <= MostSteps && Grounded(wire, larger))
-                home = larger;
-            else if (
-                run.Hops.Length > 1
-                && size != "10"
-                && Conductor.NextCable(size) is { } branch
-                && Steps(wire.Size, branch) <= 1
-                && Grounded(wire, branch)
-            )
-                size = branch;
-            else
-                break;
-            (drop, why, at) = Drop(run, load, size, home);
-        }
-
-        return (size, home, drop, why, at);
-    }
-
     // Devices take 10 AWG at most, and a box has only so much room: a home run is two sizes larger than the rest at most.
     private const int MostSteps = 2;
-
-    // With larger wire the ground grows in proportion; what is in the cable must be enough.
-    private static bool Grounded(ConductorChoice wire, string size) => EquipmentGround.InCable(wire.Breaker, wire.Size, size).Enough;
-
-    private static int Steps(string from, string to) =>
-        CodeLibrary.Conductors.Sheathed.IndexOf(to) - CodeLibrary.Conductors.Sheathed.IndexOf(from);
-
-    private SizingCase Case(
-        Circuit circuit,
-        Preferences wishes,
-        Box[] boxes,
-        List<ApplianceFacts> appliances,
-        CircuitLoad load,
-        HomeRunPair? pair
-    )
-    {
-        var loads = boxes.Select(b => BoxLoad.Of(job, b)).ToList();
-        var alone = appliances.Count == 1 && boxes.Length == 1 ? appliances[0] : null;
-        var hvac = alone is { Type.Hvac: true, MinimumCircuitAmpacity: not null } ? alone : null;
-        var receptacles = load.Volts == 120 ? boxes.Sum(b => Receptacles(b, appliances)) : 0;
-        var breaker = circuit.Breaker ?? Usual(circuit, wishes, alone, load);
-        var steady = loads.Where(l => l.Continuous).Sum(l => l.Load.Value) / load.Volts;
-
-        // A planning figure for receptacles is no load that a breaker must carry: it fills the usual breaker and no more.
-        var practice = load.Practice.Value;
-        var free = (breaker ?? 20) - (load.Sizing.Value - practice);
-        var counted = load.Sizing.Value - Math.Clamp(practice - Math.Max(0, free), 0, practice);
-        var c = new SizingCase
-        {
-            Continuous = new(steady),
-            NonContinuous = new(Math.Max(0, counted - (steady * edition.Number("continuousFactor")))),
-            MinimumCircuitAmpacity = hvac?.MinimumCircuitAmpacity,
-            MaximumBreaker = alone?.MaximumBreaker,
-            Breaker = breaker,
-            Held = circuit.Breaker is not null,
-            MostBreaker = receptacles > 1 ? (int)edition.Number("receptacleCircuitMostA") : null,
-            TerminationC = wishes.TerminationC,
-            AmbientC = wishes.AmbientC,
-            SeveralReceptacles = receptacles > 1,
-            CurrentCarrying = (pair?.Kind == PairKind.TwoNeutrals ? 4 : 2) * wishes.CablesTogether,
-        };
-        if (edition.InForce("wire.smallest"))
-            c = c with { SmallestSize = $"{edition.Number("smallestWireAwg"):0}" };
-        var twelve =
-            wishes.GeneralWire == GeneralWire.TwelveThroughout
-            && circuit.Purpose is (CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed);
-        return twelve && c.SmallestSize != "10" ? c with { SmallestSize = "12" } : c;
-    }
-
-    // A duplex is two receptacles (210.21(B)).
-    private static int Receptacles(Box box, List<ApplianceFacts> appliances) =>
-        box.Kind switch
-        {
-            BoxKind.Receptacle => box.Style switch
-            {
-                ReceptacleStyle.Single => 1,
-                ReceptacleStyle.Quad => 4,
-                _ => 2,
-            },
-            BoxKind.Provision => 1,
-            _ => appliances.Any(a => a.Appliance.Id == box.Appliance && !a.Hardwired) ? 1 : 0,
-        };
-
-    // The breaker that is usual for what hangs on the circuit, as far as the plate allows it; none lets the load alone decide.
-    private int? Usual(Circuit circuit, Preferences wishes, ApplianceFacts? alone, CircuitLoad load)
-    {
-        if (circuit.Purpose != CircuitPurpose.Appliance)
-            return CircuitPlanning.GeneralRating(wishes, circuit.Purpose);
-        if (alone is null)
-            return 20;
-        if (alone.Type.Hvac && alone.MinimumCircuitAmpacity is not null)
-            return alone.MaximumBreaker;
-
-        // At another voltage the library's breaker means nothing.
-        var usual = alone.Volts == alone.Type.Volts ? alone.Type.Breaker : null;
-        if (alone.Type.Id == "range" && alone.Load.Value >= edition.Number("rangeLeastVa"))
-            usual = Math.Max(usual ?? 0, (int)edition.Number("rangeLeastBreaker"));
-        return usual is { } u && LargestFor(edition, alone, load.Actual.Value) is { } most ? Math.Min(u, most) : usual;
-    }
-
-    /// <summary>
-    /// The largest breaker for one appliance: 250 percent of a motor's current (430.52), 150 percent of another one's, and 20 A
-    /// up to 13.3 A (422.11(E)), each at the next standard size. None for what goes by another rule, and for cooking and dryers
-    /// until their plate is read: their plugs go with a breaker.
-    /// </summary>
-    /// <param name="edition">The edition.</param>
-    /// <param name="alone">The appliance.</param>
-    /// <param name="amps">Its current in amperes.</param>
-    internal static int? LargestFor(CodeEdition edition, ApplianceFacts alone, double amps)
-    {
-        if (alone.Type.Hvac && !alone.MotorLoad)
-            return null;
-        if (alone.MotorLoad)
-            return edition.BreakerFor(amps * edition.Number("motorBreakerFactor"));
-        if ((alone.Type.Cooking || alone.Type.Id == "dryer") && !alone.Appliance.Nameplate.Confirmed)
-            return null;
-        return amps > edition.Number("smallApplianceBreakerAmps")
-            ? edition.BreakerFor(amps * edition.Number("applianceBreakerFactor"))
-            : (int)edition.Number("receptacleCircuitMostA");
-    }
 
     // Each piece of cable carries what is planned beyond it; the worst box counts.
     private (double Percent, Derivation Why, ImmutableDictionary<string, double> At) Drop(

@@ -1,6 +1,8 @@
 namespace Circuitum.Core.Analysis;
 
-/// <summary>Which number a derivation is asked for: <c>circuit.7.load</c>, <c>box.kitchen.r1.fill</c>, <c>feeder.sub</c>, <c>cable</c>.</summary>
+/// <summary>
+/// Which number a derivation is asked for: <c>circuit.7.load</c>, <c>box.kitchen.r1.fill</c>, <c>feeder.sub</c>, <c>cable</c>.
+/// </summary>
 /// <param name="Whole">The key as it is written.</param>
 /// <param name="Kind">Its first part.</param>
 /// <param name="Id">What stands between: the number or id of a thing; empty where there is none.</param>

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Routing;
@@ -53,7 +52,7 @@ public sealed record DrillList(
     private const double FaceIn = 1.25;
 
     // Attics are run over or beside the joists, floors between storeys through them.
-    private static readonly Length JoistSpacing = Length.Inches(16);
+    internal static readonly Length JoistSpacing = Length.Inches(16);
 
     /// <summary>How many holes, plates, bushings, seals and staples, in sentences.</summary>
     /// <param name="p">The job's preferences, which say how far apart staples are and how many cables share a hole.</param>
@@ -83,7 +82,7 @@ public sealed record DrillList(
     {
         var p = a.Job.Preferences;
         var unknown = new SortedSet<string>(StringComparer.Ordinal);
-        var holes = Through(a, unknown);
+        var holes = DrilledWays.Through(a, unknown);
         var staples = 0;
         foreach (var c in a.Circuits)
         {
@@ -102,7 +101,7 @@ public sealed record DrillList(
         var lines = holes
             .GroupBy(h => h.Key.Member)
             .OrderBy(g => g.Key.Where, StringComparer.Ordinal)
-            .Select(g => Line(g.Key, [.. g.Select(h => Bored(a, g.Key, h.Value))]))
+            .Select(g => Line(g.Key, [.. g.Select(h => DrilledWays.Bored(a, g.Key, h.Value))]))
             .ToImmutableArray();
         int Holes(Func<DrillLine, bool> which) => lines.Where(which).Sum(l => l.Holes);
         return new(
@@ -145,192 +144,10 @@ public sealed record DrillList(
                 + "where a stair or a ladder leads up; 1-1/2 in from the roof deck (334.23, 300.4(E)).";
     }
 
-    /// <summary>A cable on its way through a hole.</summary>
-    /// <param name="Circuit">Which circuit.</param>
-    /// <param name="Hop">Which of its cables.</param>
-    /// <param name="Inches">How thick.</param>
-    /// <param name="Carrying">Its current-carrying wires: a neutral that two circuits share carries only what is unbalanced.</param>
-    internal sealed record Passing(int Circuit, Hop Hop, double Inches, int Carrying);
-
-    /// <summary>What comes together at each place that is bored, by its member and the place in it.</summary>
-    internal static Dictionary<(BoredMember Member, string At), List<Passing>> Through(JobAnalysis a, SortedSet<string> unknown)
-    {
-        var holes = new Dictionary<(BoredMember Member, string At), List<Passing>>();
-        foreach (var c in a.Circuits)
-        {
-            foreach (var hop in c.Run.Cables)
-            {
-                var cable = c.CableOf(hop);
-                Pass(
-                    a,
-                    a.RouteOf(hop),
-                    new Passing(c.Number, hop, Thickness(cable), cable.EndsWith("-2-2", StringComparison.Ordinal) ? 4 : 2),
-                    holes,
-                    unknown
-                );
-            }
-        }
-
-        return holes;
-    }
-
-    /// <summary>
-    /// The holes of one place: so many cables in each as the job allows and the member takes, and holes of their own for those that
-    /// would lose ampacity among others.
-    /// </summary>
-    internal static List<Passing[]> Bored(JobAnalysis a, BoredMember member, List<Passing> cables)
-    {
-        var alone = cables.Where(c => a.Apart.Contains(c.Circuit)).Select(c => new[] { c });
-        return
-        [
-            .. alone,
-            .. Bores.Holes(
-                cables.Where(c => !a.Apart.Contains(c.Circuit)),
-                c => c.Inches,
-                a.Job.Preferences.CablesPerHole,
-                member.LargestIn
-            ),
-        ];
-    }
-
-    // About what the jacket of the common sizes measures across its wide side.
-    internal static double Thickness(string cable)
-    {
-        var wires =
-            cable.EndsWith("-3", StringComparison.Ordinal) ? 1.0
-            : cable.EndsWith("-2-2", StringComparison.Ordinal) ? 1.1
-            : 0.85;
-        return wires
-            * (
-                cable[..cable.IndexOf('-', StringComparison.Ordinal)] switch
-                {
-                    "14" => 0.42,
-                    "12" => 0.47,
-                    "10" => 0.55,
-                    "8" => 0.72,
-                    "6" => 0.85,
-                    _ => 1.0,
-                }
-            );
-    }
-
     /// <summary>Whether a hole in the middle of a stud of so many inches leaves less than 1-1/4 in to a face.</summary>
     internal static bool NearFace(double bit, double deep) => bit > deep - (2 * FaceIn);
 
-    private static void Pass(
-        JobAnalysis a,
-        CableRoute route,
-        Passing cable,
-        Dictionary<(BoredMember, string), List<Passing>> holes,
-        SortedSet<string> unknown
-    )
-    {
-        void Hole(BoredMember member, string at)
-        {
-            if (!holes.TryGetValue((member, at), out var there))
-                holes[(member, at)] = there = [];
-            there.Add(cable);
-        }
-
-        for (var i = 0; i < route.Pieces.Length; i++)
-        {
-            var piece = route.Pieces[i];
-            switch (piece.Kind)
-            {
-                case WayKind.Wall when i > 0 || route.Pieces.Length > 1:
-                    // Where a wall meets a field its plate is in between; one bay takes as many cables as its holes allow.
-                    foreach (var plates in PlatesOf(a, piece))
-                        Hole(plates, Bay(a, piece.From));
-                    break;
-                case WayKind.Studs:
-                    var (wall, spacing) = WallOf(a, piece);
-                    foreach (var stud in Crossed(piece, spacing))
-                        Hole(wall, stud);
-                    break;
-                case WayKind.Field:
-                    Joists(a, piece, Hole, unknown);
-                    break;
-            }
-        }
-    }
-
-    // The plates that an upright piece goes through: those of each storey whose floor or ceiling lies between its ends.
-    private static IEnumerable<BoredMember> PlatesOf(JobAnalysis a, WayPiece piece)
-    {
-        var (low, high) = piece.FromZ < piece.ToZ ? (piece.FromZ, piece.ToZ) : (piece.ToZ, piece.FromZ);
-        var highest = a.Job.Storeys.MaxBy(s => s.Floor);
-        foreach (var storey in a.Job.Storeys)
-        {
-            var ceiling =
-                storey.Floor
-                + a.Job.Rooms.Where(r => r.Storey == storey.Id && r.Kind is not (RoomKind.Deck or RoomKind.Outdoors))
-                    .Select(r => r.CeilingHeight)
-                    .DefaultIfEmpty(Length.Feet(8))
-                    .Max();
-            if (low < ceiling && high > ceiling)
-                yield return new($"Top plates, {storey.Name}", MemberKind.Plates, Between: storey != highest);
-            if (low < storey.Floor && high > storey.Floor)
-                yield return new($"Bottom plates, {storey.Name}", MemberKind.Plates, Between: a.Job.Storeys.Length > 1);
-        }
-    }
-
-    private static string Bay(JobAnalysis a, Point at) =>
-        $"{Math.Floor(at.X.InInches / a.Job.Frame.StudSpacing.InInches)},{Math.Floor(at.Y.InInches / a.Job.Frame.StudSpacing.InInches)}";
-
-    private static (BoredMember Wall, Length Spacing) WallOf(JobAnalysis a, WayPiece piece)
-    {
-        var (shape, wall) = WallCables.WallAt(a, piece);
-        var body = WallBody.Of(a.House, shape, wall);
-        var steel = body.Build == WallBuild.MetalStud;
-        var build =
-            steel ? "metal studs"
-            : Bores.DepthIn(body) == Bores.WideStudDeepIn ? "2x6 studs"
-            : "2x4 studs";
-        var where = $"{shape.Room.Name}, {LabelWriter.Facing(shape, wall)} wall, {build}{(body.Bearing ? ", bearing" : "")}";
-        return (new(where, steel ? MemberKind.MetalStuds : MemberKind.Studs, Bores.DepthIn(body), Bores.LargestIn(body)), body.StudSpacing);
-    }
-
-    private static IEnumerable<string> Crossed(WayPiece piece, Length spacing)
-    {
-        var level = (piece.From.Y - piece.To.Y).Abs() < Length.Inches(1);
-        var (from, to) = level ? (piece.From.X.InInches, piece.To.X.InInches) : (piece.From.Y.InInches, piece.To.Y.InInches);
-        if (from > to)
-            (from, to) = (to, from);
-        var across = Math.Round((level ? piece.From.Y.InInches : piece.From.X.InInches) / 6);
-        for (var n = Math.Floor(from / spacing.InInches) + 1; n * spacing.InInches < to; n++)
-            yield return $"{(level ? "x" : "y")}{across}:{n}";
-    }
-
-    private static void Joists(JobAnalysis a, WayPiece piece, Action<BoredMember, string> hole, SortedSet<string> unknown)
-    {
-        // Over the highest storey is the attic, under the lowest floor the crawl space: cable lies on or along the joists there.
-        var above = a.Job.Storeys.OrderBy(s => s.Floor).FirstOrDefault(s => s.Floor > piece.FromZ);
-        var below = a.Job.Storeys.OrderByDescending(s => s.Floor).FirstOrDefault(s => s.Floor <= piece.FromZ);
-        if (above is null || below is null)
-            return;
-        var level = (piece.From.Y - piece.To.Y).Abs() < Length.Inches(1);
-        foreach (var stud in Crossed(piece, JoistSpacing))
-        {
-            var n =
-                double.Parse(stud[(stud.IndexOf(':', StringComparison.Ordinal) + 1)..], System.Globalization.CultureInfo.InvariantCulture)
-                * JoistSpacing.InInches;
-            var at = level ? new Point(Length.Inches(n), piece.From.Y) : new Point(piece.From.X, Length.Inches(n));
-            if (a.House.RoomAt(below.Id, at) is not { } room)
-                continue;
-            if (room.Room.Joists is not { } run)
-                unknown.Add(room.Room.Name);
-            else if ((run == JoistRun.EastWest) != level)
-                hole(
-                    new(
-                        $"Joists over {room.Room.Name}{(room.Room.JoistDepth is { } d ? $", {LengthText.Show(d)} deep" : "")}",
-                        MemberKind.Joists
-                    ),
-                    stud
-                );
-        }
-    }
-
-    private static DrillLine Line(BoredMember member, List<List<Passing[]>> places)
+    private static DrillLine Line(BoredMember member, List<List<DrilledWays.Passing[]>> places)
     {
         var holes = places.SelectMany(p => p).ToList();
         var bit = holes.Max(h => Bores.BitFor([.. h.Select(x => x.Inches)]));

@@ -80,9 +80,11 @@ internal static class HoleSearch
         CircuitDeriver deriver
     )
     {
-        var holes = DrillList
+        var holes = DrilledWays
             .Through(a, [])
-            .SelectMany(p => DrillList.Bored(a, p.Key.Member, p.Value).Where(h => h.Length > 1).Select(h => (p.Key.Member.Where, Hole: h)))
+            .SelectMany(p =>
+                DrilledWays.Bored(a, p.Key.Member, p.Value).Where(h => h.Length > 1).Select(h => (p.Key.Member.Where, Hole: h))
+            )
             .ToList();
         var bundles = holes
             .Where(h => !Plates(h.Where))

@@ -122,7 +122,7 @@ public sealed record WallCables(ImmutableArray<WallCable> Cables, ImmutableArray
             var key = (along.RoundTo(Length.Inches(2)).Units, height.RoundTo(Length.Inches(2)).Units);
             if (!through.TryGetValue(key, out var there))
                 through[key] = there = [];
-            there.Add(DrillList.Thickness(cable.Circuit.CableOf(cable.Hop)));
+            there.Add(DrilledWays.Thickness(cable.Circuit.CableOf(cable.Hop)));
         }
 
         var ceiling = room.Room.CeilingHeight;

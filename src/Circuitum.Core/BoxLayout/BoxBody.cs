@@ -183,7 +183,7 @@ internal static class BoxBody
                 if (
                     along < Length.Zero
                     || along > room.Walls[wall].Length
-                    || ((clear || inches > 0) && ReceptacleRules.InOpeningAt(room, wall, along, box.Height, 2))
+                    || ((clear || inches > 0) && ReceptacleSpots.InOpeningAt(room, wall, along, box.Height, 2))
                 )
                     continue;
                 var there = box with { Along = along };

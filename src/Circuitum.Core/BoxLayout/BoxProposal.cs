@@ -74,7 +74,7 @@ public static class BoxProposal
             ).WithoutLostPairs();
         return decisions with
         {
-            Boxes = SwitchRules.Recounted(boxes),
+            Boxes = GangOrder.Recounted(boxes),
             Circuits = [.. kept],
             Pulled = [.. decisions.Pulled.Where(p => there.Contains(p.To))],
         };

@@ -17,22 +17,22 @@ internal static class LightRules
     private const double LeastClosetSqFt = 12;
 
     // Over the front edge of a counter, where hands work without a shadow.
-    private static readonly Length CounterPitch = Length.Inches(48);
-    private static readonly Length PendantPitch = Length.Inches(30);
+    internal static readonly Length CounterPitch = Length.Inches(48);
+    internal static readonly Length PendantPitch = Length.Inches(30);
 
     internal static void Add(Draft draft)
     {
         foreach (var shape in draft.Rooms)
             Lights(draft, shape);
         foreach (var shape in draft.Rooms.Where(r => !r.Room.Kind.OpenAir()))
-            OutsideDoors(draft, shape);
+            OutdoorLightRules.OutsideDoors(draft, shape);
         SwitchRules.Add(draft);
     }
 
     internal static List<Box> Of(Draft draft, RoomShape shape) =>
         [.. draft.All.Where(b => b.Kind == BoxKind.Light && b.Room == shape.Room.Id && !b.Outside)];
 
-    private static void Lights(Draft draft, RoomShape shape)
+    internal static void Lights(Draft draft, RoomShape shape)
     {
         var kind = shape.Room.Kind;
         if (Of(draft, shape).Count > 0)
@@ -40,7 +40,7 @@ internal static class LightRules
         if (kind == RoomKind.Closet)
         {
             if (shape.AreaSqFt >= LeastClosetSqFt)
-                Closet(draft, shape);
+                WorkLightRules.Closet(draft, shape);
             return;
         }
 
@@ -54,11 +54,11 @@ internal static class LightRules
         }
 
         if (draft.Traits(shape).Outdoors)
-            AtDoor(draft, shape);
+            OutdoorLightRules.AtDoor(draft, shape);
         else if (kind == RoomKind.Bathroom)
-            Bathroom(draft, shape);
+            WorkLightRules.Bathroom(draft, shape);
         else if (kind == RoomKind.Kitchen && draft.Job.Preferences.CeilingLights != CeilingLights.Surface)
-            Kitchen(draft, shape);
+            WorkLightRules.Kitchen(draft, shape);
         else if (Recessed(draft.Job.Preferences.CeilingLights, kind))
             Grid(draft, shape, draft.Job.Preferences.RecessedSpacing, LightStyle.Recessed, _ => true);
         else
@@ -121,7 +121,7 @@ internal static class LightRules
         };
 
     // A light keeps out from under a fan's blades: along the room, away from it.
-    private static void Put(Draft draft, RoomShape shape, Point at, LightStyle? fixture)
+    internal static void Put(Draft draft, RoomShape shape, Point at, LightStyle? fixture)
     {
         foreach (
             var fan in draft
@@ -180,7 +180,7 @@ internal static class LightRules
     }
 
     // Half a space from each wall and whole spaces between, at most the job's spacing: even however the room is cut.
-    private static void Grid(Draft draft, RoomShape shape, Length spacing, LightStyle fixture, Func<Point, bool> wanted)
+    internal static void Grid(Draft draft, RoomShape shape, Length spacing, LightStyle fixture, Func<Point, bool> wanted)
     {
         var (width, depth) = (shape.MaxX - shape.MinX, shape.MaxY - shape.MinY);
         var (across, down) = (Count(width, spacing), Count(depth, spacing));
@@ -207,139 +207,8 @@ internal static class LightRules
     private static int Count(Length length, Length spacing) =>
         Math.Clamp((int)Math.Ceiling((length.InInches / spacing.InInches) - 0.2), 1, 12);
 
-    private static void Kitchen(Draft draft, RoomShape shape)
-    {
-        var near = new List<(Point At, double Clear)>();
-        foreach (var island in draft.Job.Counters.Where(c => c.Room == shape.Room.Id && IslandRules.IsIsland(c)))
-        {
-            var (w, n, e, s) = Places.Box(shape, island.Spot);
-            var along = e - w >= s - n;
-            var length = Math.Max(e - w, s - n);
-            var count = Math.Clamp((int)Math.Round(length / PendantPitch.InInches), 1, 5);
-            for (var i = 0; i < count; i++)
-            {
-                var share = ((2 * i) + 1) / (2.0 * count);
-                var p = along
-                    ? new Point(Length.Inches(w + ((e - w) * share)), Length.Inches((n + s) / 2))
-                    : new Point(Length.Inches((w + e) / 2), Length.Inches(n + ((s - n) * share)));
-                Put(draft, shape, p, LightStyle.Pendant);
-                near.Add((p, 44));
-            }
-        }
-
-        foreach (var (wall, from, to, depth) in CounterRuns(draft.Job, shape))
-        {
-            var count = Math.Max(1, (int)Math.Round((to - from).InInches / CounterPitch.InInches));
-            for (var i = 0; i < count; i++)
-            {
-                var p = shape.On(wall, from + Length.Inches((to - from).InInches * ((2 * i) + 1) / (2.0 * count)), depth.InInches);
-                if (!shape.Contains(p) || near.Any(x => x.At.InchesTo(p) < 24))
-                    continue;
-                Put(draft, shape, p, LightStyle.Recessed);
-                near.Add((p, 40));
-            }
-        }
-
-        Grid(draft, shape, draft.Job.Preferences.RecessedSpacing, LightStyle.Recessed, p => near.All(x => x.At.InchesTo(p) >= x.Clear));
-    }
-
-    // Counters that stand side by side on a wall, the range or the sink between them included, are lit as one.
-    internal static IEnumerable<(int Wall, Length From, Length To, Length Depth)> CounterRuns(Job job, RoomShape shape)
-    {
-        foreach (
-            var wall in job
-                .Counters.Where(c => c.Room == shape.Room.Id && c.Spot.Wall is not null && !c.Peninsula)
-                .GroupBy(c => c.Spot.Wall!.Value)
-                .OrderBy(g => g.Key)
-        )
-        {
-            var runs = wall.Select(c => (c.Spot.From, To: c.Spot.From + c.Spot.Width, c.Spot.Depth)).OrderBy(r => r.From).ToList();
-            var (from, to, depth) = runs[0];
-            foreach (var run in runs.Skip(1))
-            {
-                if (run.From <= to + Length.Inches(40))
-                {
-                    (to, depth) = (Length.Max(to, run.To), Length.Max(depth, run.Depth));
-                    continue;
-                }
-
-                yield return (wall.Key, from, to, depth);
-                (from, to, depth) = run;
-            }
-
-            yield return (wall.Key, from, to, depth);
-        }
-    }
-
-    private static void Bathroom(Draft draft, RoomShape shape)
-    {
-        var basins = draft
-            .Job.Fixtures.Where(f => f.Room == shape.Room.Id && f.Kind == FixtureKind.Basin && f.Spot.Wall is not null)
-            .ToList();
-        foreach (var basin in basins)
-            draft.Add(
-                new Box
-                {
-                    Kind = BoxKind.Light,
-                    Room = shape.Room.Id,
-                    Wall = basin.Spot.Wall,
-                    Along = basin.Spot.From + (basin.Spot.Width / 2),
-                    Height = Length.Inches(78),
-                    Fixture = LightStyle.Vanity,
-                }
-            );
-        if (shape.AreaSqFt >= 50 || basins.Count == 0)
-            Put(draft, shape, shape.Centre, null);
-    }
-
     // Half a recessed light's can and the joist beside it, in inches.
-    private const double CanFromWall = 5.5;
-
-    private static void Closet(Draft draft, RoomShape shape)
-    {
-        var best = shape.Centre;
-        var most = shape.InchesToWall(best) >= CanFromWall ? Math.Min(ClosetLight.ClearInches(shape, best), 24) : double.MinValue;
-        foreach (var p in Places.Spread(shape, 16).Where(p => shape.InchesToWall(p) >= CanFromWall))
-        {
-            var worth = Math.Min(ClosetLight.ClearInches(shape, p), 24) - (p.InchesTo(shape.Centre) / 100);
-            if (worth > most)
-                (best, most) = (p, worth);
-        }
-
-        if (most > double.MinValue && ClosetLight.ClearInches(shape, best) >= draft.Edition.Number("closetClearRecessedIn"))
-            Put(draft, shape, best, LightStyle.Recessed);
-        else if (shape.Openings.FirstOrDefault(o => o.IsDoorway) is { } door)
-            draft.Add(
-                new Box
-                {
-                    Kind = BoxKind.Light,
-                    Room = shape.Room.Id,
-                    Wall = door.Wall,
-                    Along = door.From + (door.Opening.Width / 2),
-                    Height = Length.Min(Length.Inches(88), shape.Room.CeilingHeight),
-                    Fixture = LightStyle.Wall,
-                }
-            );
-    }
-
-    private static void AtDoor(Draft draft, RoomShape shape)
-    {
-        if (shape.Openings.FirstOrDefault(o => o.IsDoorway) is { } door)
-            draft.Add(BesideDoor(shape, door));
-    }
-
-    // Where no porch is drawn, the light hangs on the outer face beside the door (210.70(A)(2)).
-    private static void OutsideDoors(Draft draft, RoomShape shape)
-    {
-        if (OutdoorRules.Ground(draft.House)?.Id != shape.Room.Storey)
-            return;
-        foreach (var door in DoorsOut(shape).Where(d => !draft.All.Any(b => Lights(b, shape, d))))
-            draft.Add(BesideDoor(shape, door) with { Outside = true });
-    }
-
-    /// <summary>The doors of a room by which a person steps out where no porch or deck is drawn.</summary>
-    internal static IEnumerable<RoomOpening> DoorsOut(RoomShape shape) =>
-        shape.Openings.Where(o => o.IsDoorway && o.Beyond is null && o.Opening.Room == shape.Room.Id);
+    internal const double CanFromWall = 5.5;
 
     /// <summary>Whether a box is the light on the outer face beside a door.</summary>
     internal static bool Lights(Box box, RoomShape shape, RoomOpening door) =>
@@ -349,33 +218,4 @@ internal static class LightRules
         && box.Wall == door.Wall
         && box.Along > door.From - Length.Feet(6)
         && box.Along < door.To + Length.Feet(6);
-
-    // Outdoors the light hangs on the hinge side, across the door from the receptacle; where the wall is too short, over the door.
-    private static Box BesideDoor(RoomShape shape, RoomOpening door)
-    {
-        var light = new Box
-        {
-            Kind = BoxKind.Light,
-            Room = shape.Room.Id,
-            Wall = door.Wall,
-            Height = Length.Inches(66),
-            Fixture = LightStyle.Wall,
-        };
-        var (before, after) = (door.From - Length.Inches(12), door.To + Length.Inches(12));
-        foreach (var along in door.Hinge == End.Start ? new[] { before, after } : [after, before])
-        {
-            if (
-                along >= Length.Inches(4)
-                && along <= shape.Walls[door.Wall].Length - Length.Inches(4)
-                && !ReceptacleRules.InOpening(shape, door.Wall, along, 2)
-            )
-                return light with { Along = along };
-        }
-
-        return light with
-        {
-            Along = door.From + (door.Opening.Width / 2),
-            Height = Length.Min(Length.Inches(90), shape.Room.CeilingHeight - Length.Inches(4)),
-        };
-    }
 }

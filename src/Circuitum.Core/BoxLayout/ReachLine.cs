@@ -28,7 +28,7 @@ public static class ReachLine
 
         void Add(WallSpace space, bool overCounter, Length code, Length wanted)
         {
-            var held = ReceptacleRules.Held(boxes, job, edition, shape, space, overCounter).Order().ToList();
+            var held = ReceptacleSpots.Held(boxes, job, edition, shape, space, overCounter).Order().ToList();
             var cuts = new SortedSet<Length> { Length.Zero, space.Length };
             foreach (
                 var cut in held.SelectMany(h => new[] { h - code, h + code, h - wanted, h + wanted })

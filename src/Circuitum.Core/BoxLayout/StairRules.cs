@@ -85,7 +85,7 @@ public static class StairRules
             .Select(k => room.FromPerimeter(Length.Inches(6 * k)))
             .Where(p =>
                 Length.Min(p.Along, room.Walls[p.Wall].Length - p.Along) >= Length.Inches(4)
-                && !ReceptacleRules.InOpening(room, p.Wall, p.Along, 3)
+                && !ReceptacleSpots.InOpening(room, p.Wall, p.Along, 3)
             )
             .ToList();
         if (places.Count == 0)

@@ -64,7 +64,7 @@ internal static class WishRules
             foreach (var side in new[] { 1, -1 })
             {
                 var along = Length.Min(most, Length.Max(least, wanted + Length.Inches(away * side))).RoundTo(Length.Inches(1));
-                if (ReceptacleRules.InOpening(shape, wall, along, 2, windowsToo: false))
+                if (ReceptacleSpots.InOpening(shape, wall, along, 2, windowsToo: false))
                     continue;
                 var there = draft.All.Any(b =>
                     b.Room == shape.Room.Id && b.Wall == wall && b.Kind == kind && (b.Along - along).Abs() < Length.Inches(18)

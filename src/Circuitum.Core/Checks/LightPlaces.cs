@@ -17,7 +17,7 @@ internal sealed class LightPlaces : ICheck
         var ground = OutdoorRules.Ground(a.House)?.Id;
         foreach (var shape in a.House.Rooms)
         {
-            foreach (var door in LightRules.DoorsOut(shape).Where(_ => shape.Room.Storey == ground && !shape.Room.Kind.OpenAir()))
+            foreach (var door in OutdoorLightRules.DoorsOut(shape).Where(_ => shape.Room.Storey == ground && !shape.Room.Kind.OpenAir()))
             {
                 if (!boxes.Any(b => LightRules.Lights(b, shape, door) && switched.Contains(b.Id)))
                     yield return CheckList.Make(

@@ -39,10 +39,10 @@ internal sealed class RoomReceptacles : ICheck
                         && own.Count == 0:
                     yield return Make("box.hallway", $"{name} is {a.Edition.Say("hallwayLeastIn")} or longer and has no receptacle.");
                     break;
-                case RoomKind.Garage when own.Count(b => b.Height <= most) is var low && low < ReceptacleRules.Bays(shape):
+                case RoomKind.Garage when own.Count(b => b.Height <= most) is var low && low < RoomReceptacleRules.Bays(shape):
                     yield return Make(
                         "box.garage",
-                        $"{name} has {low} receptacles up to {LengthText.Show(most)} for {ReceptacleRules.Bays(shape)} vehicle bays."
+                        $"{name} has {low} receptacles up to {LengthText.Show(most)} for {RoomReceptacleRules.Bays(shape)} vehicle bays."
                     );
                     break;
                 case RoomKind.Laundry
@@ -64,7 +64,7 @@ internal sealed class RoomReceptacles : ICheck
                 case RoomKind.Foyer when shape.AreaSqFt > a.Edition.Number("foyerAreaSqFt"):
                     foreach (var space in WallSpaces.Of(shape, a.Job, Length.Inches(a.Edition.Number("foyerWallLeastIn"))))
                     {
-                        if (!ReceptacleRules.Held(a.Job.Decisions.Boxes, a.Job, a.Edition, shape, space, false).Any())
+                        if (!ReceptacleSpots.Held(a.Job.Decisions.Boxes, a.Job, a.Edition, shape, space, false).Any())
                             yield return Make("box.foyer", $"{name}: a wall space of {LengthText.Show(space.Length)} has no receptacle.");
                     }
 

@@ -29,7 +29,7 @@ internal sealed class TubZone : ICheck
                 var far = LengthText.Show(Length.Inches(inches).RoundTo(Length.Inches(1)));
                 if (
                     box.Kind is BoxKind.Receptacle or BoxKind.Provision
-                    && ReceptacleRules.InTubZone(a.Edition, inches)
+                    && ReceptacleSpots.InTubZone(a.Edition, inches)
                     && !(farthest < across && inches > farthest - 12)
                 )
                     yield return CheckList.Make(
@@ -78,10 +78,10 @@ internal sealed class TubZone : ICheck
                 if (
                     along < Length.Inches(4)
                     || along > shape.Walls[wall].Length - Length.Inches(4)
-                    || ReceptacleRules.InOpening(shape, wall, along, 3)
+                    || ReceptacleSpots.InOpening(shape, wall, along, 3)
                 )
                     continue;
-                if (!ReceptacleRules.InTubZone(a.Edition, Places.InchesTo(shape, wet.Spot, shape.On(wall, along))))
+                if (!ReceptacleSpots.InTubZone(a.Edition, Places.InchesTo(shape, wet.Spot, shape.On(wall, along))))
                     return new("Move it out of the zone", new MoveBox(box.Id, wall, along.RoundTo(Length.Inches(1)), null));
             }
         }

@@ -127,7 +127,8 @@ public static class BoxPurpose
         );
         var bays = Math.Max(
             1,
-            job.Openings.Where(o => o.Room == box.Room && o.Kind == OpeningKind.GarageDoor).Sum(o => BoxLayout.ReceptacleRules.BaysOf(o))
+            job.Openings.Where(o => o.Room == box.Room && o.Kind == OpeningKind.GarageDoor)
+                .Sum(o => BoxLayout.RoomReceptacleRules.BaysOf(o))
         );
         return there >= bays;
     }

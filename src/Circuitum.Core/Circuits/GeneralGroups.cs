@@ -10,7 +10,7 @@ namespace Circuitum.Core.Circuits;
 /// <summary>The general lights or receptacles of a house as a problem for the search, and what its answer means for the job.</summary>
 internal sealed class GeneralGroups
 {
-    private const int MostLights = 14;
+    internal const int MostLights = 14;
 
     private readonly CircuitDraft work;
     private readonly ImmutableArray<ImmutableArray<Box>> things;
@@ -83,8 +83,10 @@ internal sealed class GeneralGroups
         ImmutableArray<ImmutableArray<Box>> things =
         [
             .. purpose == CircuitPurpose.Receptacles
-                ? Clusters(boxes)
-                : ByRoom(work.Job, Clusters(boxes), purpose, b => work.Member(b.Id) is { } m && (m.By == Maker.Person || m.Locked)),
+                ? RoomClusters.Clusters(boxes)
+                : RoomClusters.ByRoom(work.Job, RoomClusters.Clusters(boxes), purpose, b =>
+                    work.Member(b.Id) is { } m && (m.By == Maker.Person || m.Locked)
+                ),
         ];
         var job = work.Job;
         var p = job.Preferences;
@@ -118,10 +120,15 @@ internal sealed class GeneralGroups
                 Room =
                 [
                     .. things.Select(t =>
-                        !Outdoors(job, t[0]) && Counts(work.House[t[0].Room].Room, things) ? rooms[t[0].Room] : -1 - rooms[t[0].Room]
+                        !RoomClusters.Outdoors(job, t[0]) && Counts(work.House[t[0].Room].Room, things)
+                            ? rooms[t[0].Room]
+                            : -1 - rooms[t[0].Room]
                     ),
                 ],
-                Places = [.. things.Select(t => RoomSet.Of(t.Where(b => lighting || !Outdoors(job, b)).Select(b => rooms[b.Room])))],
+                Places =
+                [
+                    .. things.Select(t => RoomSet.Of(t.Where(b => lighting || !RoomClusters.Outdoors(job, b)).Select(b => rooms[b.Room]))),
+                ],
                 Around =
                 [
                     .. things.Select(t =>
@@ -140,76 +147,13 @@ internal sealed class GeneralGroups
                 Standing = [.. members.Select(m => m.Select(x => index[x.Number]).FirstOrDefault(-1))],
                 Existing = numbers.Length,
                 Closed = [.. numbers.Where(work.Locked).Select(n => index[n])],
-                Heavy = things.Any(t => t.Any(Heavy)) ? [.. things.Select(t => t.Any(Heavy))] : [],
+                Heavy = things.Any(t => t.Any(RoomClusters.Heavy)) ? [.. things.Select(t => t.Any(RoomClusters.Heavy))] : [],
                 MostSize = lighting ? MostLights : MostReceptacles(p, work.Edition, rating),
                 MostLoad = (lighting ? (int)(rating * 120 * 0.8) : rating * 120) - Alarms(work, purpose),
                 Weights = weights,
             }
         );
     }
-
-    // What lights a room stays whole: its lights, switches and fans, with its closets, its own bath and the porch that is switched
-    // from it, as long as one circuit holds them. What a person put somewhere is left there by itself.
-    private static IEnumerable<ImmutableArray<Box>> ByRoom(
-        Job job,
-        IEnumerable<ImmutableArray<Box>> clusters,
-        CircuitPurpose purpose,
-        Func<Box, bool> held
-    )
-    {
-        var all = clusters.ToList();
-        var free = all.Where(c =>
-                !c.Any(held) && (purpose != CircuitPurpose.Mixed || c.All(b => b.Kind is not (BoxKind.Receptacle or BoxKind.Provision)))
-            )
-            .ToList();
-        var root = Enumerable.Range(0, free.Count).ToArray();
-        foreach (var room in free.SelectMany((c, i) => c.Select(b => (b.Room, i))).GroupBy(x => x.Room, x => x.i))
-        {
-            foreach (var i in room)
-                root[Find(i)] = Find(room.First());
-        }
-
-        foreach (var (room, host) in HouseZones.Hosts(job))
-        {
-            var (part, whole) = (free.FindIndex(c => c.Any(b => b.Room == room)), free.FindIndex(c => c.Any(b => b.Room == host)));
-            if (
-                part < 0
-                || whole < 0
-                || Find(part) == Find(whole)
-                || job.Decisions.Pins.Any(p => p.Kind == PinKind.Apart && p.Names(room) && p.Names(host))
-            )
-                continue;
-            var lights = free.Where((_, i) => Find(i) == Find(part) || Find(i) == Find(whole))
-                .Sum(c => c.Count(b => b.Kind == BoxKind.Light));
-            if (lights <= MostLights)
-                root[Find(part)] = Find(whole);
-        }
-
-        var rooms = free.Select((c, i) => (c, Root: Find(i))).GroupBy(x => x.Root, x => x.c).Select(g => g.SelectMany(c => c));
-        return all.Except(free).Concat(rooms.Select(Sorted)).OrderBy(t => t[0].Id, StringComparer.Ordinal);
-
-        int Find(int i)
-        {
-            while (root[i] != i)
-                i = root[i];
-            return i;
-        }
-    }
-
-    // A light first, and of the lights one of the room that has most.
-    private static ImmutableArray<Box> Sorted(IEnumerable<Box> boxes)
-    {
-        var all = boxes.ToList();
-        var lights = all.Where(b => b.Kind == BoxKind.Light).GroupBy(b => b.Room).ToDictionary(g => g.Key, g => g.Count());
-        return
-        [
-            .. all.OrderBy(b => b.Kind == BoxKind.Light ? 0 : 1)
-                .ThenByDescending(b => lights.GetValueOrDefault(b.Room))
-                .ThenBy(b => b.Id, StringComparer.Ordinal),
-        ];
-    }
-
-    private static bool Outdoors(Job job, Box box) => box.Kind == BoxKind.Receptacle && (box.Outside || job.KindAt(box).OpenAir());
 
     // All alarms come onto one of these circuits in the end; whichever it is has to have room for them.
     private static int Alarms(CircuitDraft work, CircuitPurpose purpose) =>
@@ -220,8 +164,6 @@ internal sealed class GeneralGroups
     // A closet, a hall or stairs with one or two goes along with a neighbour and is not a room more.
     private static bool Counts(Room room, ImmutableArray<ImmutableArray<Box>> things) =>
         room.Kind is not (RoomKind.Closet or RoomKind.Hallway or RoomKind.Stairs) || things.Count(t => t[0].Room == room.Id) > 2;
-
-    private static bool Heavy(Box box) => box.Kind == BoxKind.Receptacle && box.VoltAmperes >= BoxLoad.HeavyVa;
 
     /// <summary>Most receptacles on a general circuit: the job's planning figure, or less where a local rule has a number.</summary>
     internal static int MostReceptacles(Preferences preferences, CodeEdition edition, int rating)
@@ -288,34 +230,6 @@ internal sealed class GeneralGroups
 
             int[] wanted = [withAlarms, Lighting(RoomKind.Bedroom), Lighting(RoomKind.Hallway), circuits.FirstOrDefault()];
             work.Put(wanted.FirstOrDefault(n => n > 0) is var number and > 0 ? number : work.New(purpose, []), alarm);
-        }
-    }
-
-    // Lights and the switches that control them belong together, and so do all lights of one switch box. A receptacle is by itself.
-    internal static IEnumerable<ImmutableArray<Box>> Clusters(List<Box> boxes)
-    {
-        var root = boxes.ToDictionary(b => b.Id, b => b.Id);
-        foreach (var box in boxes)
-        {
-            foreach (var light in box.Gangs.SelectMany(g => g.Lights).Where(root.ContainsKey))
-                root[Find(light)] = Find(box.Id);
-        }
-
-        // A fan or a light without a switch goes with its room.
-        foreach (var group in boxes.Where(b => b.Kind is not (BoxKind.Receptacle or BoxKind.Provision)).GroupBy(b => b.Room))
-        {
-            var first = group.First().Id;
-            foreach (var box in group.Skip(1).Where(b => b.Kind != BoxKind.Switch))
-                root[Find(box.Id)] = Find(first);
-        }
-
-        return boxes.GroupBy(b => Find(b.Id)).Select(Sorted).OrderBy(g => g[0].Id, StringComparer.Ordinal);
-
-        string Find(string id)
-        {
-            while (root[id] != id)
-                id = root[id];
-            return id;
         }
     }
 }

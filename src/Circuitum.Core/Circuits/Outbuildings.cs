@@ -21,7 +21,7 @@ internal static class Outbuildings
 
             // What has a panel keeps its outdoor receptacles on their own circuit, as the house does.
             var here = building.Where(b => !panel || BoxPurpose.Of(work.Job, work.Edition, b) != CircuitPurpose.Outdoor).ToList();
-            foreach (var things in GeneralGroups.Clusters(here).OrderByDescending(c => c.Any(b => b.Kind == BoxKind.Light)))
+            foreach (var things in RoomClusters.Clusters(here).OrderByDescending(c => c.Any(b => b.Kind == BoxKind.Light)))
             {
                 var purpose = mixed ? CircuitPurpose.Mixed : BoxPurpose.Of(work.Job, work.Edition, things[0]);
                 var number = work.Free(purpose, building.Key).FirstOrDefault(n => HasRoom(work, purpose, [.. work.On(n), .. things]));

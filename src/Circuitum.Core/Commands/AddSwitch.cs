@@ -36,7 +36,7 @@ public sealed record AddSwitch(string Room, string Opening) : JobCommand("add sw
         if (there is not null)
         {
             var grown = there with { Gangs = there.Gangs.Add(gang), By = Maker.Person };
-            boxes = boxes.Replace(there, SwitchRules.InOrder(house, boxes.ToDictionary(b => b.Id), grown));
+            boxes = boxes.Replace(there, GangOrder.InOrder(house, boxes.ToDictionary(b => b.Id), grown));
         }
         else
         {

@@ -1,7 +1,6 @@
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Loads;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Panels;
@@ -16,8 +15,8 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
     /// <summary>Standard method (220.40 and following).</summary>
     public static ServiceLoad Standard(ServiceCase c, CodeEdition edition)
     {
-        var (general, steps) = General(c, edition);
-        var demand = Demand(general);
+        var (general, steps) = ServiceParts.General(c, edition);
+        var demand = ServiceParts.Demand(general);
         var lines = new List<Derivation>
         {
             new("General load after demand", $"{demand:#,0} VA")
@@ -29,8 +28,8 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         };
         var total = demand;
         var appliances = c.Items.Where(i => i.Kind == ServiceItemKind.Fixed).ToList();
-        bool Large(ServiceItem i) => CountsToFour(i, edition);
-        var factor = FixedFactor(c, edition);
+        bool Large(ServiceItem i) => ServiceParts.CountsToFour(i, edition);
+        var factor = ServiceParts.FixedFactor(c, edition);
         if (appliances.Count > 0)
         {
             // What is under the edition's least does not make up the four and is not reduced: a small fan counts in full.
@@ -70,7 +69,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking).ToList();
         if (cooking.Count > 0)
         {
-            var d = Cooking(cooking);
+            var d = ServiceParts.Cooking(cooking);
             total += d.Demand.Value;
             lines.Add(
                 new(string.Join(" and ", cooking.Select(i => i.Name)), $"{d.Demand}")
@@ -98,9 +97,9 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
                 edition.Cite("service.charging"),
                 [item]
             );
-        var pump = Sum(c, ServiceItemKind.HeatPump);
-        var heat = Sum(c, ServiceItemKind.Heating);
-        var cooling = Sum(c, ServiceItemKind.Cooling);
+        var pump = ServiceParts.Sum(c, ServiceItemKind.HeatPump);
+        var heat = ServiceParts.Sum(c, ServiceItemKind.Heating);
+        var cooling = ServiceParts.Sum(c, ServiceItemKind.Cooling);
         var larger = Math.Max(pump + heat, cooling + pump);
         if (larger > 0)
             Add(
@@ -137,7 +136,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
     /// <summary>Optional method for a dwelling service of 100 A and over (220.82).</summary>
     public static ServiceLoad Optional(ServiceCase c, CodeEdition edition)
     {
-        var (general, steps) = General(c, edition);
+        var (general, steps) = ServiceParts.General(c, edition);
         var appliances = c
             .Items.Where(i =>
                 i.Kind
@@ -160,9 +159,9 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
                 Steps = [.. steps, .. appliances.Select(i => Derivation.Fact(i.Name, $"{i.Load}"))],
             },
         };
-        var pump = Sum(c, ServiceItemKind.HeatPump);
-        var heat = Sum(c, ServiceItemKind.Heating);
-        var cooling = Sum(c, ServiceItemKind.Cooling);
+        var pump = ServiceParts.Sum(c, ServiceItemKind.HeatPump);
+        var heat = ServiceParts.Sum(c, ServiceItemKind.Heating);
+        var cooling = ServiceParts.Sum(c, ServiceItemKind.Cooling);
         var separately = c.Items.Count(i => i.Kind == ServiceItemKind.Heating);
         var heatShare = pump > 0 || separately < 4 ? 0.65 : 0.4;
         var withHeat = pump + (heat * heatShare);
@@ -186,8 +185,8 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
     /// <param name="edition">The edition.</param>
     public static Derivation Neutral(ServiceCase c, CodeEdition edition)
     {
-        var (general, _) = General(c, edition);
-        var demand = Demand(general);
+        var (general, _) = ServiceParts.General(c, edition);
+        var demand = ServiceParts.Demand(general);
         var lines = new List<Derivation>
         {
             new("General load after demand", $"{demand:#,0} VA") { Citation = edition.Cite("service.demand") },
@@ -202,9 +201,9 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         }
 
         var all = c.Items.Where(i => i.Kind == ServiceItemKind.Fixed).ToList();
-        var factor = FixedFactor(c, edition);
+        var factor = ServiceParts.FixedFactor(c, edition);
         var on = all.Where(i => i.Neutral).ToList();
-        var fixedVa = on.Sum(i => i.Load.Value * (CountsToFour(i, edition) ? factor : 1));
+        var fixedVa = on.Sum(i => i.Load.Value * (ServiceParts.CountsToFour(i, edition) ? factor : 1));
         Add(
             "Appliances of 120 V",
             fixedVa,
@@ -225,7 +224,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         var heat = c.Items.Where(i => i.Kind is ServiceItemKind.Heating or ServiceItemKind.Charging && i.Neutral).ToList();
         Add("Heating of 120 V", heat.Sum(i => i.Load.Value), string.Join(" + ", heat.Select(i => $"{i.Load.Value:0}")), "220.51");
         var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking && i.Neutral).ToList() is { Count: > 0 } some
-            ? Cooking(some).Demand.Value
+            ? ServiceParts.Cooking(some).Demand.Value
             : 0;
         Add("Cooking", cooking * 0.7, $"{cooking:#,0} x 0.70", "220.61(B)");
         var dryer = c
@@ -242,15 +241,6 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
             Steps = [.. lines],
         };
     }
-
-    private static double FixedFactor(ServiceCase c, CodeEdition edition) =>
-        c.Items.Count(i => i.Kind == ServiceItemKind.Fixed && CountsToFour(i, edition)) >= edition.Number("fixedFewest")
-            ? edition.Number("fixedFactor")
-            : 1;
-
-    // By the plate, or by the motor: from 2020 on 500 W or 1/4 hp (220.53).
-    private static bool CountsToFour(ServiceItem item, CodeEdition edition) =>
-        item.Load.Value >= edition.Number("applianceLeastVa") || item.Horsepower >= edition.Number("applianceLeastHp");
 
     private static ServiceLoad Done(ServiceMethod method, double total, List<Derivation> lines, string cite, ServiceCase c)
     {
@@ -280,54 +270,4 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
             }
         );
     }
-
-    private static (double Va, List<Derivation> Steps) General(ServiceCase c, CodeEdition edition)
-    {
-        var perFoot = edition.Number("generalVaPerSqFt");
-        var (kitchens, laundries) = c.Whole
-            ? (Math.Max(2, c.SmallApplianceCircuits), Math.Max(1, c.LaundryCircuits))
-            : (c.SmallApplianceCircuits, c.LaundryCircuits);
-        var small = kitchens * edition.Number("smallApplianceVa");
-        var laundry = laundries * edition.Number("laundryVa");
-        var area = Math.Round(c.AreaSqFt);
-        return (
-            (area * perFoot) + small + laundry,
-            [
-                new("General lighting and receptacles", $"{area * perFoot:#,0} VA")
-                {
-                    Formula = $"{area:#,0} sq ft x {perFoot:0}",
-                    Citation = edition.Cite("service.general"),
-                },
-                new("Small-appliance circuits", $"{small:#,0} VA")
-                {
-                    Formula = $"{kitchens} x {edition.Number("smallApplianceVa"):0}",
-                    Citation = "220.52(A)",
-                },
-                new("Laundry circuits", $"{laundry:#,0} VA")
-                {
-                    Formula = $"{laundries} x {edition.Number("laundryVa"):0}",
-                    Citation = "220.52(B)",
-                },
-            ]
-        );
-    }
-
-    // The first 3000 VA in full, to 120,000 at 35 percent, the rest at 25.
-    private static double Demand(double general) =>
-        Math.Min(general, 3000) + (Math.Clamp(general - 3000, 0, 117_000) * 0.35) + (Math.Max(0, general - 120_000) * 0.25);
-
-    // More than the table has do not stand in one house; those over it count in full.
-    private static CookingDemand Cooking(List<ServiceItem> items)
-    {
-        var all = items.OrderByDescending(i => i.Load.Value).Select(i => i.Load).ToList();
-        var d = CookingDemand.Of([.. all.Take(CookingDemand.Most)]);
-        return all.Count <= CookingDemand.Most
-            ? d
-            : d with
-            {
-                Demand = d.Demand + all.Skip(CookingDemand.Most).Aggregate(VoltAmperes.Zero, (sum, v) => sum + v),
-            };
-    }
-
-    private static double Sum(ServiceCase c, ServiceItemKind kind) => c.Items.Where(i => i.Kind == kind).Sum(i => i.Load.Value);
 }

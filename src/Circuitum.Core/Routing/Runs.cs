@@ -12,7 +12,7 @@ namespace Circuitum.Core.Routing;
 /// The door to runs: how far it is from the panel to a box and from box to box through the frame, by which way, and the
 /// tree of cable that serves a circuit.
 /// </summary>
-public sealed class Runs
+public sealed partial class Runs
 {
     // No box has this name: ids hold no such character.
     private const string Panel = "\u0001panel";
@@ -77,137 +77,6 @@ public sealed class Runs
     private string? PanelOf(string? named) => named is not null && panels.ContainsKey(named) ? named : job.Panels.FirstOrDefault()?.Id;
 
     private string EndOf(Hop hop) => hop.From ?? Panel + PanelOf(hop.Panel);
-
-    /// <summary>Way from a panel to a box, or zero when the job has no panel.</summary>
-    /// <param name="box">The box.</param>
-    /// <param name="of">The panel; none takes the nearest one.</param>
-    public Length FromPanel(string box, string? of = null)
-    {
-        if (panels.Count == 0)
-            return Length.Zero;
-        if (of is null && panels.Count > 1)
-            return job.Panels.Select(p => FromPanel(box, p.Id)).Min();
-        var id = PanelOf(of)!;
-        using var _ = gate.EnterScope();
-        if (!fromPanel.TryGetValue((id, box), out var way))
-            fromPanel[(id, box)] = way = ByField(
-                Panel + id,
-                box,
-                panels[id].At,
-                panels[id].Z,
-                places[box].At,
-                places[box].Z,
-                job.Preferences.RunBy
-            );
-        return way;
-    }
-
-    /// <summary>The way of a feeder from panel to panel.</summary>
-    /// <param name="from">The panel that feeds.</param>
-    /// <param name="to">The one that is fed.</param>
-    public CableRoute Feeder(string from, string to)
-    {
-        using var _ = gate.EnterScope();
-        return ways.Route(Panel + from, Panel + to, job.Preferences.RunBy)
-            ?? Underground(to, panels[from].At, panels[from].Z, panels[to].At, panels[to].Z);
-    }
-
-    /// <summary>Whether a feeder leaves the house.</summary>
-    public bool FeederOutside(string from, string to)
-    {
-        using var _ = gate.EnterScope();
-        return ways.Outside(Panel + from, Panel + to);
-    }
-
-    /// <summary>Way from box to box: through the studs where a wall leads there without a doorway, else by a field.</summary>
-    public Length Between(string from, string to)
-    {
-        var (a, b) = (places[from], places[to]);
-        using var _ = gate.EnterScope();
-        return InStuds(a, b) is { } along ? along.Way : ByField(from, to, a.At, a.Z, b.At, b.Z, Chains);
-    }
-
-    /// <summary>What the way from box to box cannot be shorter than: cable goes along the axes of the frame.</summary>
-    internal Length AtLeast(string from, string to) => places[from].At.RectilinearTo(places[to].At);
-
-    // Chains that go up and over keep out from under the floor.
-    private RunBy Chains => job.Preferences.ChainBy == ChainBy.UpAndOver ? RunBy.Overhead : RunBy.Shorter;
-
-    // The way through the studs where it is taken: by the job's school, and in one stud bay or back to back in any case.
-    private StudWay? InStuds((Point At, Length Z, Box Box) a, (Point At, Length Z, Box Box) b)
-    {
-        if (notThroughStuds.Count > 0 && (notThroughStuds.Contains((a.Box.Id, b.Box.Id)) || notThroughStuds.Contains((b.Box.Id, a.Box.Id))))
-            return null;
-        if (studs.Between(a.Box, b.Box) is not { } along)
-            return null;
-        var beside = a.At.RectilinearTo(b.At) <= job.Frame.StudSpacing + job.Frame.OutsideWall;
-        if (beside || job.Preferences.ChainBy == ChainBy.ThroughStuds)
-            return along;
-        return job.Preferences.ChainBy == ChainBy.Cheapest && along.Way <= ByField(a.Box.Id, b.Box.Id, a.At, a.Z, b.At, b.Z, Chains)
-            ? along
-            : null;
-    }
-
-    /// <summary>The way that a piece of cable takes, piece by piece.</summary>
-    public CableRoute Route(Hop hop)
-    {
-        using var _ = gate.EnterScope();
-        if (hop.Via is null && led.ContainsKey((hop.From, hop.To)) && ways.RouteOver(EndOf(hop), Over(hop.From, hop.To), hop.To) is { } own)
-            return own;
-        if (hop.Via is { } via)
-            return Join(Route(new Hop(null, via, default, default) { Panel = hop.Panel }), Route(new Hop(via, hop.To, default, default)));
-        if (hop.From is { } from)
-        {
-            var (a, b) = (places[from], places[hop.To]);
-            if (InStuds(a, b) is { } along)
-                return along.Route(a.At, a.Z, b.At, b.Z);
-            return ways.Route(from, hop.To, Chains) ?? Underground(hop.To, a.At, a.Z, b.At, b.Z);
-        }
-
-        var end = places[hop.To];
-        return PanelOf(hop.Panel) is not { } p
-            ? new([])
-            : ways.Route(Panel + p, hop.To, job.Preferences.RunBy) ?? Underground(hop.To, panels[p].At, panels[p].Z, end.At, end.Z);
-    }
-
-    /// <summary>Whether a piece of cable leaves the house on its way.</summary>
-    public bool Outside(Hop hop)
-    {
-        if (hop.From is null && hop.Via is null && panels.Count == 0)
-            return false;
-        using var _ = gate.EnterScope();
-        return ways.Outside(hop.Via ?? EndOf(hop), hop.To);
-    }
-
-    // No box has such a name either.
-    private static string Over(string? from, string to) => $"\u0001{from}\u0001{to}";
-
-    // Cables that a person leads elsewhere, with what that costs in length.
-    private RunEstimate Led(RunEstimate run)
-    {
-        Hop Lead(Hop hop)
-        {
-            if (hop.Via is not null || !led.ContainsKey((hop.From, hop.To)))
-                return hop;
-            using var _ = gate.EnterScope();
-            if (ways.RouteOver(EndOf(hop), Over(hop.From, hop.To), hop.To) is not { } own)
-                return hop;
-            return hop with { Way = own.Length, Cut = hop.Cut + own.Length - hop.Way, Longer = own.Length - hop.Way };
-        }
-
-        return led.Count == 0 ? run : run with { Hops = [.. run.Hops.Select(Lead)], Beside = [.. run.Beside.Select(Lead)] };
-    }
-
-    private static CableRoute Join(CableRoute one, CableRoute other) => new([.. one.Pieces, .. other.Pieces]);
-
-    private Length ByField(string from, string to, Point a, Length za, Point b, Length zb, RunBy by) =>
-        ways.Inches(from, to, by) is var inches && double.IsFinite(inches) ? Length.Inches(inches) : Underground(to, a, za, b, zb).Length;
-
-    private CableRoute Underground(string to, Point a, Length za, Point b, Length zb)
-    {
-        var depth = job.Storeys.Select(s => s.Floor).DefaultIfEmpty(Length.Zero).Min() - Burial.DepthOf(job, edition, to);
-        return new([new(WayKind.Wall, a, a, za, depth), new(WayKind.Outside, a, b, depth, depth), new(WayKind.Wall, b, b, depth, zb)]);
-    }
 
     /// <summary>The storey on which a box stands.</summary>
     internal string StoreyOf(string box) => job.RoomById(places[box].Box.Room)!.Storey;

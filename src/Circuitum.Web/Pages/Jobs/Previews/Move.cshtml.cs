@@ -7,7 +7,9 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Circuitum.Web.Pages.Jobs.Previews;
 
-/// <summary>What moving boxes or a room to a circuit would do, in whole, or a sentence that says why it cannot be done. Nothing is changed.</summary>
+/// <summary>
+/// What moving boxes or a room to a circuit would do, in whole, or a sentence that says why it cannot be done. Nothing is changed.
+/// </summary>
 public sealed class MoveModel(JobDesk desk) : PageModel
 {
     /// <summary>Why it cannot be done, or empty.</summary>

@@ -1,0 +1,214 @@
+using System.Collections.Immutable;
+
+namespace Circuitum.Core.Jobs;
+
+// The preferences under "Cable".
+public static partial class PreferenceFields
+{
+    private static ImmutableArray<PreferenceField> CableFields =>
+        [
+            Choice(
+                "homeRunUpsize",
+                "Cable",
+                "Home run one size up",
+                "The breaker still follows the smallest wire.",
+                true,
+                p => p.HomeRunUpsize,
+                (p, v) => p with { HomeRunUpsize = v },
+                "never",
+                "when voltage drop asks for it",
+                "always, on general circuits"
+            ),
+            Choice(
+                "twoCircuitHomeRuns",
+                "Cable",
+                "Two-circuit home runs",
+                "A shared neutral needs breakers that open together, on opposite legs.",
+                false,
+                p => p.TwoCircuitHomeRuns,
+                (p, v) => p with { TwoCircuitHomeRuns = v },
+                "never, but suggest them",
+                "shared neutral, three-wire",
+                "two neutrals, four-wire"
+            ),
+            Distance(
+                "twoCircuitSaving",
+                "Cable",
+                "Only when it saves",
+                "Cable that one home run less has to save.",
+                false,
+                0,
+                500 * 12,
+                p => p.TwoCircuitSaving,
+                (p, v) => p with { TwoCircuitSaving = v }
+            ),
+            Choice(
+                "chainBy",
+                "Cable",
+                "Cable from box to box",
+                "Back to back and in one stud bay it goes straight in any case.",
+                false,
+                p => p.ChainBy,
+                (p, v) => p with { ChainBy = v },
+                "whichever is shorter",
+                "through the studs at box height",
+                "up, over and down"
+            ),
+            Choice(
+                "runBy",
+                "Cable",
+                "Home runs by",
+                "Where several are open.",
+                false,
+                p => p.RunBy,
+                (p, v) => p with { RunBy = v },
+                "whichever is shorter",
+                "the ceilings",
+                "the floor where there is room below"
+            ),
+            Choice(
+                "switchLoops",
+                "Cable",
+                "Power of switched lights",
+                "At the switch first, the neutral is there without a third wire.",
+                true,
+                p => p.SwitchLoops,
+                (p, v) => p with { SwitchLoops = v },
+                "to the switch first",
+                "to the light first"
+            ),
+            Choice(
+                "alarmJoin",
+                "Cable",
+                "Smoke alarms joined",
+                "All sound when one does (R314.4).",
+                false,
+                p => p.AlarmJoin,
+                (p, v) => p with { AlarmJoin = v },
+                "by a third wire",
+                "by radio, as listed"
+            ),
+            Distance(
+                "boxMakeUp",
+                "Cable",
+                "Left at each box entry",
+                "Made up and folded into the box.",
+                false,
+                6,
+                72,
+                p => p.BoxMakeUp,
+                (p, v) => p with { BoxMakeUp = v }
+            ),
+            Distance(
+                "panelMakeUp",
+                "Cable",
+                "Left at the panel",
+                "Made up in the panel.",
+                false,
+                0,
+                360,
+                p => p.PanelMakeUp,
+                (p, v) => p with { PanelMakeUp = v }
+            ),
+            Whole(
+                "wastePercent",
+                "Cable",
+                "Waste, percent",
+                "Added to the cable to buy.",
+                false,
+                0,
+                100,
+                p => p.WastePercent,
+                (p, v) => p with { WastePercent = v }
+            ),
+            Choice(
+                "outsideMethod",
+                "Cable",
+                "Outside the house",
+                "Indoor cable is for dry places (334.12).",
+                false,
+                p => (OutsideWays)p.OutsideMethod,
+                (p, v) => p with { OutsideMethod = (OutsideMethod)v },
+                "wires in PVC conduit",
+                "wires in rigid metal conduit",
+                "cable made for the ground"
+            ),
+            Whole(
+                "cablesPerHole",
+                "Cable",
+                "Cables in one hole, most",
+                "More than two through a sealed hole take from the ampacity (334.80).",
+                false,
+                1,
+                6,
+                p => p.CablesPerHole,
+                (p, v) => p with { CablesPerHole = v }
+            ),
+            Distance(
+                "stapleFromBox",
+                "Cable",
+                "First staple from a box",
+                "8 in without clamps, 12 in with them, at most (314.17, 334.30).",
+                false,
+                4,
+                12,
+                p => p.StapleFromBox,
+                (p, v) => p with { StapleFromBox = v }
+            ),
+            Distance(
+                "stapleEvery",
+                "Cable",
+                "Staples apart",
+                "4-1/2 ft at most (334.30).",
+                false,
+                12,
+                54,
+                p => p.StapleEvery,
+                (p, v) => p with { StapleEvery = v }
+            ),
+            Choice(
+                "homeRunLabel",
+                "Cable",
+                "Home-run label",
+                "Written at both ends.",
+                false,
+                p => p.HomeRunLabel,
+                (p, v) => p with { HomeRunLabel = v },
+                "number, cable, purpose",
+                "with the breaker's size"
+            ),
+            Whole(
+                "ambientC",
+                "Cable",
+                "Around the cable, degrees C",
+                "An attic in summer may have 50; over 30 takes from the ampacity.",
+                true,
+                10,
+                80,
+                p => p.AmbientC,
+                (p, v) => p with { AmbientC = v }
+            ),
+            Whole(
+                "cablesTogether",
+                "Cable",
+                "Cables together",
+                "Bundled over 24 in, or through one sealed hole.",
+                true,
+                1,
+                12,
+                p => p.CablesTogether,
+                (p, v) => p with { CablesTogether = v }
+            ),
+            Choice(
+                "terminationC",
+                "Cable",
+                "Terminals rated",
+                "The lower of the two ends counts.",
+                true,
+                p => p.TerminationC == 60 ? Terminals.C60 : Terminals.C75,
+                (p, v) => p with { TerminationC = v == Terminals.C60 ? 60 : 75 },
+                "60 C",
+                "75 C"
+            ),
+        ];
+}

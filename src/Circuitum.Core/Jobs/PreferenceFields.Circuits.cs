@@ -1,0 +1,183 @@
+using System.Collections.Immutable;
+
+namespace Circuitum.Core.Jobs;
+
+// The preferences under "Circuits".
+public static partial class PreferenceFields
+{
+    private static ImmutableArray<PreferenceField> CircuitFields =>
+        [
+            Choice(
+                "lightsAndReceptacles",
+                "Circuits",
+                "Lights and receptacles",
+                "Apart, a tripped receptacle circuit leaves light to work by.",
+                false,
+                p => p.LightsAndReceptacles,
+                (p, v) => p with { LightsAndReceptacles = v },
+                "circuits of their own",
+                "mixed by room"
+            ),
+            Choice(
+                "generalWire",
+                "Circuits",
+                "Wire for general use",
+                "The breaker follows the smallest wire on the circuit.",
+                true,
+                p => p.GeneralWire,
+                (p, v) => p with { GeneralWire = v },
+                "12 AWG, 20 A for receptacles; 14 AWG, 15 A for lights",
+                "14 AWG, 15 A throughout",
+                "12 AWG, 20 A throughout"
+            ),
+            Whole(
+                "receptaclesPer15",
+                "Circuits",
+                "Receptacles on 15 A, most",
+                "A planning figure; no edition has a number.",
+                true,
+                1,
+                40,
+                p => p.ReceptaclesPer15,
+                (p, v) => p with { ReceptaclesPer15 = v }
+            ),
+            Whole(
+                "receptaclesPer20",
+                "Circuits",
+                "Receptacles on 20 A, most",
+                "A planning figure; no edition has a number.",
+                true,
+                1,
+                40,
+                p => p.ReceptaclesPer20,
+                (p, v) => p with { ReceptaclesPer20 = v }
+            ),
+            .. Divisions,
+            Whole(
+                "roomsPerCircuit",
+                "Circuits",
+                "Rooms on a receptacle circuit, most",
+                "20 lets the load alone decide.",
+                false,
+                1,
+                20,
+                p => p.RoomsPerCircuit,
+                (p, v) => p with { RoomsPerCircuit = v }
+            ),
+            Choice(
+                "dishwasherSharesWithDisposer",
+                "Circuits",
+                "Dishwasher and disposer",
+                "Together only when the sum fits.",
+                false,
+                p => Yes(p.DishwasherSharesWithDisposer),
+                (p, v) => p with { DishwasherSharesWithDisposer = v == Answer.Yes },
+                "one circuit each",
+                "shared when the sum fits"
+            ),
+            Choice(
+                "dishwasherContinuous",
+                "Circuits",
+                "Long dishwasher programmes",
+                "Continuous load counts at 125 percent.",
+                false,
+                p => Yes(p.DishwasherContinuous),
+                (p, v) => p with { DishwasherContinuous = v == Answer.Yes },
+                "not continuous",
+                "continuous"
+            ),
+            Choice(
+                "refrigeratorAlone",
+                "Circuits",
+                "Refrigerator",
+                "Alone, nothing else can trip it.",
+                false,
+                p => Yes(p.RefrigeratorAlone),
+                (p, v) => p with { RefrigeratorAlone = v == Answer.Yes },
+                "on a small-appliance circuit",
+                "a circuit of its own"
+            ),
+        ];
+
+    private static ImmutableArray<PreferenceField> Divisions =>
+        [
+            Choice(
+                "lights",
+                "Circuits",
+                "Lights",
+                "A zone is a few rooms that touch; two light circuits on each storey at least.",
+                false,
+                p => p.Division.Lights,
+                (p, v) => p with { Division = p.Division with { Lights = v } },
+                "by zones",
+                "by storeys"
+            ),
+            Choice(
+                "bedrooms",
+                "Circuits",
+                "Bedrooms on a receptacle circuit",
+                "Vacuum, iron and heater come together in bedrooms.",
+                false,
+                p => p.Division.Bedrooms,
+                (p, v) => p with { Division = p.Division with { Bedrooms = v } },
+                "two at most",
+                "each its own",
+                "the main one alone"
+            ),
+            Choice(
+                "baths",
+                "Circuits",
+                "Full baths",
+                "Two hair dryers are more than one circuit holds; a half bath may join.",
+                false,
+                p => p.Division.Baths,
+                (p, v) => p with { Division = p.Division with { Baths = v } },
+                "each its own circuit",
+                "two on a storey together"
+            ),
+            Choice(
+                "outdoor",
+                "Circuits",
+                "Receptacles outside",
+                "More than 40 ft from the others one is fed from inside, with its own reset.",
+                false,
+                p => p.Division.Outdoor,
+                (p, v) => p with { Division = p.Division with { Outdoor = v } },
+                "near ones together, far ones from inside",
+                "all on one circuit"
+            ),
+            Choice(
+                "island",
+                "Circuits",
+                "Kitchen island",
+                "Both are small-appliance circuits.",
+                false,
+                p => p.Division.Island,
+                (p, v) => p with { Division = p.Division with { Island = v } },
+                "with a counter",
+                "with the dining walls"
+            ),
+            Choice(
+                "doorOperator",
+                "Circuits",
+                "Garage door operator",
+                "Alone, a tripped garage circuit still lets the car out.",
+                false,
+                p => p.Division.DoorOperator,
+                (p, v) => p with { Division = p.Division with { DoorOperator = v } },
+                "with the garage",
+                "by itself"
+            ),
+            Choice(
+                "alarms",
+                "Circuits",
+                "Smoke alarms",
+                "With lights, somebody notices when their circuit is dead.",
+                false,
+                p => p.Division.Alarms,
+                (p, v) => p with { Division = p.Division with { Alarms = v } },
+                "with hall or bedroom lights",
+                "on a circuit of their own"
+            ),
+        ];
+}

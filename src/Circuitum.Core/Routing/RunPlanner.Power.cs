@@ -1,0 +1,157 @@
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Routing;
+
+// Which boxes need power of their own, and the tree that brings it.
+internal sealed partial class RunPlanner
+{
+    // Boxes that need power of their own: all but lights behind a switch and switches that travelers feed.
+    private HashSet<string> Powered()
+    {
+        var powered = boxes.Except(groups.SelectMany(g => g.Group.Lights.Concat(g.Group.Switches))).ToHashSet();
+        if (first is not null)
+            powered.Add(first);
+        foreach (var (group, light) in groups)
+        {
+            if (light is not null)
+                powered.Add(light);
+            else if (group.Switches.Length == 1)
+                powered.Add(group.Switches[0]);
+        }
+
+        foreach (var (group, _) in groups.Where(g => g.Light is null && g.Group.Switches.Length > 1))
+            powered.Add(PowerEnd(group, powered));
+        return powered;
+    }
+
+    // Power comes to the end that has some anyway, else to the one farther from the lights: the leg leaves from the other end.
+    private string PowerEnd(SwitchGroup group, HashSet<string> powered)
+    {
+        var (a, b) = (group.Switches[0], group.Switches[^1]);
+        if (powered.Contains(a) != powered.Contains(b))
+            return powered.Contains(a) ? a : b;
+        Length ToLights(string end) => group.Lights.Min(l => runs.Between(end, l));
+        return ToLights(b) <= ToLights(a) ? a : b;
+    }
+
+    // The home run ends in the nearest box, in an alarm only when there is nothing else.
+    private string Head(HashSet<string> needy) =>
+        first ??= needy
+            .Where(b => !alarms.Contains(b))
+            .DefaultIfEmpty(needy.Order(StringComparer.Ordinal).First())
+            .OrderBy(b => home(b))
+            .ThenBy(b => b, StringComparer.Ordinal)
+            .First();
+
+    // Each tree from the nearest box that has power and can take another cable, and through the tree to all that need it.
+    private void Power(string head, HashSet<string> needy)
+    {
+        var hot = new Dictionary<string, int>();
+        Enter(head, 1);
+        var near = new Dictionary<string, (string From, Length Way)>();
+        foreach (var b in needy.Where(b => !forest.Together(head, b)))
+            near[b] = Nearest(b);
+        while (near.Count > 0)
+        {
+            // A room that is begun is finished first.
+            var begun = hot.Keys.Select(runs.RoomOf).ToHashSet();
+            var next = near.OrderBy(n => alarms.Contains(n.Key))
+                .ThenBy(n => !begun.Contains(runs.RoomOf(n.Key)))
+                .ThenBy(n => n.Value.Way)
+                .ThenBy(n => n.Key, StringComparer.Ordinal)
+                .First();
+            var from = next.Value.From;
+            forest.Lay(from, next.Key, runs.Between(from, next.Key)).Hot = true;
+            hot[from]++;
+            var fresh = Enter(next.Key, 1);
+            foreach (var b in near.Keys.Where(b => forest.Together(head, b)).ToList())
+                near.Remove(b);
+            foreach (var b in near.Keys.ToList())
+            {
+                // What would have hung on a box that is full enough looks for another.
+                if (near[b].From == from && hot[from] >= MostCables)
+                    near[b] = Nearest(b);
+                foreach (var f in fresh.Where(f => hot[f] < MostCables && Rank(f, b) < Rank(near[b].From, b)))
+                    near[b] = (f, Apart(f, b));
+            }
+        }
+
+        (string From, Length Way) Nearest(string box)
+        {
+            var open = hot.Where(h => h.Value < MostCables).Select(h => h.Key).ToList();
+            if (open.Count == 0)
+                open = [.. hot.Keys.Take(1)];
+            if (open.Count == 0)
+                open = [head];
+            var from = open.OrderBy(h => Rank(h, box)).ThenBy(h => h, StringComparer.Ordinal).First();
+            return (from, Apart(from, box));
+        }
+
+        // From a box of the same room before any other, so that its cables stay in it.
+        Length Rank(string from, string to) => Apart(from, to) + (runs.RoomOf(from) == runs.RoomOf(to) ? Length.Zero : AnotherRoom);
+
+        List<string> Enter(string entry, int cables)
+        {
+            var fresh = new List<string>();
+            foreach (var box in needy.Where(b => forest.Together(entry, b) && !hot.ContainsKey(b)).Order(StringComparer.Ordinal).ToList())
+            {
+                foreach (var cable in forest.Path(entry, box))
+                    cable.Hot = true;
+                if (alarms.Contains(box))
+                    continue;
+                hot[box] = box == entry ? cables : forest.At(box).Count(c => c.Hot);
+                fresh.Add(box);
+            }
+
+            if (fresh.Count == 0 && hot.Count == 0)
+                fresh.Add(entry);
+            if (!alarms.Contains(entry) || hot.Count == 0)
+                hot.TryAdd(entry, cables);
+            return fresh;
+        }
+    }
+
+    // Legs from the last switch, or from the light that has the power, to the lights of the group, each from the nearest.
+    private void Legs(HashSet<string> needy)
+    {
+        foreach (var (group, light) in groups)
+        {
+            var end = light ?? LegEnd(group, needy);
+            if (light is not null)
+            {
+                // Power goes down to the nearer switch; from the last one the leg comes back to the light along the travelers.
+                var near = NearEnd(group, light);
+                foreach (var cable in forest.Path(light, near))
+                    cable.Hot = true;
+                foreach (var cable in forest.Path(light, near == group.Switches[0] ? group.Switches[^1] : group.Switches[0]))
+                    cable.Legs++;
+            }
+
+            var lit = new Dictionary<string, int> { [end] = 0 };
+            var left = group.Lights.Where(l => l != light).ToList();
+            while (left.Count > 0)
+            {
+                var open = lit.Where(l => l.Value < MostCables).Select(l => l.Key).DefaultIfEmpty(end).ToList();
+                var (from, next, _) = left.SelectMany(l => open.Select(o => (o, l, runs.Between(o, l))))
+                    .OrderBy(x => x.Item3)
+                    .ThenBy(x => x.l, StringComparer.Ordinal)
+                    .First();
+                foreach (var cable in Joined(from, next))
+                    cable.Legs++;
+                left.Remove(next);
+                lit[from]++;
+                lit[next] = 1;
+            }
+        }
+    }
+
+    private string LegEnd(SwitchGroup group, HashSet<string> needy)
+    {
+        if (group.Switches.Length == 1)
+            return group.Switches[0];
+        var (a, b) = (group.Switches[0], group.Switches[^1]);
+        if (needy.Contains(a) != needy.Contains(b))
+            return needy.Contains(a) ? b : a;
+        return PowerEnd(group, []) == a ? b : a;
+    }
+}

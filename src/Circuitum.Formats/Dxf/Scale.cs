@@ -1,0 +1,38 @@
+using Circuitum.Core.Intake;
+using Circuitum.Core.Measure;
+using Point = Circuitum.Core.Measure.Point;
+
+namespace Circuitum.Formats.Dxf;
+
+/// <summary>From drawing units, y up, to the plan's lengths, y down.</summary>
+internal sealed class Scale
+{
+    private readonly double inches;
+    private readonly double dx;
+    private readonly double dy;
+
+    internal Scale(DxfDrawing drawing, double inchesPerUnit)
+    {
+        inches = inchesPerUnit;
+        var all = drawing.Paths.SelectMany(p => p.Points).ToList();
+        if (all.Count == 0)
+            return;
+        var far = all.Max(p => Math.Max(Math.Abs(p.X), Math.Abs(p.Y))) * inches;
+        Moved = far > JobRules.Farthest.InInches * 0.9;
+        if (Moved)
+            (dx, dy) = (all.Min(p => p.X), all.Max(p => p.Y));
+    }
+
+    internal bool Moved { get; }
+
+    internal Point Of(DxfPoint p) => new(Exact((p.X - dx) * inches), Exact(-(p.Y - dy) * inches));
+
+    // A sixteenth that lost a digit in the file is a sixteenth; any other number is kept as it came.
+    internal static Length Exact(double value)
+    {
+        var most = JobRules.Farthest.InInches * 4;
+        value = Math.Clamp(value, -most, most);
+        var sixteenth = Length.Inches(value);
+        return Math.Abs(sixteenth.InInches - value) < 0.004 ? sixteenth : new Length((long)Math.Round(value * Length.UnitsPerInch));
+    }
+}
