@@ -43,7 +43,7 @@ internal static class PlannerCurve
     {
         var house = HouseShape.Of(job);
         var work = new CircuitDraft(house, CodeLibrary.EditionOf(job));
-        foreach (var g in GeneralGroups.Of(work, new Runs(house)).Where(g => g.Problem.Count > 0))
+        foreach (var g in GeneralGroups.Of(work, new CableRouter(house)).Where(g => g.Problem.Count > 0))
         {
             var p = g.Problem;
             var (exact, exactMs) = Timed(() => ZonePartition.Solve(p));

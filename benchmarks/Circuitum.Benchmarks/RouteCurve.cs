@@ -56,13 +56,13 @@ internal static class RouteCurve
     {
         var a = Analyzer.Analyze(job);
         var house = HouseShape.Of(job);
-        var hops = a.Circuits.SelectMany(c => c.Run.Hops).ToList();
-        var frame = Median(() => _ = new Runs(HouseShape.Of(job with { Rooms = [.. job.Rooms] })));
+        var segments = a.Circuits.SelectMany(c => c.Run.Segments).ToList();
+        var frame = Median(() => _ = new CableRouter(HouseShape.Of(job with { Rooms = [.. job.Rooms] })));
         var routes = Median(() =>
         {
-            var runs = new Runs(house);
-            foreach (var hop in hops)
-                runs.Route(hop);
+            var runs = new CableRouter(house);
+            foreach (var segment in segments)
+                runs.Route(segment);
         });
         var again = Median(() =>
         {
@@ -77,9 +77,9 @@ internal static class RouteCurve
                     }
                 ),
             };
-            var runs = new Runs(HouseShape.Of(moved));
-            foreach (var hop in hops)
-                runs.Route(hop);
+            var runs = new CableRouter(HouseShape.Of(moved));
+            foreach (var segment in segments)
+                runs.Route(segment);
         });
         Console.WriteLine($"{name} | {job.Decisions.Boxes.Length} | {frame:0.0} | {routes:0.0} | {again:0.0}");
     }

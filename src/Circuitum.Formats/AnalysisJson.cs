@@ -91,7 +91,7 @@ public static class AnalysisJson
                     {
                         homeRunFt = Math.Round(c.Run.HomeRun.InFeet, 1),
                         cutFt = Math.Round(c.Run.Cut.InFeet, 1),
-                        hops = c.Run.Hops.Select(h => new
+                        hops = c.Run.Segments.Select(h => new
                         {
                             from = h.From,
                             to = h.To,

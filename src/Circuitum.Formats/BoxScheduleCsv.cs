@@ -30,7 +30,7 @@ public static class BoxScheduleCsv
                                     + $"{(s.Needs.Length > 0 ? $", {s.Needs}" : "")}"
                                 : "",
                             l.Box.Held?.WaitsFor ?? "",
-                            l.Box.By == Maker.Person ? "person" : "planner",
+                            l.Box.By == Origin.Person ? "person" : "planner",
                         }
                     )
                 )

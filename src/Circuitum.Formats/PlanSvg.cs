@@ -160,15 +160,15 @@ public static class PlanSvg
 
             // Beside another plan, a circuit that would be another one shows its whole way.
             var changed = view.Changed is { } moved && c.Boxes.Any(b => moved.Contains(b.Id));
-            foreach (var hop in c.Run.Cables)
+            foreach (var segment in c.Run.Cables)
             {
                 // Home runs all begin at the panel and would hide everything: only that of the picked circuit is drawn.
-                var home = hop.From is null;
+                var home = segment.From is null;
                 if (home && !picked && !changed)
                     continue;
-                if (!OnStorey(hop.To) && (home || !OnStorey(hop.From!)))
+                if (!OnStorey(segment.To) && (home || !OnStorey(segment.From!)))
                     continue;
-                var points = a.RouteOf(hop).Pieces.SelectMany(p => new[] { p.From, p.To }).ToList();
+                var points = a.RouteOf(segment).Pieces.SelectMany(p => new[] { p.From, p.To }).ToList();
                 if (points.Count < 2)
                     continue;
                 var d = $"M{string.Join('L', points.Select(p => $"{N(p.X.InInches)} {N(p.Y.InInches)}"))}";

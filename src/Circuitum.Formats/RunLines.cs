@@ -15,13 +15,13 @@ namespace Circuitum.Formats;
 public static class RunLines
 {
     /// <summary>What a cable is picked by.</summary>
-    public static string PickOf(Hop hop) => hop.From is null ? $"run:{hop.To}" : $"run:{hop.To}:{hop.From}";
+    public static string PickOf(CableSegment segment) => segment.From is null ? $"run:{segment.To}" : $"run:{segment.To}:{segment.From}";
 
     /// <summary>The class by what it carries.</summary>
-    public static string Css(Hop hop) =>
-        hop.From is null
+    public static string Css(CableSegment segment) =>
+        segment.From is null
             ? "home"
-            : hop.Use switch
+            : segment.Use switch
             {
                 CableUse.Power => "power",
                 CableUse.Travelers or CableUse.SwitchLoop or CableUse.Interconnect => "travelers",
@@ -37,31 +37,32 @@ public static class RunLines
         );
         foreach (var c in one is null ? a.Circuits : [one])
         {
-            foreach (var hop in c.Run.Cables.Where(h => OnStorey(h.To) || (h.From is { } from && OnStorey(from))))
+            foreach (var segment in c.Run.Cables.Where(h => OnStorey(h.To) || (h.From is { } from && OnStorey(from))))
             {
-                var points = Points(a.RouteOf(hop));
+                var points = Points(a.RouteOf(segment));
                 if (points.Count < 2)
                     continue;
-                var pick = PickOf(hop);
+                var pick = PickOf(segment);
                 var d = Way(points);
                 w.WriteStartElement("g");
                 w.WriteAttributeString(
                     "class",
-                    $"run-line {Css(hop)}{(one is null ? "" : " of-one")}{(view.Selected == pick ? " picked" : "")}"
-                        + $"{(hop.Longer > Length.Zero ? " led" : "")}"
+                    $"run-line {Css(segment)}{(one is null ? "" : " of-one")}{(view.Selected == pick ? " picked" : "")}"
+                        + $"{(segment.Longer > Length.Zero ? " led" : "")}"
                 );
                 w.WriteAttributeString("data-pick", pick);
-                w.WriteAttributeString("data-run", hop.To);
-                if (hop.From is not null)
-                    w.WriteAttributeString("data-from", hop.From);
+                w.WriteAttributeString("data-run", segment.To);
+                if (segment.From is not null)
+                    w.WriteAttributeString("data-from", segment.From);
                 w.WriteElementString(
                     "title",
-                    $"Circuit {c.Number}, {c.CableOf(hop)} from {hop.From ?? "the panel"} to {hop.To}, {hop.Cut.InFeet:0} ft"
+                    $"Circuit {c.Number}, {c.CableOf(segment)} from {segment.From ?? "the panel"} to {segment.To}, "
+                        + $"{segment.Cut.InFeet:0} ft"
                 );
                 Shape(w, "path", "hit-run", ("d", d));
                 Shape(w, "path", "way", ("d", d));
                 w.WriteEndElement();
-                if (hop.From is null && one is null)
+                if (segment.From is null && one is null)
                     Number(w, points[^1], c.Number);
             }
         }
@@ -98,8 +99,8 @@ public static class RunLines
     internal static void Handle(XmlWriter w, JobAnalysis a, PlanView view)
     {
         if (
-            a.Circuits.SelectMany(c => c.Run.Cables).FirstOrDefault(h => view.Selected == PickOf(h)) is not { } hop
-            || Points(a.RouteOf(hop)) is not { Count: > 1 } points
+            a.Circuits.SelectMany(c => c.Run.Cables).FirstOrDefault(h => view.Selected == PickOf(h)) is not { } segment
+            || Points(a.RouteOf(segment)) is not { Count: > 1 } points
         )
             return;
         var (p, q) = points.Zip(points.Skip(1)).MaxBy(x => x.First.RectilinearTo(x.Second));
@@ -110,9 +111,9 @@ public static class RunLines
             ("cx", N((p.X.InInches + q.X.InInches) / 2)),
             ("cy", N((p.Y.InInches + q.Y.InInches) / 2)),
             ("r", "7"),
-            ("data-run", hop.To),
+            ("data-run", segment.To),
             ("data-pick", view.Selected),
-            ("data-from", hop.From ?? "")
+            ("data-from", segment.From ?? "")
         );
     }
 }

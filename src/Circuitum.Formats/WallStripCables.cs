@@ -25,13 +25,13 @@ internal static class WallStripCables
         var names = new Names();
         foreach (var cable in cables.Cables)
         {
-            var picked = selected == RunLines.PickOf(cable.Hop) || selected == $"circuit:{cable.Circuit.Number}";
+            var picked = selected == RunLines.PickOf(cable.CableSegment) || selected == $"circuit:{cable.Circuit.Number}";
             var bay = cable.Path[0].Along.Units / 16 / 12;
             var aside = Aside(bays[bay] = bays.GetValueOrDefault(bay) + 1);
             var points = cable.Path.Select(p => at(p)).Select(p => (X: p.X + aside, Y: Math.Clamp(p.Y, -4, height + 4))).ToList();
             w.WriteStartElement("g");
-            w.WriteAttributeString("class", $"cable {RunLines.Css(cable.Hop)}{(picked ? " picked" : "")}");
-            w.WriteElementString("title", $"{cable.Name}, to {cable.Hop.To}");
+            w.WriteAttributeString("class", $"cable {RunLines.Css(cable.CableSegment)}{(picked ? " picked" : "")}");
+            w.WriteElementString("title", $"{cable.Name}, to {cable.CableSegment.To}");
             Shape(w, "path", "way", ("d", "M" + string.Join('L', points.Select(p => $"{N(p.X)} {N(p.Y)}"))));
             foreach (var staple in cable.Staples)
             {
@@ -79,14 +79,22 @@ internal static class WallStripCables
             taken.Add(x);
             w.WriteStartElement("g");
             w.WriteAttributeString("transform", $"translate({N(x)} {N(y)}) rotate({(up ? -60 : 60)})");
-            Text(w, "cable-name", 0, 2, NameSize, $"{cable.Circuit.Number} {cable.Circuit.CableOf(cable.Hop)}{Use(cable.Hop)}", "start");
+            Text(
+                w,
+                "cable-name",
+                0,
+                2,
+                NameSize,
+                $"{cable.Circuit.Number} {cable.Circuit.CableOf(cable.CableSegment)}{Use(cable.CableSegment)}",
+                "start"
+            );
             w.WriteEndElement();
         }
 
-        private static string Use(Core.Routing.Hop hop) =>
-            hop.From is null
+        private static string Use(Core.Routing.CableSegment segment) =>
+            segment.From is null
                 ? " HR"
-                : hop.Use switch
+                : segment.Use switch
                 {
                     CableUse.Power => "",
                     CableUse.Travelers => " trav.",

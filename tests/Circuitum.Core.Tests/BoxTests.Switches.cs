@@ -24,7 +24,7 @@ public partial class BoxTests
         more.Decisions.Boxes.SelectMany(b => b.Gangs).Where(g => g.Lights.Contains(light)).ShouldAllBe(g => g.Locations == 2);
         var ways = Analyzer.Analyze(more).Specs.Values.SelectMany(s => s.Ways).Count(w => w == 3);
         ways.ShouldBeGreaterThanOrEqualTo(2);
-        var added = more.Decisions.Boxes.First(b => b.By == Maker.Person && b.Kind == BoxKind.Switch);
+        var added = more.Decisions.Boxes.First(b => b.By == Origin.Person && b.Kind == BoxKind.Switch);
         var less = Done(new RemoveBox(added.Id), more);
         less.Decisions.Boxes.SelectMany(b => b.Gangs).Where(g => g.Lights.Contains(light)).ShouldAllBe(g => g.Locations <= 1);
     }

@@ -247,7 +247,7 @@ public partial class BoxTests
         );
         var a = Analyzer.Analyze(quad);
         var box = a.Boxes[id];
-        (box.By, box.Height, box.Side).ShouldBe((Maker.Person, Length.Inches(30), StudSide.Left));
+        (box.By, box.Height, box.Side).ShouldBe((Origin.Person, Length.Inches(30), StudSide.Left));
         (a.Specs[id].Gangs, a.Specs[id].Entry!.Gangs).ShouldBe((2, 2));
         Loads.BoxLoad.Of(quad, box).Load.Value.ShouldBe(360);
         new EditBox(First(Planned, BoxKind.Light, "bedroom").Id, new BoxChange { Kind = BoxKind.Switch })
@@ -265,9 +265,9 @@ public partial class BoxTests
     public void Accepting_keeps_boxes_from_the_next_proposal()
     {
         var mine = Done(new AcceptBoxes("bedroom"), Planned);
-        mine.Decisions.Boxes.Where(b => b.Room == "bedroom").ShouldAllBe(b => b.By == Maker.Person);
-        mine.Decisions.Boxes.ShouldContain(b => b.By == Maker.Planner);
+        mine.Decisions.Boxes.Where(b => b.Room == "bedroom").ShouldAllBe(b => b.By == Origin.Person);
+        mine.Decisions.Boxes.ShouldContain(b => b.By == Origin.Planner);
         new AcceptBoxes("bedroom").Apply(mine).Problem.ShouldNotBeEmpty();
-        Done(new AcceptBoxes(null), mine).Decisions.Boxes.ShouldAllBe(b => b.By == Maker.Person);
+        Done(new AcceptBoxes(null), mine).Decisions.Boxes.ShouldAllBe(b => b.By == Origin.Person);
     }
 }

@@ -22,7 +22,7 @@ public class CircuitHandTests
         var moved = new AssignBoxes([.. lot], null).Apply(Planned).Job!;
         var made = moved.Decisions.Circuits.Single(c => c.Holds(lot[0]));
         made.Boxes.Select(b => b.Box).ShouldBe(lot, ignoreOrder: true);
-        made.By.ShouldBe(Maker.Person);
+        made.By.ShouldBe(Origin.Person);
         Planner.PlanAfresh(moved).Decisions.Circuits.Single(c => c.Holds(lot[0])).Boxes.Select(b => b.Box).ShouldContain(lot[1]);
         moved.Decisions.Spaces.ShouldContain(s => s.Circuit == made.Number);
     }
@@ -67,7 +67,7 @@ public class CircuitHandTests
         (made.Boxes.Length + split.CircuitByNumber(whole.Number)!.Boxes.Length).ShouldBe(whole.Boxes.Length);
         made.Circuit.Purpose.ShouldBe(whole.Circuit.Purpose);
         made.Boxes.Length.ShouldBeInRange(1, whole.Boxes.Length - 1);
-        var at = whole.Run.Hops.Last().To;
+        var at = whole.Run.Segments.Last().To;
         Analyzer
             .Analyze(new SplitCircuit(whole.Number, at).Apply(Planned).Job!)
             .CircuitOf(at)!
@@ -182,8 +182,8 @@ public class CircuitHandTests
                     .. small.Decisions.Circuits.Select(c =>
                         c with
                         {
-                            By = Maker.Planner,
-                            Boxes = [.. c.Boxes.Select(b => b with { By = Maker.Planner })],
+                            By = Origin.Planner,
+                            Boxes = [.. c.Boxes.Select(b => b with { By = Origin.Planner })],
                         }
                     ),
                 ],
@@ -215,8 +215,8 @@ public class CircuitHandTests
                     .. wasteful.Decisions.Circuits.Select(c =>
                         c with
                         {
-                            By = Maker.Planner,
-                            Boxes = [.. c.Boxes.Select(b => b with { By = Maker.Planner })],
+                            By = Origin.Planner,
+                            Boxes = [.. c.Boxes.Select(b => b with { By = Origin.Planner })],
                         }
                     ),
                 ],
@@ -237,7 +237,7 @@ public class CircuitHandTests
     public void What_is_fed_from_the_line_side_loses_its_protection_and_is_found()
     {
         var bath = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Garage && c.Boxes.Length > 1);
-        var beyond = bath.Run.Hops.First(h => h.From == bath.Protection.Devices.Single().Box).To;
+        var beyond = bath.Run.Segments.First(h => h.From == bath.Protection.Devices.Single().Box).To;
         var a = Analyzer.Analyze(new FeedFromLine(beyond, true).Apply(Planned).Job!);
         a.CircuitOf(beyond)!
             .Protection.Devices.ShouldNotContain(d => d.Box == bath.Protection.Devices.Single().Box && d.Covers.Contains(beyond));

@@ -33,13 +33,13 @@ public class CircuitWorkTests
     [Fact]
     public void Without_a_cable_only_what_is_fed_by_it_is_dead()
     {
-        var circuit = A.Circuits.First(c => c.Run.Hops.Length > 3);
-        foreach (var hop in circuit.Run.Hops)
+        var circuit = A.Circuits.First(c => c.Run.Segments.Length > 3);
+        foreach (var segment in circuit.Run.Segments)
         {
-            var dead = Outage.Of(A, $"cable:{hop.To}")!.Dead;
-            dead.ShouldBe(circuit.Run.Through(hop.To));
-            dead.ShouldContain(hop.To);
-            if (hop.From is { } from)
+            var dead = Outage.Of(A, $"cable:{segment.To}")!.Dead;
+            dead.ShouldBe(circuit.Run.Through(segment.To));
+            dead.ShouldContain(segment.To);
+            if (segment.From is { } from)
                 dead.ShouldNotContain(from);
         }
     }
@@ -47,8 +47,8 @@ public class CircuitWorkTests
     [Fact]
     public void A_failing_receptacle_takes_others_along_only_when_it_is_fed_through_or_protects_them()
     {
-        var circuit = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Run.Hops.Length > 3);
-        var middle = circuit.Run.Hops.First(h => circuit.Run.Hops.Any(n => n.From == h.To)).To;
+        var circuit = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Run.Segments.Length > 3);
+        var middle = circuit.Run.Segments.First(h => circuit.Run.Segments.Any(n => n.From == h.To)).To;
         Outage.Of(A, $"box:{middle}")!.Dead.ShouldBe([middle]);
         var through = Analyzer.Analyze(Planned with { Preferences = Planned.Preferences with { Connections = Connections.FeedThrough } });
         Outage.Of(through, $"box:{middle}")!.Dead.ShouldBe(through.CircuitOf(middle)!.Run.Through(middle));

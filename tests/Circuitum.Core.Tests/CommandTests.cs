@@ -28,7 +28,7 @@ public class CommandTests
     public void A_click_inside_a_room_adds_a_receptacle_on_its_nearest_wall()
     {
         var box = Done(new AddBoxHere(BoxKind.Receptacle, "first", Sample.P(20, 20.8))).Decisions.Boxes[^1];
-        (box.Room, box.Wall, box.By).ShouldBe(("bedroom", 2, Maker.Person));
+        (box.Room, box.Wall, box.By).ShouldBe(("bedroom", 2, Origin.Person));
         box.Along.ShouldBe(Length.Inches(117));
     }
 

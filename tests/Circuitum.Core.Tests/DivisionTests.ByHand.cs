@@ -53,7 +53,9 @@ public partial class DivisionTests
         {
             var bare = planned.Job with { Decisions = planned.Job.Decisions with { Circuits = [] } };
             var house = HouseShape.Of(bare);
-            foreach (var g in GeneralGroups.Of(new CircuitDraft(house, planned.Edition), new Runs(house)).Where(g => g.Problem.Count > 1))
+            foreach (
+                var g in GeneralGroups.Of(new CircuitDraft(house, planned.Edition), new CableRouter(house)).Where(g => g.Problem.Count > 1)
+            )
             {
                 var p = g.Problem;
                 if (ZonePartition.Solve(p) is not { } exact)
@@ -124,7 +126,7 @@ public partial class DivisionTests
                     .Job!
             )
         );
-        var (runs, sub) = (new Runs(a.House), a.Job.Panels[1]);
+        var (runs, sub) = (new CableRouter(a.House), a.Job.Panels[1]);
         var feeding = new FeedingPanels(a.House, runs);
         var box = a
             .Job.Decisions.Boxes.OrderBy(b => Math.Abs((runs.FromPanel(b.Id, "main") - runs.FromPanel(b.Id, sub.Id)).InFeet))

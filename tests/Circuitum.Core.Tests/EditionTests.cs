@@ -76,7 +76,7 @@ public partial class EditionTests
                 Room = "kitchen",
                 At = shape.On(0, Length.Feet(9.5), fromWall),
                 Height = Length.Inches(28),
-                By = Maker.Person,
+                By = Origin.Person,
             };
         var on = job.Decisions.Boxes.Where(b => b.Wall is null && b.Kind == BoxKind.Receptacle).Select(b => b.Id).ToHashSet();
         bool Told(params double[] places) =>
@@ -113,7 +113,7 @@ public partial class EditionTests
                         Room = "kitchen",
                         At = Sample.P(8, 6),
                         Height = Length.Inches(height),
-                        By = Maker.Person,
+                        By = Origin.Person,
                     },
                 ],
             },

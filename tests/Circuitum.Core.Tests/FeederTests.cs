@@ -121,7 +121,7 @@ public class FeederTests
                             Panel = "sub",
                             Circuit = x.c.Number,
                             Space = x.i + 1,
-                            By = Maker.Person,
+                            By = Origin.Person,
                         }),
                 ],
             },
@@ -175,7 +175,7 @@ public class FeederTests
                         Panel = "sub",
                         Circuit = c.Number,
                         Space = i + 1,
-                        By = Maker.Person,
+                        By = Origin.Person,
                     }
             )
             .ToList();

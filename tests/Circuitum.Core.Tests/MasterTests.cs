@@ -104,12 +104,12 @@ public class MasterTests
     {
         var loose = bare with { Decisions = bare.Decisions with { Boxes = planned.Job.Decisions.Boxes } };
         var house = HouseShape.Of(loose);
-        return GeneralGroups.Of(new CircuitDraft(house, planned.Edition), new Runs(house)).Where(g => g.Problem.Count > 0);
+        return GeneralGroups.Of(new CircuitDraft(house, planned.Edition), new CableRouter(house)).Where(g => g.Problem.Count > 0);
     }
 
     private static IEnumerable<(GroupProblem Problem, int Number, int[] Things, int Boxes)> Divided(Analysis.JobAnalysis a)
     {
-        foreach (var g in GeneralGroups.Of(new CircuitDraft(a.House, a.Edition), new Runs(a.House)).Where(g => g.Problem.Count > 0))
+        foreach (var g in GeneralGroups.Of(new CircuitDraft(a.House, a.Edition), new CableRouter(a.House)).Where(g => g.Problem.Count > 0))
         {
             var plan = g.Now();
             for (var c = 0; c < g.Numbers.Length; c++)

@@ -33,7 +33,7 @@ public class OutsideTests
                         Kind = BoxKind.Light,
                         At = P(50, 5),
                         Height = Length.Feet(3),
-                        By = Maker.Person,
+                        By = Origin.Person,
                         VoltAmperes = 60,
                     },
                 ],
@@ -49,7 +49,7 @@ public class OutsideTests
 
     private static readonly JobAnalysis A = Analyzer.Analyze(Planned);
 
-    private static OutsideStretch Post(JobAnalysis a) => a.Outside.Single(o => o.Hop.To == "post");
+    private static OutsideStretch Post(JobAnalysis a) => a.Outside.Single(o => o.CableSegment.To == "post");
 
     [Fact]
     public void A_post_light_is_fed_underground_in_conduit()
@@ -64,11 +64,11 @@ public class OutsideTests
         post.Bends!.Pass.ShouldBeTrue();
 
         // Under the floor to the east wall, down a foot into the ground, across to the post and 4-1/2 ft up to its head.
-        var route = A.RouteOf(post.Hop);
+        var route = A.RouteOf(post.CableSegment);
         route.Pieces.Min(p => p.ToZ).ShouldBe(Length.Inches(-18));
         for (var i = 1; i < route.Pieces.Length; i++)
             route.Pieces[i].From.ShouldBe(route.Pieces[i - 1].To);
-        route.Length.InInches.ShouldBe(post.Hop.Way.InInches, 2);
+        route.Length.InInches.ShouldBe(post.CableSegment.Way.InInches, 2);
         post.Length.InFeet.ShouldBe(19.67 + 3.92 + 4.5 + 1, 0.15);
         A.Findings.ShouldNotContain(f => f.RuleId.StartsWith("wire.outside") || f.RuleId == "wire.depth" || f.RuleId == "wire.bends");
     }
@@ -79,7 +79,7 @@ public class OutsideTests
         var post = Post(A);
         var without = A with { Outside = [] };
         (without.Cable.ByType.Sum(t => t.Cut.InFeet) - A.Cable.ByType.Sum(t => t.Cut.InFeet)).ShouldBe(
-            A.Outside.Sum(o => (o.Length >= o.Hop.Way - Length.Feet(1) ? o.Hop.Cut : o.Length).InFeet),
+            A.Outside.Sum(o => (o.Length >= o.CableSegment.Way - Length.Feet(1) ? o.CableSegment.Cut : o.Length).InFeet),
             0.01
         );
         A.Cable.Conduit.ShouldContain(m => m.What == "1/2 in conduit, PVC, schedule 40");
@@ -165,7 +165,9 @@ public class OutsideTests
     public void A_building_apart_is_reached_under_the_ground()
     {
         var shed = A
-            .Outside.Where(o => A.Boxes[o.Hop.To].Room == "shed" && (o.Hop.From is null || A.Boxes[o.Hop.From].Room != "shed"))
+            .Outside.Where(o =>
+                A.Boxes[o.CableSegment.To].Room == "shed" && (o.CableSegment.From is null || A.Boxes[o.CableSegment.From].Room != "shed")
+            )
             .ToList();
         shed.ShouldNotBeEmpty();
         shed.ShouldAllBe(o => o.Buried && o.Fill != null);

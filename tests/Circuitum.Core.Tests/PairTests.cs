@@ -30,7 +30,7 @@ public class PairTests
         // Pairs that begin too far apart are passed over by this measure.
         foreach (var (seed, a) in HouseSet.All.Take(60))
         {
-            var runs = new Routing.Runs(a.House);
+            var runs = new Routing.CableRouter(a.House);
             var first = a.Circuits.Select(c => c.Run.First).OfType<string>().ToList();
             foreach (var (from, to) in first.SelectMany(f => first.Where(t => t != f).Select(t => (f, t))))
                 runs.Between(from, to).ShouldBeGreaterThanOrEqualTo(runs.AtLeast(from, to), $"house {seed}: {from} to {to}");
@@ -60,7 +60,7 @@ public class PairTests
         var a = Analyzer.Analyze(Pair(kind));
         var (first, second) = (a.CircuitByNumber(Offer.First)!, a.CircuitByNumber(Offer.Second)!);
         first.Cable.ShouldBe(cable);
-        second.Run.Hops[0].Via.ShouldBe(first.Run.First);
+        second.Run.Segments[0].Via.ShouldBe(first.Run.First);
         second.Carried.ShouldBeTrue();
         a.Specs[first.Run.First!].Fill!.Inches3.ShouldBeGreaterThan(A.Specs[first.Run.First!].Fill!.Inches3);
     }
@@ -86,7 +86,7 @@ public class PairTests
         {
             Decisions = job.Decisions with
             {
-                Spaces = [.. job.Decisions.Spaces.Select(s => s.Circuit == Offer.Second ? s with { Space = 30, By = Maker.Person } : s)],
+                Spaces = [.. job.Decisions.Spaces.Select(s => s.Circuit == Offer.Second ? s with { Space = 30, By = Origin.Person } : s)],
             },
         };
         Analyzer
@@ -116,7 +116,7 @@ public class PairTests
         var wanted = Long with { Preferences = Long.Preferences with { TwoCircuitHomeRuns = TwoCircuitHomeRuns.TwoNeutrals } };
         var planned = Planner.PlanAll(wanted);
         planned.Decisions.Pairs.ShouldNotBeEmpty();
-        planned.Decisions.Pairs.ShouldAllBe(p => p.By == Maker.Planner && p.Kind == PairKind.TwoNeutrals);
+        planned.Decisions.Pairs.ShouldAllBe(p => p.By == Origin.Planner && p.Kind == PairKind.TwoNeutrals);
         Analyzer.Analyze(planned).Findings.Where(f => f.Severity == Severity.Must).Select(f => f.Sentence).ShouldBeEmpty();
         Planner.PlanAll(planned with { Preferences = Long.Preferences }).Decisions.Pairs.ShouldBeEmpty();
         Planner

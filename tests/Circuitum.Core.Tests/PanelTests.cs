@@ -49,14 +49,14 @@ public class PanelTests
         A.Circuits.ShouldContain(c => c.Panel == "sub");
         foreach (var c in A.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Appliance && c.Poles == 2))
             c.Panel.ShouldBe("main");
-        var runs = new Routing.Runs(A.House);
+        var runs = new Routing.CableRouter(A.House);
         var feeding = new Circuits.FeedingPanels(A.House, runs);
         foreach (var c in A.Circuits.Where(c => c.Poles == 1))
         {
             // In the nearest one, what its load asks of the feeder counted with it.
             double Near(string panel) => feeding.Feet(A.PanelById(panel)!.Panel, [.. c.Boxes.Select(b => b.Id)], c.Load.Connected.Value);
             Near(c.Panel!).ShouldBeLessThanOrEqualTo(Near(c.Panel == "sub" ? "main" : "sub"), $"circuit {c.Number}");
-            A.RouteOf(c.Run.Hops[0])
+            A.RouteOf(c.Run.Segments[0])
                 .Pieces[0]
                 .From.ShouldBe(
                     A.House[Two.Panels.First(p => p.Id == c.Panel).Room]
@@ -154,7 +154,7 @@ public class PanelTests
         var moved = new MoveToPanel(c.Number, "main").Apply(Two).Job!;
         var a = Analyzer.Analyze(moved);
         a.CircuitByNumber(c.Number)!.Panel.ShouldBe("main");
-        a.RowOf(a.CircuitByNumber(c.Number)!)!.By.ShouldBe(Maker.Person);
+        a.RowOf(a.CircuitByNumber(c.Number)!)!.By.ShouldBe(Origin.Person);
         a.CircuitByNumber(c.Number)!.Run.HomeRun.ShouldNotBe(c.Run.HomeRun);
         Analyzer.Analyze(Planner.PlanSpaces(moved, afresh: true)).CircuitByNumber(c.Number)!.Panel.ShouldBe("main");
         Analyzer.Analyze(new MoveToPanel(c.Number, "sub").Apply(moved).Job!).CircuitByNumber(c.Number)!.Panel.ShouldBe("sub");

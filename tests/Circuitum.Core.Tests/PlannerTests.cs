@@ -100,7 +100,7 @@ public class PlannerTests
         var moved = new MoveBreaker(one, 29).Apply(Planned).Job.ShouldNotBeNull();
         moved
             .Decisions.Spaces.Single(s => s.Circuit == one)
-            .ShouldSatisfyAllConditions(s => s.Space.ShouldBe(29), s => s.By.ShouldBe(Maker.Person));
+            .ShouldSatisfyAllConditions(s => s.Space.ShouldBe(29), s => s.By.ShouldBe(Origin.Person));
         Planner.PlanSpaces(moved, afresh: true).Decisions.Spaces.Single(s => s.Circuit == one).Space.ShouldBe(29);
         new MoveBreaker(one, 31).Apply(Planned).Problem.ShouldContain("spaces 1 to 30");
     }
@@ -130,7 +130,7 @@ public class PlannerTests
     [Fact]
     public void A_device_at_B_covers_B_C_and_D_and_not_A()
     {
-        var run = new RunEstimate([
+        var run = new CableRun([
             new(null, "A", default, default),
             new("A", "B", default, default),
             new("B", "C", default, default),

@@ -19,12 +19,12 @@ public partial class ProtectionTests
     public void The_place_of_ground_fault_protection(bool arc, ProtectionPlace? chosen, ProtectionPlace preferred, bool inReceptacle) =>
         ProtectionPlan.InReceptacle(arc, chosen, new() { GroundFault = preferred }).ShouldBe(inReceptacle);
 
-    private static Hop H(string? from, string to, double feet = 10) => new(from, to, Length.Feet(feet), Length.Feet(feet));
+    private static CableSegment H(string? from, string to, double feet = 10) => new(from, to, Length.Feet(feet), Length.Feet(feet));
 
     /// <summary>
     /// A chain a, b, c, d of receptacles; the needs are given as letters, small for ground-fault and large for arc-fault.
     /// </summary>
-    private static ProtectionCase Case(string needs, Preferences wishes) =>
+    private static ProtectionCase Case(string needs, Preferences preferences) =>
         new()
         {
             Needs = "abcd".ToDictionary(
@@ -42,12 +42,12 @@ public partial class ProtectionTests
             ),
             Boxes = [.. "abcd".Select(b => At(3) with { Id = $"{b}" })],
             Volts = 120,
-            Wishes = wishes,
+            Preferences = preferences,
             Run = Chain,
             RunFrom = first =>
                 first == "a"
                     ? Chain
-                    : new([H(null, first, 40), .. Chain.Hops.Where(h => h.To != first).Select(h => h with { From = first })]),
+                    : new([H(null, first, 40), .. Chain.Segments.Where(h => h.To != first).Select(h => h with { From = first })]),
             FirstOutletCite = "210.12(A)(5)",
         };
 
@@ -73,14 +73,14 @@ public partial class ProtectionTests
     [MemberData(nameof(Devices))]
     public void The_devices_of_a_chain(string needs, string preference, string mark, string covered)
     {
-        var wishes = new Preferences
+        var preferences = new Preferences
         {
             GroundFault = preference == "breaker" ? ProtectionPlace.Breaker : ProtectionPlace.FirstReceptacle,
             BothKinds = preference == "two" ? BothKinds.BreakerAndReceptacle : BothKinds.DualFunction,
             ArcFault = preference.StartsWith("outlet", StringComparison.Ordinal) ? ArcFaultPlace.FirstOutlet : ArcFaultPlace.Breaker,
             HomeRunMethod = preference.EndsWith("metal", StringComparison.Ordinal) ? HomeRunMethod.Metal : HomeRunMethod.Sheathed,
         };
-        var (got, _) = ProtectionPlan.Of(Case(needs, wishes));
+        var (got, _) = ProtectionPlan.Of(Case(needs, preferences));
         got.Mark.ShouldBe(mark);
         string.Concat(got.Devices.LastOrDefault()?.Covers ?? []).ShouldBe(covered);
         got.Reason.ShouldEndWith(".");

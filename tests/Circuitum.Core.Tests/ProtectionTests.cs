@@ -206,5 +206,5 @@ public partial class ProtectionTests
         string.Join(" ", Rules(job, At(6, BoxKind.Appliance) with { Appliance = "x" }, volts, breaker)).ShouldBe(rules);
     }
 
-    private static readonly RunEstimate Chain = new([H(null, "a"), H("a", "b"), H("b", "c"), H("c", "d")]);
+    private static readonly CableRun Chain = new([H(null, "a"), H("a", "b"), H("b", "c"), H("c", "d")]);
 }

@@ -23,7 +23,7 @@ public class PullTests
         var line = groups.SelectMany(g => g.Lines).First();
         line.Label.ShouldStartWith($"HR-{line.Circuit.Number:00} {line.Cable} ");
         line.Way.ShouldContain(" ft");
-        PullList.Totals(groups).Sum(t => t.Planned.InFeet).ShouldBe(A.Circuits.Sum(c => c.Run.Hops[0].Cut.InFeet), 0.01);
+        PullList.Totals(groups).Sum(t => t.Planned.InFeet).ShouldBe(A.Circuits.Sum(c => c.Run.Segments[0].Cut.InFeet), 0.01);
     }
 
     [Fact]
@@ -43,8 +43,8 @@ public class PullTests
     [Fact]
     public void A_measure_far_from_the_plan_is_asked_about()
     {
-        var circuit = A.Circuits.First(c => c.Run.Hops[0].Cut > Length.Feet(30));
-        var planned = circuit.Run.Hops[0].Cut;
+        var circuit = A.Circuits.First(c => c.Run.Segments[0].Cut > Length.Feet(30));
+        var planned = circuit.Run.Segments[0].Cut;
         IEnumerable<string> Asked(Length took) =>
             Analyzer
                 .Analyze(new MarkPulled(circuit.Number, true, took).Apply(Planned).Job!)
@@ -101,7 +101,7 @@ public class PullTests
     public void A_box_that_a_person_makes_first_is_first_and_the_cable_tells_what_it_costs()
     {
         var circuit = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Boxes.Length > 3);
-        var last = circuit.Run.Hops[^1].To;
+        var last = circuit.Run.Segments[^1].To;
         var forced = new ForceFirst(circuit.Number, last).Apply(Planned).Job!;
         var a = Analyzer.Analyze(forced).CircuitByNumber(circuit.Number)!;
         a.Run.First.ShouldBe(last);
@@ -119,10 +119,10 @@ public class PullTests
     [Fact]
     public void The_drop_grows_along_the_chain_and_is_worst_where_the_circuit_says()
     {
-        foreach (var c in A.Circuits.Where(c => c.Run.Hops.Length > 1))
+        foreach (var c in A.Circuits.Where(c => c.Run.Segments.Length > 1))
         {
-            foreach (var hop in c.Run.Hops.Where(h => h.From is not null))
-                c.DropAt[hop.To].ShouldBeGreaterThanOrEqualTo(c.DropAt[hop.From!]);
+            foreach (var segment in c.Run.Segments.Where(h => h.From is not null))
+                c.DropAt[segment.To].ShouldBeGreaterThanOrEqualTo(c.DropAt[segment.From!]);
             c.DropAt.Values.Max().ShouldBe(c.DropPercent, 0.0001);
         }
     }
@@ -165,7 +165,7 @@ public class PullTests
         // The first box goes to a circuit of its own, and its home run with it.
         var split = new AssignBox(first, null).Apply(pulled).Job!;
         split.Decisions.Pulled.ShouldHaveSingleItem().Circuit.ShouldBe(On(split));
-        var second = circuit.Run.Hops[1].To;
+        var second = circuit.Run.Segments[1].To;
         var apart = new AssignBox(second, null).Apply(pulled).Job!;
         var merged = new MergeCircuits(circuit.Number, apart.Decisions.Circuits.Single(c => c.Holds(second)).Number).Apply(apart).Job!;
         merged.Decisions.Pulled.ShouldHaveSingleItem().Circuit.ShouldBe(On(merged));

@@ -34,7 +34,7 @@ public class RoughTestTests
         foreach (var line in test.Lines)
         {
             // No cable goes on from the box at the end.
-            line.Circuit.Run.Hops.ShouldNotContain(h => h.From == line.End && h.Way > Measure.Length.Zero);
+            line.Circuit.Run.Segments.ShouldNotContain(h => h.From == line.End && h.Way > Measure.Length.Zero);
             foreach (var box in line.Circuit.Boxes.Where(b => b.Gangs.Length > 0))
                 line.Tries.ShouldContain(t => t.StartsWith($"{box.Id}: ") && box.Gangs.SelectMany(g => g.Lights).All(t.Contains));
         }

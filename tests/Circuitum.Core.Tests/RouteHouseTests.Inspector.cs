@@ -95,7 +95,7 @@ public partial class RouteHouseTests
         }
 
         /// <summary>Holds the ways across one field from the panel against a walk over all its cells.</summary>
-        internal int AsShortAsWalked(Runs runs, int seed)
+        internal int AsShortAsWalked(CableRouter runs, int seed)
         {
             var job = house.Job;
             var panel = job.Panels[0];
@@ -112,7 +112,7 @@ public partial class RouteHouseTests
             var count = 0;
             foreach (var box in job.Decisions.Boxes.Where(b => b.Room is var r && house[r].Room.Storey == storey.Id && !b.Outside))
             {
-                var route = runs.Route(new Hop(null, box.Id, default, default));
+                var route = runs.Route(new CableSegment(null, box.Id, default, default));
 
                 // Straight up, across, straight down: what is longer at the ends than the height is a step aside.
                 var across = route.Pieces.Where(p => p.Kind == WayKind.Field).ToList();

@@ -82,27 +82,27 @@ public partial class RouteHouseTests
         {
             var job = Make(seed);
             var house = HouseShape.Of(job);
-            var runs = new Runs(house);
+            var runs = new CableRouter(house);
             var boxes = job.Decisions.Boxes.ToDictionary(b => b.Id);
             var check = new Inspector(house);
-            foreach (var hop in Analyzer.Analyze(job).Circuits.SelectMany(c => c.Run.Cables).Where(h => h.Via is null))
+            foreach (var segment in Analyzer.Analyze(job).Circuits.SelectMany(c => c.Run.Cables).Where(h => h.Via is null))
             {
-                var (route, told) = (runs.Route(hop), $"seed {seed}, {hop.From ?? "panel"} to {hop.To}");
+                var (route, told) = (runs.Route(segment), $"seed {seed}, {segment.From ?? "panel"} to {segment.To}");
                 Interlocked.Increment(ref routes);
-                route.Length.InInches.ShouldBe(hop.Way.InInches, 2, told);
+                route.Length.InInches.ShouldBe(segment.Way.InInches, 2, told);
                 Inspector.Joined(route, told);
                 check.Fields(route, told);
                 Interlocked.Add(ref studs, check.Studs(route, told));
 
                 // No shorter than straight through the frame along its three axes.
-                var to = Place(boxes[hop.To]);
-                var (at, z) = hop.From is { } from
+                var to = Place(boxes[segment.To]);
+                var (at, z) = segment.From is { } from
                     ? Place(boxes[from])
                     : (
                         house[job.Panels[0].Room].On(job.Panels[0].Wall, job.Panels[0].Along),
                         house.Job.StoreyById(house[job.Panels[0].Room].Room.Storey)!.Floor + job.Panels[0].Top
                     );
-                hop.Way.InInches.ShouldBeGreaterThanOrEqualTo((at.RectilinearTo(to.At) + (z - to.Height).Abs()).InInches - 8, told);
+                segment.Way.InInches.ShouldBeGreaterThanOrEqualTo((at.RectilinearTo(to.At) + (z - to.Height).Abs()).InInches - 8, told);
             }
 
             Interlocked.Add(ref walked, check.AsShortAsWalked(runs, seed));

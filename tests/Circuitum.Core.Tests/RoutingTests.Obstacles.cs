@@ -154,7 +154,7 @@ public partial class RoutingTests
             if (double.IsInfinity(walked))
                 continue;
             compared++;
-            var across = new Runs(house).Between("x", "y").InInches - (2 * 85);
+            var across = new CableRouter(house).Between("x", "y").InInches - (2 * 85);
             across.ShouldBeInRange(walked - 8, walked + 8, $"seed {seed}");
             across.ShouldBeGreaterThanOrEqualTo(a.RectilinearTo(b).InInches - 1, $"seed {seed}");
         }

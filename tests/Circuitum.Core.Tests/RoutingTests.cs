@@ -27,9 +27,9 @@ public partial class RoutingTests
             },
         };
 
-    private static Runs Of(Job job) => new(HouseShape.Of(job));
+    private static CableRouter Of(Job job) => new(HouseShape.Of(job));
 
-    private static CableRoute Between(Job job, string from, string to) => Of(job).Route(new Hop(from, to, default, default));
+    private static CableRoute Between(Job job, string from, string to) => Of(job).Route(new CableSegment(from, to, default, default));
 
     private static Job Slab(params Room[] rooms) => Sample.House(rooms) with { Frame = new() { Under = Under.Slab } };
 
@@ -86,7 +86,7 @@ public partial class RoutingTests
                 1,
                 5
             );
-        string Home(Job job) => Of(job).Route(new Hop(null, "y", default, default)).InWords;
+        string Home(Job job) => Of(job).Route(new CableSegment(null, "y", default, default)).InWords;
         Home(With(Under.CrawlSpace, RunBy.Shorter)).ShouldBe("down, across, up");
         Home(With(Under.CrawlSpace, RunBy.Overhead)).ShouldBe("up, across, down");
         Home(With(Under.Slab, RunBy.Underfloor)).ShouldBe("up, across, down");

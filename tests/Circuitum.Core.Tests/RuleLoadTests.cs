@@ -89,7 +89,7 @@ public partial class RuleLoadTests
                 Wall = 0,
                 Along = Length.Feet(1 + (0.7 * n)),
                 Height = Length.Inches(16),
-                By = Maker.Person,
+                By = Origin.Person,
             });
         var job = Planned with { Decisions = Planned.Decisions with { Boxes = [.. Planned.Decisions.Boxes, .. more] } };
         var a = Together(job, CircuitPurpose.Receptacles, [.. boxes, .. more.Select(b => b.Id)]);

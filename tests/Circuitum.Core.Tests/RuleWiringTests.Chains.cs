@@ -37,11 +37,12 @@ public partial class RuleWiringTests
                 Boxes = [At("a1", "a", 1, 9), At("b1", "b", 3, 1.5), At("h1", "hall", 0, 10), At("a2", "a", 2, 1), At("b2", "b", 2, 9)],
             },
         };
-        var runs = new Runs(HouseShape.Of(job));
+        var runs = new CableRouter(HouseShape.Of(job));
         runs.Between("a1", "b1").InFeet.ShouldBeLessThan(3);
         runs.Between("a1", "h1").InFeet.ShouldBeLessThan(4);
         runs.Between("a2", "b2").InFeet.ShouldBeLessThan(5);
-        runs.Route(new Hop("a1", "h1", default, default)).Pieces.ShouldAllBe(p => p.Kind == WayKind.Studs || p.Kind == WayKind.Wall);
+        runs.Route(new CableSegment("a1", "h1", default, default))
+            .Pieces.ShouldAllBe(p => p.Kind == WayKind.Studs || p.Kind == WayKind.Wall);
     }
 
     [Theory]
@@ -73,7 +74,7 @@ public partial class RuleWiringTests
                 ],
             },
         };
-        new Runs(HouseShape.Of(job)).Route(new Hop("r0", "r1", default, default)).InWords.ShouldContain(word);
+        new CableRouter(HouseShape.Of(job)).Route(new CableSegment("r0", "r1", default, default)).InWords.ShouldContain(word);
     }
 
     [Fact]

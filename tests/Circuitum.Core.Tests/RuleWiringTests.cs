@@ -24,15 +24,15 @@ public partial class RuleWiringTests
             {
                 var reached = new HashSet<string>();
                 var wrong = new List<string>();
-                foreach (var hop in c.Run.Hops)
+                foreach (var segment in c.Run.Segments)
                 {
-                    if (hop.From is null ? reached.Count > 0 : !reached.Contains(hop.From))
-                        wrong.Add($"circuit {c.Number}: {hop.From} feeds {hop.To} before it is fed");
-                    if (!reached.Add(hop.To))
-                        wrong.Add($"circuit {c.Number}: {hop.To} is fed twice");
+                    if (segment.From is null ? reached.Count > 0 : !reached.Contains(segment.From))
+                        wrong.Add($"circuit {c.Number}: {segment.From} feeds {segment.To} before it is fed");
+                    if (!reached.Add(segment.To))
+                        wrong.Add($"circuit {c.Number}: {segment.To} is fed twice");
                 }
 
-                var pairs = c.Run.Hops.Where(h => h.From is not null).Select(h => (h.From!, h.To)).ToHashSet();
+                var pairs = c.Run.Segments.Where(h => h.From is not null).Select(h => (h.From!, h.To)).ToHashSet();
                 wrong.AddRange(
                     c.Run.Beside.Where(h => !pairs.Contains((h.From!, h.To)) && !pairs.Contains((h.To, h.From!)))
                         .Select(h => $"circuit {c.Number}: {h.From} to {h.To} closes a ring")
@@ -71,7 +71,7 @@ public partial class RuleWiringTests
                 .Concat(
                     a.Circuits.Where(c =>
                             c.Boxes.Count(b => b.Kind == BoxKind.SmokeAlarm) is > 1 and var n
-                            && c.Run.Hops.Count(h => h.From is { } f && a.Boxes[f].Kind == BoxKind.SmokeAlarm) != n - 1
+                            && c.Run.Segments.Count(h => h.From is { } f && a.Boxes[f].Kind == BoxKind.SmokeAlarm) != n - 1
                         )
                         .Select(c => $"the alarms of circuit {c.Number} do not hang together")
                 )
@@ -84,7 +84,7 @@ public partial class RuleWiringTests
                 .SelectMany(c =>
                 {
                     string Storey(string box) => a.House[a.Boxes[box].Room].Room.Storey;
-                    var risers = c.Run.Hops.Count(h =>
+                    var risers = c.Run.Segments.Count(h =>
                         h is { From: not null, Use: CableUse.Power }
                         && a.Boxes[h.To].Kind != BoxKind.SmokeAlarm
                         && Storey(h.From) != Storey(h.To)
@@ -161,16 +161,16 @@ public partial class RuleWiringTests
     public void A_ring_that_is_in_the_frame_is_found()
     {
         var job = CheckTests.PlannedWhole;
-        var c = Analyzer.Analyze(job).Circuits.First(c => c.Run.Hops.Length > 3 && c.Circuit.Purpose == CircuitPurpose.Receptacles);
+        var c = Analyzer.Analyze(job).Circuits.First(c => c.Run.Segments.Length > 3 && c.Circuit.Purpose == CircuitPurpose.Receptacles);
         LockedCable[] cables =
         [
-            .. c.Run.Hops.Select(h => new LockedCable
+            .. c.Run.Segments.Select(h => new LockedCable
             {
                 From = h.From,
                 To = h.To,
                 Use = h.Use,
             }),
-            new LockedCable { From = c.Run.Hops[^1].To, To = c.Run.Hops[0].To },
+            new LockedCable { From = c.Run.Segments[^1].To, To = c.Run.Segments[0].To },
         ];
         var locked = job with
         {
@@ -219,7 +219,7 @@ public partial class RuleWiringTests
                     ],
                 },
             };
-        CableRoute Home(Under? under) => new Runs(HouseShape.Of(With(under))).Route(new Hop(null, "r1", default, default));
+        CableRoute Home(Under? under) => new CableRouter(HouseShape.Of(With(under))).Route(new CableSegment(null, "r1", default, default));
         Home(null).InWords.ShouldBe("up, across, down");
         Home(Under.CrawlSpace).InWords.ShouldBe("down, across, up");
         Home(null).Pieces.ShouldNotContain(p => p.Kind == WayKind.Outside);

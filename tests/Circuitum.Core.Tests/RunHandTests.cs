@@ -16,14 +16,14 @@ public class RunHandTests
 
     // A home run that goes through the field of its own storey, and a place well off its way.
     private static readonly CircuitAnalysis Far = A
-        .Circuits.Where(c => !c.Carried && A.RouteOf(c.Run.Hops[0]).Pieces.Any(p => p.Kind == WayKind.Field))
+        .Circuits.Where(c => !c.Carried && A.RouteOf(c.Run.Segments[0]).Pieces.Any(p => p.Kind == WayKind.Field))
         .MaxBy(c => c.Run.HomeRun)!;
 
     private static Point Aside =>
         A
             .House.Rooms.Where(r => r.Room.Storey == A.House[Far.Boxes[0].Room].Room.Storey && !r.Room.Kind.OpenAir())
             .Select(r => r.Centre)
-            .MaxBy(p => A.RouteOf(Far.Run.Hops[0]).Pieces.Min(x => x.From.RectilinearTo(p)));
+            .MaxBy(p => A.RouteOf(Far.Run.Segments[0]).Pieces.Min(x => x.From.RectilinearTo(p)));
 
     private static LeadCable Lead(Point? over) => new(null, Far.Run.First!, A.House[Far.Boxes[0].Room].Room.Storey, over);
 
@@ -31,13 +31,13 @@ public class RunHandTests
     public void A_cable_is_led_over_a_place_and_tells_what_that_costs()
     {
         var a = Analyzer.Analyze(Lead(Aside).Apply(Planned).Job!);
-        var hop = a.CircuitByNumber(Far.Number)!.Run.Hops[0];
-        var route = a.RouteOf(hop);
+        var segment = a.CircuitByNumber(Far.Number)!.Run.Segments[0];
+        var route = a.RouteOf(segment);
         route.Pieces.ShouldContain(p => p.To.RectilinearTo(Aside) < Length.Feet(5));
-        hop.Longer.ShouldBeGreaterThan(Length.Zero);
-        hop.Way.ShouldBe(route.Length);
-        (hop.Way - hop.Longer).ShouldBe(Far.Run.HomeRun);
-        hop.Cut.ShouldBe(Far.Run.Hops[0].Cut + hop.Longer);
+        segment.Longer.ShouldBeGreaterThan(Length.Zero);
+        segment.Way.ShouldBe(route.Length);
+        (segment.Way - segment.Longer).ShouldBe(Far.Run.HomeRun);
+        segment.Cut.ShouldBe(Far.Run.Segments[0].Cut + segment.Longer);
         a.CircuitByNumber(Far.Number)!.RunDerivation.Steps[0].Because.ShouldContain("ft longer than the shortest one");
 
         // The drop follows the longer way.
@@ -77,26 +77,26 @@ public class RunHandTests
         if (other is null)
             return;
         var moved = new ForceFirst(Far.Number, other).Apply(led).Job!;
-        Analyzer.Analyze(moved).CircuitByNumber(Far.Number)!.Run.Hops[0].Longer.ShouldBe(Length.Zero);
+        Analyzer.Analyze(moved).CircuitByNumber(Far.Number)!.Run.Segments[0].Longer.ShouldBe(Length.Zero);
         Analyzer
             .Analyze(new ForceFirst(Far.Number, null).Apply(moved).Job!)
             .CircuitByNumber(Far.Number)!
-            .Run.Hops[0]
+            .Run.Segments[0]
             .Longer.ShouldBeGreaterThan(Length.Zero);
     }
 
     [Fact]
     public void Through_a_closed_wall_goes_no_cable_from_either_side()
     {
-        var hop = A
-            .Circuits.SelectMany(c => c.Run.Hops)
+        var segment = A
+            .Circuits.SelectMany(c => c.Run.Segments)
             .First(h =>
                 h.From is not null
                 && A.RouteOf(h).Pieces.Any(p => p.Kind == WayKind.Studs && p.Length > Length.Feet(3))
                 && A.Boxes[h.From].Room == A.Boxes[h.To].Room
                 && A.Boxes[h.From].Wall == A.Boxes[h.To].Wall
             );
-        var box = A.Boxes[hop.To];
+        var box = A.Boxes[segment.To];
         var closed = new CloseWall(box.Room, box.Wall!.Value, true).Apply(Planned).Job!;
         var a = Analyzer.Analyze(closed);
         a.Routes.Value.Where(r =>
@@ -117,7 +117,7 @@ public class RunHandTests
     [Fact]
     public void A_locked_run_keeps_its_cables_and_what_comes_later_hangs_on_them()
     {
-        var circuit = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Run.Hops.Length > 3);
+        var circuit = A.Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles && c.Run.Segments.Length > 3);
         var locked = new LockRun(circuit.Number, true).Apply(Planned).Job!;
         Analyzer
             .Analyze(locked)
@@ -135,7 +135,7 @@ public class RunHandTests
             Wall = panel.Wall,
             Along = panel.Along + Length.Feet(2),
             Height = Length.Inches(16),
-            By = Maker.Person,
+            By = Origin.Person,
         };
         Job With(Job job) =>
             job with
@@ -154,8 +154,10 @@ public class RunHandTests
         Analyzer.Analyze(With(Planned)).CircuitByNumber(circuit.Number)!.Run.First.ShouldBe("near");
         var run = Analyzer.Analyze(With(locked)).CircuitByNumber(circuit.Number)!.Run;
         run.First.ShouldBe(circuit.Run.First);
-        run.Hops.Take(circuit.Run.Hops.Length).Select(h => (h.From, h.To)).ShouldBe(circuit.Run.Hops.Select(h => (h.From, h.To)));
-        run.Hops[^1].To.ShouldBe("near");
+        run.Segments.Take(circuit.Run.Segments.Length)
+            .Select(h => (h.From, h.To))
+            .ShouldBe(circuit.Run.Segments.Select(h => (h.From, h.To)));
+        run.Segments[^1].To.ShouldBe("near");
         new ForceFirst(circuit.Number, "near").Apply(With(locked)).Problem.ShouldContain("locked");
         Analyzer
             .Analyze(new LockRun(circuit.Number, false).Apply(With(locked)).Job!)
@@ -178,16 +180,16 @@ public class RunHandTests
     public void A_measured_pull_counts_for_the_drop()
     {
         var longer = Analyzer
-            .Analyze(new MarkPulled(Far.Number, true, Far.Run.Hops[0].Cut + Length.Feet(50)).Apply(Planned).Job!)
+            .Analyze(new MarkPulled(Far.Number, true, Far.Run.Segments[0].Cut + Length.Feet(50)).Apply(Planned).Job!)
             .CircuitByNumber(Far.Number)!;
         longer.DropPercent.ShouldBeGreaterThan(Far.DropPercent);
-        longer.Run.Hops[0].Cut.ShouldBe(Far.Run.Hops[0].Cut);
+        longer.Run.Segments[0].Cut.ShouldBe(Far.Run.Segments[0].Cut);
     }
 
     [Fact]
     public void Ways_without_a_storey_and_twice_the_same_are_found()
     {
-        var way = new RunWay { To = "b1", Storey = "nowhere" };
+        var way = new LedSegment { To = "b1", Storey = "nowhere" };
         JobRules
             .Check(Planned with { Decisions = Planned.Decisions with { Ways = [way, way] } })
             .Select(p => p.Field)

@@ -67,10 +67,10 @@ public class SwitchWiringTests
             },
         };
 
-    private static RunEstimate Plan(Job job, SwitchLoops loops = SwitchLoops.SwitchFirst, string? first = null) =>
-        new Runs(HouseShape.Of(job)).Plan([.. job.Decisions.Boxes.Select(b => b.Id)], first, loops);
+    private static CableRun Plan(Job job, SwitchLoops loops = SwitchLoops.SwitchFirst, string? first = null) =>
+        new CableRouter(HouseShape.Of(job)).Plan([.. job.Decisions.Boxes.Select(b => b.Id)], first, loops);
 
-    private static string Words(RunEstimate run) => string.Join("; ", run.Cables.Select(h => $"{h.From ?? "panel"}-{h.To} {h.Use}"));
+    private static string Words(CableRun run) => string.Join("; ", run.Cables.Select(h => $"{h.From ?? "panel"}-{h.To} {h.Use}"));
 
     [Fact]
     public void One_switch_takes_the_power_and_feeds_its_lights_one_after_the_other() =>
@@ -82,7 +82,7 @@ public class SwitchWiringTests
     {
         var run = Plan(With(Switch("s1", 20, To(1, "l1", "l2")), Light("l1", 18), Light("l2", 8)), SwitchLoops.LightFirst);
         Words(run).ShouldBe("panel-l1 Power; l1-s1 SwitchLoop; l1-l2 SwitchLeg");
-        run.Hops[1].Conductors.ShouldBe(3);
+        run.Segments[1].Conductors.ShouldBe(3);
     }
 
     [Fact]
@@ -128,10 +128,10 @@ public class SwitchWiringTests
             )
         );
         Words(run).ShouldBe("panel-s1 Power; s1-s2 Travelers; s2-l2 SwitchLeg; s2-l1 SwitchLeg; s1-l3 SwitchLeg");
-        run.Hops.Single(h => h.Use == CableUse.Travelers).Conductors.ShouldBe(4);
+        run.Segments.Single(h => h.Use == CableUse.Travelers).Conductors.ShouldBe(4);
         run.Beside.ShouldBeEmpty();
-        run.Hops.Select(h => h.To).ShouldBeUnique();
-        run.Cut.ShouldBe(run.Hops.Concat(run.Beside).Aggregate(Length.Zero, (s, h) => s + h.Cut));
+        run.Segments.Select(h => h.To).ShouldBeUnique();
+        run.Cut.ShouldBe(run.Segments.Concat(run.Beside).Aggregate(Length.Zero, (s, h) => s + h.Cut));
     }
 
     [Fact]
@@ -143,7 +143,7 @@ public class SwitchWiringTests
     {
         var run = Plan(With(Switch("s1", 20, To(1, "l1", "f1"), To(1, "f1")), Light("l1", 25), Light("f1", 18)));
         run.Cables.Count(h => h.To == "f1").ShouldBe(1);
-        run.Hops.Single(h => h.To == "f1").Use.ShouldBe(CableUse.TwoSwitchLegs);
+        run.Segments.Single(h => h.To == "f1").Use.ShouldBe(CableUse.TwoSwitchLegs);
     }
 
     [Fact]
@@ -154,7 +154,7 @@ public class SwitchWiringTests
     public void A_switch_whose_light_is_on_no_circuit_of_its_own_still_gets_power()
     {
         var job = With(Switch("s1", 20, To(1, "l1")), Light("l1", 18));
-        new Runs(HouseShape.Of(job)).Plan(["s1"]).Hops.ShouldHaveSingleItem().Use.ShouldBe(CableUse.Power);
+        new CableRouter(HouseShape.Of(job)).Plan(["s1"]).Segments.ShouldHaveSingleItem().Use.ShouldBe(CableUse.Power);
     }
 
     [Fact]
@@ -186,13 +186,13 @@ public class SwitchWiringTests
         groups.Length.ShouldBeGreaterThan(10);
         foreach (var c in Analyzer.Analyze(job).Circuits)
         {
-            c.Run.Hops.Select(h => h.To).Order().ShouldBe(c.Circuit.Boxes.Select(b => b.Box).Order());
+            c.Run.Segments.Select(h => h.To).Order().ShouldBe(c.Circuit.Boxes.Select(b => b.Box).Order());
             var seen = new HashSet<string>();
-            foreach (var hop in c.Run.Hops)
+            foreach (var segment in c.Run.Segments)
             {
-                if (hop.From is not null)
-                    seen.ShouldContain(hop.From);
-                seen.Add(hop.To);
+                if (segment.From is not null)
+                    seen.ShouldContain(segment.From);
+                seen.Add(segment.To);
             }
 
             // All cables that carry switched conductors, as a graph: lights and switches of a group hang together in it.

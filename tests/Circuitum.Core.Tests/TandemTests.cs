@@ -121,7 +121,7 @@ public class TandemTests
         beside.Half.ShouldNotBe(TandemHalf.Whole);
 
         // A person's breaker keeps its whole space.
-        var held = full.Select(s => s with { By = Maker.Person }).ToList();
+        var held = full.Select(s => s with { By = Origin.Person }).ToList();
         SpacePlan.Fill(panel, held, Needs(11, 0), PanelOrder.ByNumber).Length.ShouldBe(11);
     }
 
@@ -170,7 +170,7 @@ public class TandemTests
             {
                 Decisions = job.Decisions with
                 {
-                    Spaces = [.. job.Decisions.Spaces.Select(s => s.Circuit == circuit ? s with { Half = half, By = Maker.Person } : s)],
+                    Spaces = [.. job.Decisions.Spaces.Select(s => s.Circuit == circuit ? s with { Half = half, By = Origin.Person } : s)],
                 },
             };
         var found = Analyzer.Analyze(Bent(Plainer, number, TandemHalf.Upper)).Findings.Single(f => f.RuleId == "panel.tandem");

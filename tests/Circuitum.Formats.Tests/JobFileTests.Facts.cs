@@ -203,7 +203,7 @@ public partial class JobFileTests
                 ],
                 Ways =
                 [
-                    new RunWay
+                    new LedSegment
                     {
                         From = "b1",
                         To = "b2",
@@ -220,7 +220,7 @@ public partial class JobFileTests
                         Space = 3,
                         Half = TandemHalf.Upper,
                         Family = "Family C",
-                        By = Maker.Person,
+                        By = Origin.Person,
                     },
                 ],
                 Pairs =
@@ -230,7 +230,7 @@ public partial class JobFileTests
                         First = 1,
                         Second = 2,
                         Kind = PairKind.TwoNeutrals,
-                        By = Maker.Person,
+                        By = Origin.Person,
                     },
                 ],
                 Boxes =

@@ -32,7 +32,7 @@ public class ListsTests
             .ShouldBe(A.Circuits.Select(c => c.Number).Order());
         Rows(book, "Home runs")
             .Sum(r => (double)r["Feet"]!)
-            .ShouldBe(A.Circuits.Where(c => !c.Carried).Sum(c => c.Run.Hops[0].Cut.InFeet), 2);
+            .ShouldBe(A.Circuits.Where(c => !c.Carried).Sum(c => c.Run.Segments[0].Cut.InFeet), 2);
         Rows(book, "Box to box").Count.ShouldBe(A.Circuits.Sum(c => c.Run.Cables.Count(h => h.From is not null)));
         Rows(book, "Cable").Sum(r => (double)r["Feet to cut"]!).ShouldBe(A.Cable.ByType.Sum(t => t.Cut.InFeet), 1);
         Rows(book, "Boxes").Count.ShouldBe(Planned.Decisions.Boxes.Length);

@@ -84,7 +84,7 @@ public sealed class SpreadsheetTests : IDisposable
 
         var runs = sheets["Home runs"].Skip(1).ToDictionary(r => r[0]);
         foreach (var c in A.Circuits.Where(c => !c.Carried))
-            Number(runs[$"{c.Number}"][5]).ShouldBe(c.Run.Hops[0].Cut.InFeet, 0.051);
+            Number(runs[$"{c.Number}"][5]).ShouldBe(c.Run.Segments[0].Cut.InFeet, 0.051);
         sheets["Boxes"].Count.ShouldBe(Planned.Decisions.Boxes.Length + 1);
         foreach (var cells in sheets["Boxes"].Skip(1))
             Number(cells[3]).ShouldBe(A.Specs[cells[0]].Fill is { } fill ? Math.Round(fill.Inches3, 2) : 0, 0.001);

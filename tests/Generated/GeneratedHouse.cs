@@ -88,7 +88,7 @@ internal static partial class GeneratedHouse
             Fixtures = [.. fixtures],
             Counters = [.. counters],
             Appliances = [.. appliances],
-            Preferences = Wishes(random),
+            Preferences = Preferences(random),
             Panels =
             [
                 new Panel
@@ -251,7 +251,7 @@ internal static partial class GeneratedHouse
         };
     }
 
-    private static Preferences Wishes(Random random)
+    private static Preferences Preferences(Random random)
     {
         var p = new Preferences();
         foreach (var field in PreferenceFields.All.Where(f => f.Options.Length > 0 && f.Key != "terminationC" && random.Next(3) == 0))

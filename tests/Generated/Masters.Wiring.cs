@@ -8,7 +8,7 @@ using Circuitum.Core.Review;
 
 namespace Circuitum.Generated;
 
-// Statements about alarms, risers and hops.
+// Statements about alarms, risers and segments.
 internal sealed partial class Masters
 {
     private IEnumerable<string> Alarms()
@@ -43,7 +43,7 @@ internal sealed partial class Masters
     {
         var boxes = a.Job.Decisions.Boxes.ToDictionary(b => b.Id);
         var entered = c
-            .Run.Hops.Where(h =>
+            .Run.Segments.Where(h =>
                 h.Use == CableUse.Power
                 && boxes[h.To].Kind != BoxKind.SmokeAlarm
                 && (h.From is not { } from || boxes[from].Room != boxes[h.To].Room)
@@ -57,7 +57,7 @@ internal sealed partial class Masters
     {
         string StoreyOf(string box) => a.Job.RoomById(a.Job.Decisions.Boxes.First(b => b.Id == box).Room)!.Storey;
         return c
-            .Run.Hops.Where(h => h.From is { } from && StoreyOf(from) != StoreyOf(h.To) && !Stair(from) && !Stair(h.To))
+            .Run.Segments.Where(h => h.From is { } from && StoreyOf(from) != StoreyOf(h.To) && !Stair(from) && !Stair(h.To))
             .GroupBy(h => string.Join(' ', new[] { StoreyOf(h.From!), StoreyOf(h.To) }.Order(StringComparer.Ordinal)))
             .Select(g => g.Count())
             .DefaultIfEmpty(0)

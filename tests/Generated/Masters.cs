@@ -96,9 +96,9 @@ internal sealed partial class Masters
             ("a room is finished before it is left", lights.Concat(plugs).SelectMany(Left)),
             (
                 "no cable closes a ring",
-                a.Circuits.Where(c => c.Run.Hops.Length != c.Run.Hops.Select(h => h.To).Distinct().Count()).Select(Say)
+                a.Circuits.Where(c => c.Run.Segments.Length != c.Run.Segments.Select(h => h.To).Distinct().Count()).Select(Say)
             ),
-            ("no hop of over 40 ft between outdoor boxes", LongHops()),
+            ("no segment of over 40 ft between outdoor boxes", LongHops()),
             ("a circuit's number is a space of its breaker", Numbers()),
             (
                 "a label has at most 60 letters, without but or all of",

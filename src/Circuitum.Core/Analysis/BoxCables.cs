@@ -14,8 +14,8 @@ public static class BoxCables
     public static ImmutableArray<CableEnd> In(CircuitAnalysis circuit, string box)
     {
         var ends = ImmutableArray.CreateBuilder<CableEnd>();
-        foreach (var hop in circuit.Run.Cables.Where(h => h.To == box || h.From == box))
-            ends.Add(new(hop.To == box ? hop.From ?? hop.Via : hop.To, circuit.CableOf(hop), hop.Use));
+        foreach (var segment in circuit.Run.Cables.Where(h => h.To == box || h.From == box))
+            ends.Add(new(segment.To == box ? segment.From ?? segment.Via : segment.To, circuit.CableOf(segment), segment.Use));
 
         // Where a shared home run ends, the other circuit goes on.
         if (circuit is { Pair: { } pair, Carried: false } && circuit.Run.First == box)

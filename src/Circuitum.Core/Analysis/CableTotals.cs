@@ -23,17 +23,20 @@ public sealed class CableTotals(JobAnalysis a)
                 .Select(g => (g.Key, g.Aggregate(Length.Zero, (sum, x) => sum + x.Cut))),
         ];
 
-    private (string Cable, Length Cut) InHouse(CircuitAnalysis c, Hop hop)
+    private (string Cable, Length Cut) InHouse(CircuitAnalysis c, CableSegment segment)
     {
-        if (a.Outside.Length == 0 || a.OutsideOf(hop) is not { } outside)
-            return (c.CableOf(hop), hop.Cut);
+        if (a.Outside.Length == 0 || a.OutsideOf(segment) is not { } outside)
+            return (c.CableOf(segment), segment.Cut);
         if (outside.Fill is null)
-            return (outside.Method == OutsideMethod.DirectBurial ? $"{c.CableOf(hop)} for the ground" : c.CableOf(hop), hop.Cut);
+            return (
+                outside.Method == OutsideMethod.DirectBurial ? $"{c.CableOf(segment)} for the ground" : c.CableOf(segment),
+                segment.Cut
+            );
 
         // Where the cable ends and the wires begin is a box on the wall; nothing of the cable is left when all of the way is outside.
         return (
-            c.CableOf(hop),
-            outside.Length >= hop.Way - Length.Feet(1) ? Length.Zero : Length.Max(Length.Zero, hop.Cut - outside.Length)
+            c.CableOf(segment),
+            outside.Length >= segment.Way - Length.Feet(1) ? Length.Zero : Length.Max(Length.Zero, segment.Cut - outside.Length)
         );
     }
 

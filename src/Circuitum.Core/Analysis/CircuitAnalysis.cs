@@ -60,16 +60,17 @@ public sealed record CircuitAnalysis
     public required string BranchCable { get; init; }
 
     /// <summary>The cable that a piece of its run is, such as <c>14-3</c> for travelers.</summary>
-    public string CableOf(Hop hop) =>
-        hop.From is null ? Cable
-        : hop is { Use: CableUse.Power, More: 0 } ? BranchCable
-        : $"{BranchCable[..BranchCable.IndexOf('-', StringComparison.Ordinal)]}-{(hop.Conductors == 4 ? "2-2" : $"{hop.Conductors}")}";
+    public string CableOf(CableSegment segment) =>
+        segment.From is null ? Cable
+        : segment is { Use: CableUse.Power, More: 0 } ? BranchCable
+        : $"{BranchCable[..BranchCable.IndexOf('-', StringComparison.Ordinal)]}-"
+            + $"{(segment.Conductors == 4 ? "2-2" : $"{segment.Conductors}")}";
 
     /// <summary>Breaker in amperes; 0 when nothing could be sized.</summary>
     public int Breaker => Wire?.Breaker ?? 0;
 
     /// <summary>Cable run.</summary>
-    public required RunEstimate Run { get; init; }
+    public required CableRun Run { get; init; }
 
     /// <summary>Greatest voltage drop at any box, in percent.</summary>
     public required double DropPercent { get; init; }

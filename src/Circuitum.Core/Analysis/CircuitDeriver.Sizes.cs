@@ -28,19 +28,19 @@ internal sealed partial class CircuitDeriver
     // The home run goes up first, size by size, until the drop is within the limit; then the rest, and the home run again.
     private (string Size, string Home, double Drop, Derivation Why, ImmutableDictionary<string, double> At) Sizes(
         Circuit circuit,
-        Preferences wishes,
+        Preferences preferences,
         ConductorChoice? wire,
-        RunEstimate run,
+        CableRun run,
         CircuitLoad load
     )
     {
         var size = wire?.Size ?? "2";
         var home = size;
-        if (wire is not null && wishes.HomeRunUpsize == HomeRunUpsize.Always && circuit.Purpose is not CircuitPurpose.Appliance)
+        if (wire is not null && preferences.HomeRunUpsize == HomeRunUpsize.Always && circuit.Purpose is not CircuitPurpose.Appliance)
             home = Conductor.NextCable(size) ?? size;
         var (drop, why, at) = Drop(run, load, size, home);
         // Where a local rule makes the limit law, the wire follows it whatever the school.
-        var asked = wishes.HomeRunUpsize != HomeRunUpsize.Off || edition.Rule("wire.drop").Severity == "must";
+        var asked = preferences.HomeRunUpsize != HomeRunUpsize.Off || edition.Rule("wire.drop").Severity == "must";
         if (wire is null || !asked)
             return (size, home, drop, why, at);
         var limit = edition.Number("dropPercentBranch");
@@ -49,7 +49,7 @@ internal sealed partial class CircuitDeriver
             if (Conductor.NextCable(home) is { } larger && Steps(size, larger) <= MostSteps && Grounded(wire, larger))
                 home = larger;
             else if (
-                run.Hops.Length > 1
+                run.Segments.Length > 1
                 && size != "10"
                 && Conductor.NextCable(size) is { } branch
                 && Steps(wire.Size, branch) <= 1
@@ -72,7 +72,7 @@ internal sealed partial class CircuitDeriver
 
     private SizingCase Case(
         Circuit circuit,
-        Preferences wishes,
+        Preferences preferences,
         Box[] boxes,
         List<ApplianceFacts> appliances,
         CircuitLoad load,
@@ -83,7 +83,7 @@ internal sealed partial class CircuitDeriver
         var alone = appliances.Count == 1 && boxes.Length == 1 ? appliances[0] : null;
         var hvac = alone is { Type.Hvac: true, MinimumCircuitAmpacity: not null } ? alone : null;
         var receptacles = load.Volts == 120 ? boxes.Sum(b => Receptacles(b, appliances)) : 0;
-        var breaker = circuit.Breaker ?? Usual(circuit, wishes, alone, load);
+        var breaker = circuit.Breaker ?? Usual(circuit, preferences, alone, load);
         var steady = loads.Where(l => l.Continuous).Sum(l => l.Load.Value) / load.Volts;
 
         // A planning figure for receptacles is no load that a breaker must carry: it fills the usual breaker and no more.
@@ -99,15 +99,15 @@ internal sealed partial class CircuitDeriver
             Breaker = breaker,
             Held = circuit.Breaker is not null,
             MostBreaker = receptacles > 1 ? (int)edition.Number("receptacleCircuitMostA") : null,
-            TerminationC = wishes.TerminationC,
-            AmbientC = wishes.AmbientC,
+            TerminationC = preferences.TerminationC,
+            AmbientC = preferences.AmbientC,
             SeveralReceptacles = receptacles > 1,
-            CurrentCarrying = (pair?.Kind == PairKind.TwoNeutrals ? 4 : 2) * wishes.CablesTogether,
+            CurrentCarrying = (pair?.Kind == PairKind.TwoNeutrals ? 4 : 2) * preferences.CablesTogether,
         };
         if (edition.InForce("wire.smallest"))
             c = c with { SmallestSize = $"{edition.Number("smallestWireAwg"):0}" };
         var twelve =
-            wishes.GeneralWire == GeneralWire.TwelveThroughout
+            preferences.GeneralWire == GeneralWire.TwelveThroughout
             && circuit.Purpose is (CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed);
         return twelve && c.SmallestSize != "10" ? c with { SmallestSize = "12" } : c;
     }
@@ -127,10 +127,10 @@ internal sealed partial class CircuitDeriver
         };
 
     // The breaker that is usual for what hangs on the circuit, as far as the plate allows it; none lets the load alone decide.
-    private int? Usual(Circuit circuit, Preferences wishes, ApplianceFacts? alone, CircuitLoad load)
+    private int? Usual(Circuit circuit, Preferences preferences, ApplianceFacts? alone, CircuitLoad load)
     {
         if (circuit.Purpose != CircuitPurpose.Appliance)
-            return CircuitPlanning.GeneralRating(wishes, circuit.Purpose);
+            return CircuitPlanning.GeneralRating(preferences, circuit.Purpose);
         if (alone is null)
             return 20;
         if (alone.Type.Hvac && alone.MinimumCircuitAmpacity is not null)

@@ -12,7 +12,7 @@ using Circuitum.Core.Sizing;
 namespace Circuitum.Core.Analysis;
 
 /// <summary>Works out one circuit: load, wire, breaker, protection, run and drop.</summary>
-internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition edition, Runs runs, IReadOnlyDictionary<string, Box> all)
+internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition edition, CableRouter runs, IReadOnlyDictionary<string, Box> all)
 {
     private readonly Job job = house.Job;
 
@@ -34,8 +34,8 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
         Box[] boxes = [.. circuit.Boxes.Select(m => all[m.Box])];
         var appliances = boxes.Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(ApplianceFacts.Of).ToList();
         var load = CircuitLoad.Of(job, edition, circuit.Purpose, boxes);
-        var wishes = PreferenceFields.Of(job, circuit);
-        var wire = Conductor.Choose(Together(Case(circuit, wishes, boxes, appliances, load, pair), carrying), edition);
+        var preferences = PreferenceFields.Of(job, circuit);
+        var wire = Conductor.Choose(Together(Case(circuit, preferences, boxes, appliances, load, pair), carrying), edition);
         var needs = boxes.ToImmutableDictionary(b => b.Id, b => ProtectionNeeds.Of(house, edition, b, load.Volts, wire?.Breaker ?? 0));
         string[] ids = [.. boxes.Select(b => b.Id)];
         var panel = carrier?.Panel ?? PanelChoice.Of(house, circuit, ids, load, runs);
@@ -43,17 +43,17 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
         // What is pulled ends where it ends; else where a person wants it.
         var pulled = job.Decisions.Pulled.FirstOrDefault(p => p.Circuit == circuit.Number && ids.Contains(p.To));
         var forced = pulled?.To ?? (circuit.First is { } wanted && ids.Contains(wanted) ? wanted : null);
-        RunEstimate Plan(string? first) =>
+        CableRun Plan(string? first) =>
             carrier?.Run.First is { } via
-                ? runs.PlanVia(ids, via, forced ?? first, wishes.SwitchLoops, circuit.Run, panel)
-                : runs.Plan(ids, forced ?? first, wishes.SwitchLoops, circuit.Run, panel);
+                ? runs.PlanVia(ids, via, forced ?? first, preferences.SwitchLoops, circuit.Run, panel)
+                : runs.Plan(ids, forced ?? first, preferences.SwitchLoops, circuit.Run, panel);
         var (protection, run) = ProtectionPlan.Of(
             new()
             {
                 Needs = needs,
                 Boxes = boxes,
                 Volts = load.Volts,
-                Wishes = wishes,
+                Preferences = preferences,
                 Chosen = circuit.Protection,
                 LineSide = LineSide(circuit, boxes, needs),
                 Run = Plan(null),
@@ -62,13 +62,13 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
             }
         );
         run = Cutoffs.Into(run, job, runs);
-        var (size, home, drop, dropWhy, dropAt) = Sizes(circuit, wishes, wire, Measured(run, pulled), load);
+        var (size, home, drop, dropWhy, dropAt) = Sizes(circuit, preferences, wire, Measured(run, pulled), load);
         var conductors = load.Volts == 240 && appliances.Any(a => a.Neutral) ? 3 : 2;
         return new()
         {
             Circuit = circuit,
             Label = label,
-            Boxes = [.. run.Hops.Select(h => all[h.To]).Where(b => b.Serves is null)],
+            Boxes = [.. run.Segments.Select(h => all[h.To]).Where(b => b.Serves is null)],
             Load = load,
             Expected = ExpectedLoad.Of(job, circuit.Purpose, load, boxes),
             Wire = wire,
@@ -133,14 +133,14 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
         ];
 
     // What was measured off the reel is known better than what was planned.
-    private RunEstimate Measured(RunEstimate run, PulledRun? pulled) =>
-        pulled is not { Measured: { } took } || run.First != pulled.To || run.Hops[0].Via is not null
+    private CableRun Measured(CableRun run, PulledRun? pulled) =>
+        pulled is not { Measured: { } took } || run.First != pulled.To || run.Segments[0].Via is not null
             ? run
             : run with
             {
-                Hops = run.Hops.SetItem(
+                Segments = run.Segments.SetItem(
                     0,
-                    run.Hops[0] with
+                    run.Segments[0] with
                     {
                         Way = Length.Max(Length.Zero, took - job.Preferences.PanelMakeUp - job.Preferences.BoxMakeUp),
                     }
@@ -152,42 +152,43 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
 
     // Each piece of cable carries what is planned beyond it; the worst box counts.
     private (double Percent, Derivation Why, ImmutableDictionary<string, double> At) Drop(
-        RunEstimate run,
+        CableRun run,
         CircuitLoad load,
         string size,
         string homeSize
     )
     {
-        if (run.Hops.Length == 0)
+        if (run.Segments.Length == 0)
             return (0, new("Voltage drop", "0 percent"), ImmutableDictionary<string, double>.Empty);
-        var own = run.Hops.ToDictionary(h => h.To, h => BoxLoad.Of(job, all[h.To]).Load.Value);
+        var own = run.Segments.ToDictionary(h => h.To, h => BoxLoad.Of(job, all[h.To]).Load.Value);
         var sum = own.Values.Sum();
         var scale = sum > 0 ? load.Actual.Value * load.Volts / sum : 0;
         var beyond = own.ToDictionary(o => o.Key, o => o.Value * scale);
-        foreach (var hop in run.Hops.Reverse())
+        foreach (var segment in run.Segments.Reverse())
         {
-            if (hop.From is { } from)
-                beyond[from] += beyond[hop.To];
+            if (segment.From is { } from)
+                beyond[from] += beyond[segment.To];
         }
 
         var at = new Dictionary<string, double>();
         var path = new Dictionary<string, ImmutableList<Derivation>>();
-        foreach (var hop in run.Hops)
+        foreach (var segment in run.Segments)
         {
-            var row = Conductor.Copper(hop.From is null ? homeSize : size);
-            var amps = beyond[hop.To] / load.Volts;
+            var row = Conductor.Copper(segment.From is null ? homeSize : size);
+            var amps = beyond[segment.To] / load.Volts;
 
             // What is left in the panel and in the boxes carries current too.
             var length =
-                hop.Way + (hop.From is null ? job.Preferences.PanelMakeUp + job.Preferences.BoxMakeUp : job.Preferences.BoxMakeUp * 2);
+                segment.Way
+                + (segment.From is null ? job.Preferences.PanelMakeUp + job.Preferences.BoxMakeUp : job.Preferences.BoxMakeUp * 2);
             var volts = Conductor.DropVolts(length, new(amps), row);
-            at[hop.To] = volts + (hop.From is { } f ? at[f] : 0);
-            var step = new Derivation(hop.From is null ? "Home run" : $"{hop.From} to {hop.To}", $"{volts:0.00} V")
+            at[segment.To] = volts + (segment.From is { } f ? at[f] : 0);
+            var step = new Derivation(segment.From is null ? "Home run" : $"{segment.From} to {segment.To}", $"{volts:0.00} V")
             {
                 Formula = $"2 x {length.InFeet:0.#} ft x {amps:0.0#} A x {row.OhmPerKft} / 1000",
                 Because = $"{row.Size} AWG",
             };
-            path[hop.To] = (hop.From is { } g ? path[g] : []).Add(step);
+            path[segment.To] = (segment.From is { } g ? path[g] : []).Add(step);
         }
 
         var worst = at.MaxBy(a => a.Value);

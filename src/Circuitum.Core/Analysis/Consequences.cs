@@ -27,14 +27,14 @@ public static class Consequences
     {
         void Add(string what, bool again) => found.Add(new($"circuit:{now.Number}", $"Circuit {now.Number}, {now.Label}: {what}.", again));
         var pulled = was.Pulled is { } run
-            ? $", and {(run.Measured ?? was.Run.Hops[0].Cut).InFeet:0} ft of {run.Cable} are in the frame already and are to be "
+            ? $", and {(run.Measured ?? was.Run.Segments[0].Cut).InFeet:0} ft of {run.Cable} are in the frame already and are to be "
                 + "pulled again"
             : $", {now.Run.HomeRun.InFeet:0} ft, not ticked off as pulled";
         if (was.Cable != now.Cable)
             Add($"home run {was.Cable} to {now.Cable}{pulled}", true);
         if (was.Panel is not null && was.Panel != now.Panel)
             Add($"out of another panel, home run {was.Run.HomeRun.InFeet:0} to {now.Run.HomeRun.InFeet:0} ft", was.Pulled is not null);
-        if (was.BranchCable != now.BranchCable && now.Run.Hops.Length > 1)
+        if (was.BranchCable != now.BranchCable && now.Run.Segments.Length > 1)
             Add($"cable past the first box {was.BranchCable} to {now.BranchCable}", true);
         if (was.Breaker != now.Breaker || was.Poles != now.Poles)
             Add($"breaker {was.Breaker} A{Poles(was)} to {now.Breaker} A{Poles(now)}", true);

@@ -33,7 +33,7 @@ internal static class Derivations
         ["legs"] = (a, _) => a.Panel is { } service ? Legs(a, service.Id) : null,
         ["legs.*"] = Legs,
         ["neutral"] = (a, _) => ServiceSheet.Of(a).Neutral,
-        ["outside.*"] = (a, id) => a.Outside.FirstOrDefault(o => o.Hop.To == id)?.Derivation(a.Edition),
+        ["outside.*"] = (a, id) => a.Outside.FirstOrDefault(o => o.CableSegment.To == id)?.Derivation(a.Edition),
         ["plan"] = (a, _) => PlanExplain.OfPlan(a.House),
         ["room.*.area"] = InsideArea,
         ["room.*.spaces"] = WallSpaces,

@@ -86,15 +86,15 @@ public sealed record DrillList(
         var staples = 0;
         foreach (var c in a.Circuits)
         {
-            foreach (var hop in c.Run.Cables)
+            foreach (var segment in c.Run.Cables)
             {
-                var route = a.RouteOf(hop);
+                var route = a.RouteOf(segment);
 
                 // Beside each box, and along what does not lie in drilled holes.
                 var free = route
                     .Pieces.Where(x => x.Kind is WayKind.Wall or WayKind.Field)
                     .Aggregate(Length.Zero, (sum, x) => sum + x.Length);
-                staples += (hop.From is null ? 1 : 2) + (int)(free.Units / Math.Max(1, p.StapleEvery.Units));
+                staples += (segment.From is null ? 1 : 2) + (int)(free.Units / Math.Max(1, p.StapleEvery.Units));
             }
         }
 

@@ -10,10 +10,10 @@ internal static class DrilledWays
 {
     /// <summary>A cable on its way through a hole.</summary>
     /// <param name="Circuit">Which circuit.</param>
-    /// <param name="Hop">Which of its cables.</param>
+    /// <param name="CableSegment">Which of its cables.</param>
     /// <param name="Inches">How thick.</param>
     /// <param name="Carrying">Its current-carrying wires: a neutral that two circuits share carries only what is unbalanced.</param>
-    internal sealed record Passing(int Circuit, Hop Hop, double Inches, int Carrying);
+    internal sealed record Passing(int Circuit, CableSegment CableSegment, double Inches, int Carrying);
 
     /// <summary>What comes together at each place that is bored, by its member and the place in it.</summary>
     internal static Dictionary<(BoredMember Member, string At), List<Passing>> Through(JobAnalysis a, SortedSet<string> unknown)
@@ -21,13 +21,13 @@ internal static class DrilledWays
         var holes = new Dictionary<(BoredMember Member, string At), List<Passing>>();
         foreach (var c in a.Circuits)
         {
-            foreach (var hop in c.Run.Cables)
+            foreach (var segment in c.Run.Cables)
             {
-                var cable = c.CableOf(hop);
+                var cable = c.CableOf(segment);
                 Pass(
                     a,
-                    a.RouteOf(hop),
-                    new Passing(c.Number, hop, Thickness(cable), cable.EndsWith("-2-2", StringComparison.Ordinal) ? 4 : 2),
+                    a.RouteOf(segment),
+                    new Passing(c.Number, segment, Thickness(cable), cable.EndsWith("-2-2", StringComparison.Ordinal) ? 4 : 2),
                     holes,
                     unknown
                 );

@@ -80,7 +80,7 @@ public sealed record Feeder
         Job job,
         HouseShape house,
         CodeEdition edition,
-        Runs runs,
+        CableRouter runs,
         Panel panel,
         ImmutableArray<CircuitAnalysis> circuits,
         ServiceCase service,

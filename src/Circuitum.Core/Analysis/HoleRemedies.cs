@@ -15,7 +15,7 @@ internal static class HoleRemedies
     internal static JobAnalysis Find(
         JobAnalysis analysis,
         CircuitDeriver deriver,
-        Func<Runs, ImmutableArray<SharedHole>, JobAnalysis> build
+        Func<CableRouter, ImmutableArray<SharedHole>, JobAnalysis> build
     )
     {
         var (done, around) = (ImmutableArray<SharedHole>.Empty, ImmutableHashSet<(string?, string)>.Empty);
@@ -37,8 +37,8 @@ internal static class HoleRemedies
                 );
 
             // The other way counts only if it leads out of the crowd.
-            var avoided = around.Union(found.Hops.Select(h => (h.From, h.To)));
-            var other = build(new Runs(now.House, avoided), done);
+            var avoided = around.Union(found.Segments.Select(h => (h.From, h.To)));
+            var other = build(new CableRouter(now.House, avoided), done);
             var leads = other.CircuitByNumber(c.Number)!.Run.Cut != c.Run.Cut && !HoleSearch.Of(other, deriver).ContainsKey(c.Number);
             cents = cents.Add(
                 HoleRemedy.OtherWay,
@@ -51,7 +51,7 @@ internal static class HoleRemedies
             if (remedy == HoleRemedy.OtherWay)
                 around = avoided;
             done = done.Add(new(c.Number, found.Carrying, found.Where, found.Places, found.Larger, remedy, cents));
-            now = build(new Runs(now.House, around), done);
+            now = build(new CableRouter(now.House, around), done);
         }
 
         return now;

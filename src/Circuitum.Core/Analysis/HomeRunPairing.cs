@@ -56,7 +56,7 @@ public static class HomeRunPairing
         var free = analysis.Circuits.Where(c => c.Pair is null && c.Run.First is not null).ToList();
         if (analysis.Panel is null || free.Count < 2)
             return [];
-        var runs = new Runs(analysis.House);
+        var runs = new CableRouter(analysis.House);
         var makeUp = analysis.Job.Preferences.BoxMakeUp * 2;
         var least = Length.Max(analysis.Job.Preferences.TwoCircuitSaving, Length.Inches(1));
         var all = new List<PairOffer>();
@@ -79,7 +79,7 @@ public static class HomeRunPairing
             }
         }
 
-        Length Saving(CircuitAnalysis b, Length between) => b.Run.Hops[0].Cut - (between + makeUp);
+        Length Saving(CircuitAnalysis b, Length between) => b.Run.Segments[0].Cut - (between + makeUp);
 
         var taken = new HashSet<int>();
         var offers = ImmutableArray.CreateBuilder<PairOffer>();

@@ -18,7 +18,7 @@ public static class HouseDeriver
         var edition = CodeLibrary.EditionOf(job);
         var boxes = job.Decisions.Boxes.ToImmutableDictionary(b => b.Id);
         var labels = LabelWriter.Write(house);
-        var runs = new Runs(house);
+        var runs = new CableRouter(house);
         var analysis = Build(job, house, edition, boxes, labels, runs, []);
 
         // Only where cables may lie so close that one would lose ampacity are the holes looked at.
@@ -34,14 +34,14 @@ public static class HouseDeriver
         CodeEdition edition,
         ImmutableDictionary<string, Box> boxes,
         IReadOnlyDictionary<int, string> labels,
-        Runs runs,
+        CableRouter runs,
         ImmutableArray<SharedHole> shared
     )
     {
         var circuits = Circuits(job, edition, new CircuitDeriver(house, edition, runs, boxes), labels, shared);
         var area = house.OutsideAreaSqFt(r => FloorAreas.Counts(edition, r));
         var service = LoadCase.OfHouse(house, edition, area);
-        var byBox = circuits.SelectMany(c => c.Run.Hops.Select(h => (Id: h.To, c))).ToImmutableDictionary(x => x.Id, x => x.c);
+        var byBox = circuits.SelectMany(c => c.Run.Segments.Select(h => (Id: h.To, c))).ToImmutableDictionary(x => x.Id, x => x.c);
         return new()
         {
             Job = job,
@@ -73,7 +73,7 @@ public static class HouseDeriver
     /// </summary>
     public static Func<Circuit, string, CircuitAnalysis> OneByOne(JobAnalysis analysis)
     {
-        var deriver = new CircuitDeriver(analysis.House, analysis.Edition, new Runs(analysis.House), analysis.Boxes);
+        var deriver = new CircuitDeriver(analysis.House, analysis.Edition, new CableRouter(analysis.House), analysis.Boxes);
         return (circuit, label) => deriver.Derive(circuit, label);
     }
 

@@ -87,7 +87,7 @@ public sealed record JobAnalysis
     public required Lazy<ImmutableDictionary<(string? From, string To), CableRoute>> Routes { get; init; }
 
     /// <summary>The way of a cable of its circuits.</summary>
-    public CableRoute RouteOf(Hop hop) => Routes.Value[(hop.From, hop.To)];
+    public CableRoute RouteOf(CableSegment segment) => Routes.Value[(segment.From, segment.To)];
 
     /// <summary>Circuits that would lose ampacity in a hole with others, and what is done about it.</summary>
     public ImmutableArray<SharedHole> SharedHoles { get; init; } = [];
@@ -99,7 +99,8 @@ public sealed record JobAnalysis
     public ImmutableArray<OutsideStretch> Outside { get; init; } = [];
 
     /// <summary>What of a cable lies outside the house, or none.</summary>
-    public OutsideStretch? OutsideOf(Hop hop) => Outside.FirstOrDefault(o => o.Hop.From == hop.From && o.Hop.To == hop.To);
+    public OutsideStretch? OutsideOf(CableSegment segment) =>
+        Outside.FirstOrDefault(o => o.CableSegment.From == segment.From && o.CableSegment.To == segment.To);
 
     /// <summary>The circuit that a box is on, or none.</summary>
     public CircuitAnalysis? CircuitOf(string boxId) => ByBox.GetValueOrDefault(boxId);

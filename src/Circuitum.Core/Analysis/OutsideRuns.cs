@@ -16,14 +16,19 @@ internal static class OutsideRuns
     // A sweep at either end of what lies in the ground.
     private const int Sweep = 90;
 
-    internal static ImmutableArray<OutsideStretch> Of(Job job, CodeEdition edition, Runs runs, IEnumerable<CircuitAnalysis> circuits) =>
+    internal static ImmutableArray<OutsideStretch> Of(
+        Job job,
+        CodeEdition edition,
+        CableRouter runs,
+        IEnumerable<CircuitAnalysis> circuits
+    ) =>
         [
             .. circuits.SelectMany(c =>
                 c.Run.Cables.Where(runs.Outside).Select(h => Of(job, edition, c, h, runs.Route(h))).OfType<OutsideStretch>()
             ),
         ];
 
-    private static OutsideStretch? Of(Job job, CodeEdition edition, CircuitAnalysis c, Hop hop, CableRoute route)
+    private static OutsideStretch? Of(Job job, CodeEdition edition, CircuitAnalysis c, CableSegment segment, CableRoute route)
     {
         var outside = Enumerable
             .Range(0, route.Pieces.Length)
@@ -32,7 +37,7 @@ internal static class OutsideRuns
         if (outside.Count == 0)
             return null;
         var (first, last) = (outside[0], outside[^1]);
-        var grade = job.StoreyById(job.RoomById(job.Decisions.Boxes.First(b => b.Id == hop.To).Room)!.Storey)!.Floor;
+        var grade = job.StoreyById(job.RoomById(job.Decisions.Boxes.First(b => b.Id == segment.To).Room)!.Storey)!.Floor;
         var low = route.Pieces[first].FromZ;
         var buried = low < grade;
         var length = route.Pieces[first..(last + 1)].Aggregate(Length.Zero, (sum, p) => sum + p.Length);
@@ -45,17 +50,17 @@ internal static class OutsideRuns
             length += beyond ? route.Pieces[end].Length : Length.Max(Length.Zero, Length.Min(route.Pieces[end].Length, grade - low));
         }
 
-        var (said, method) = (Burial.Said(job, hop.To), Burial.MethodOf(job, hop.To));
+        var (said, method) = (Burial.Said(job, segment.To), Burial.MethodOf(job, segment.To));
         var guarded =
             c.Load.Volts == 120
             && c.Breaker is > 0 and <= 20
-            && c.Protection.Devices.Any(d => d.GroundFault && d.Covers.Contains(hop.To) && d.Box != hop.To);
+            && c.Protection.Devices.Any(d => d.GroundFault && d.Covers.Contains(segment.To) && d.Box != segment.To);
         var wanted = Burial.Least(edition, method, said?.Driveway == true, guarded);
-        var depth = said?.Depth ?? Burial.DepthOf(job, edition, hop.To);
+        var depth = said?.Depth ?? Burial.DepthOf(job, edition, segment.To);
         if (method is OutsideMethod.DirectBurial or OutsideMethod.IndoorCable)
-            return new(c.Number, hop, method, length, buried, depth, wanted, [], null, null);
+            return new(c.Number, segment, method, length, buried, depth, wanted, [], null, null);
         var kind = method == OutsideMethod.PvcConduit ? "pvc40" : "rigid";
-        var cable = c.CableOf(hop).Split('-');
+        var cable = c.CableOf(segment).Split('-');
         var ground = c.Wire is { } wire ? EquipmentGround.For(wire.Breaker, wire.Size, cable[0]) : cable[0];
         WireCount[] wires =
         [
@@ -65,7 +70,7 @@ internal static class OutsideRuns
         ImmutableArray<WireCount> all = [.. wires.GroupBy(w => w.Size).Select(g => new WireCount(g.Key, g.Sum(w => w.Count)))];
         return new(
             c.Number,
-            hop,
+            segment,
             method,
             length,
             buried,

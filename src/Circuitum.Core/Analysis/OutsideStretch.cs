@@ -10,7 +10,7 @@ namespace Circuitum.Core.Analysis;
 
 /// <summary>A cable's way outside the house: in conduit or as cable made for the ground.</summary>
 /// <param name="Circuit">The circuit's number.</param>
-/// <param name="Hop">The piece of cable.</param>
+/// <param name="CableSegment">The piece of cable.</param>
 /// <param name="Method">How it is run outside.</param>
 /// <param name="Length">What of it is outside, along the way.</param>
 /// <param name="Buried">Whether it lies in the ground.</param>
@@ -21,7 +21,7 @@ namespace Circuitum.Core.Analysis;
 /// <param name="Bends">The conduit's bends, or none for cable.</param>
 public sealed record OutsideStretch(
     int Circuit,
-    Hop Hop,
+    CableSegment CableSegment,
     OutsideMethod Method,
     Length Length,
     bool Buried,

@@ -12,13 +12,13 @@ namespace Circuitum.Core.Analysis;
 /// </summary>
 internal static class PanelChoice
 {
-    internal static string? Of(HouseShape house, Circuit circuit, IReadOnlyList<string> boxes, CircuitLoad load, Runs runs)
+    internal static string? Of(HouseShape house, Circuit circuit, IReadOnlyList<string> boxes, CircuitLoad load, CableRouter runs)
     {
         var job = house.Job;
         if (job.Panels.Length < 2)
             return job.Panels.FirstOrDefault()?.Id;
         var placed = job.Decisions.Spaces.FirstOrDefault(s => s.Circuit == circuit.Number && job.Panels.Any(p => p.Id == s.Panel));
-        if (placed is { By: Maker.Person })
+        if (placed is { By: Origin.Person })
             return placed.Panel;
         var feeding = new FeedingPanels(house, runs);
         var here = feeding.In(boxes.Count > 0 ? job.Decisions.Boxes.FirstOrDefault(b => b.Id == boxes[0])?.Room : null);

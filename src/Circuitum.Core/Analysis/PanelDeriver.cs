@@ -15,7 +15,7 @@ internal static class PanelDeriver
         Job job,
         HouseShape house,
         CodeEdition edition,
-        Runs runs,
+        CableRouter runs,
         ImmutableArray<CircuitAnalysis> circuits,
         ServiceCase service
     )
@@ -44,7 +44,7 @@ internal static class PanelDeriver
     )
     {
         PanelRow Empty(int space, TandemHalf half) =>
-            new(space, null, false, Maker.Planner, VoltAmperes.Zero, VoltAmperes.Zero) { Half = half };
+            new(space, null, false, Origin.Planner, VoltAmperes.Zero, VoltAmperes.Zero) { Half = half };
         var rows = new List<PanelRow>[panel.Spaces + 1];
         for (var s = 1; s <= panel.Spaces; s++)
             rows[s] = [Empty(s, TandemHalf.Whole)];

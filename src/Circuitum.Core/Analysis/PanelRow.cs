@@ -11,7 +11,7 @@ namespace Circuitum.Core.Analysis;
 /// <param name="By">Who placed it.</param>
 /// <param name="LegA">Load on leg A.</param>
 /// <param name="LegB">Load on leg B.</param>
-public sealed record PanelRow(int Space, CircuitAnalysis? Circuit, bool SecondPole, Maker By, VoltAmperes LegA, VoltAmperes LegB)
+public sealed record PanelRow(int Space, CircuitAnalysis? Circuit, bool SecondPole, Origin By, VoltAmperes LegA, VoltAmperes LegB)
 {
     /// <summary>The feeder whose breaker is in it, or none.</summary>
     public Feeder? Feeder { get; init; }

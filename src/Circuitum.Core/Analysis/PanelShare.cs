@@ -18,7 +18,7 @@ internal static class PanelShare
         var needs = job.Panels.ToDictionary(p => p.Id, p => PanelDeriver.Breakers(a, p).ToList());
         if (job.Panels.Length < 2 || job.Panels.All(p => Over(p) <= 0))
             return needs;
-        var runs = new Runs(a.House);
+        var runs = new CableRouter(a.House);
         var feeding = new FeedingPanels(a.House, runs);
         foreach (var panel in job.Panels)
         {

@@ -12,11 +12,11 @@ public static class PullList
     {
         var lines = a
             .Circuits.Where(c => c.Run.First is not null && !c.Carried && a.Panel is not null)
-            .Select(c => new PullLine(c, Label(a, c), c.Run.First!, a.RouteOf(c.Run.Hops[0]).InFeet, c.Run.Hops[0].Cut, c.Pulled));
+            .Select(c => new PullLine(c, Label(a, c), c.Run.First!, a.RouteOf(c.Run.Segments[0]).InFeet, c.Run.Segments[0].Cut, c.Pulled));
         return
         [
             .. lines
-                .GroupBy(l => (Storey: a.House[a.Boxes[l.To].Room].Room.Storey, Field: FieldOf(a.RouteOf(l.Circuit.Run.Hops[0]))))
+                .GroupBy(l => (Storey: a.House[a.Boxes[l.To].Room].Room.Storey, Field: FieldOf(a.RouteOf(l.Circuit.Run.Segments[0]))))
                 .OrderBy(g => a.Job.StoreyById(g.Key.Storey)!.Floor)
                 .ThenBy(g => g.Key.Field, StringComparer.Ordinal)
                 .Select(g => new PullGroup(

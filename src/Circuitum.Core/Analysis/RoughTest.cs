@@ -41,8 +41,8 @@ public sealed record RoughTest(RoughTesting Way, ImmutableArray<string> Cautions
     {
         // From the panel on, box by box, to the one that is farthest along the cable.
         var far = new Dictionary<string, double>();
-        foreach (var hop in c.Run.Hops)
-            far[hop.To] = hop.Way.InFeet + (hop.From is { } from ? far[from] : 0);
+        foreach (var segment in c.Run.Segments)
+            far[segment.To] = segment.Way.InFeet + (segment.From is { } from ? far[from] : 0);
         var end = far.MaxBy(f => f.Value).Key;
         var switches = c.Boxes.Where(b => b.Gangs.Length > 0).ToList();
         var tries = ImmutableArray.CreateBuilder<string>();

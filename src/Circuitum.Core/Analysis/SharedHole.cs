@@ -75,10 +75,10 @@ internal static class HoleSearch
         c.Wire is { } wire && deriver.WireWith(c, carrying) is var other && (other?.Size, other?.Breaker) != (wire.Size, wire.Breaker);
 
     /// <summary>The circuits that would need larger wire where their cables lie now, by number, with the cables concerned.</summary>
-    internal static SortedDictionary<int, (int Carrying, string Where, int Places, string Larger, ImmutableHashSet<Hop> Hops)> Of(
-        JobAnalysis a,
-        CircuitDeriver deriver
-    )
+    internal static SortedDictionary<
+        int,
+        (int Carrying, string Where, int Places, string Larger, ImmutableHashSet<CableSegment> Segments)
+    > Of(JobAnalysis a, CircuitDeriver deriver)
     {
         var holes = DrilledWays
             .Through(a, [])
@@ -88,12 +88,17 @@ internal static class HoleSearch
             .ToList();
         var bundles = holes
             .Where(h => !Plates(h.Where))
-            .GroupBy(h => (h.Where, Key: string.Join(' ', h.Hole.Select(x => $"{x.Circuit}:{x.Hop.From}:{x.Hop.To}:{x.Hop.Use}"))))
+            .GroupBy(h =>
+                (
+                    h.Where,
+                    Key: string.Join(' ', h.Hole.Select(x => $"{x.Circuit}:{x.CableSegment.From}:{x.CableSegment.To}:{x.CableSegment.Use}"))
+                )
+            )
             .Where(g => g.Count() * a.Job.Frame.StudSpacing.InInches > BundleInches)
             .SelectMany(g => g);
 
         // Two sheathed cables through a sealed hole keep theirs: the rule begins with the third.
-        var found = new SortedDictionary<int, (int, string, int, string, ImmutableHashSet<Hop>)>();
+        var found = new SortedDictionary<int, (int, string, int, string, ImmutableHashSet<CableSegment>)>();
         foreach (
             var group in holes
                 .Where(h => Plates(h.Where) && h.Hole.Length > 2)
@@ -105,7 +110,7 @@ internal static class HoleSearch
             if (a.CircuitByNumber(group.Key) is not { Wire: not null } c)
                 continue;
             var hurt = group
-                .Select(x => (x.Where, x.Cable.Hop, Carrying: x.Hole.Sum(y => y.Carrying)))
+                .Select(x => (x.Where, x.Cable.CableSegment, Carrying: x.Hole.Sum(y => y.Carrying)))
                 .Where(x => Changes(c, deriver, x.Carrying))
                 .ToList();
             if (hurt.Count == 0)
@@ -116,7 +121,7 @@ internal static class HoleSearch
                 worst.Where,
                 hurt.Count,
                 deriver.WireWith(c, worst.Carrying)?.Size ?? "no",
-                [.. hurt.Select(h => h.Hop)]
+                [.. hurt.Select(h => h.CableSegment)]
             );
         }
 

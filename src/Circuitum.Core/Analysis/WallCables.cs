@@ -22,10 +22,10 @@ public sealed record WallCables(ImmutableArray<WallCable> Cables, ImmutableArray
         var cables = ImmutableArray.CreateBuilder<WallCable>();
         foreach (var c in a.Circuits)
         {
-            foreach (var hop in c.Run.Cables)
+            foreach (var segment in c.Run.Cables)
             {
-                foreach (var path in Paths(room, wall, body, floor, a.RouteOf(hop)))
-                    cables.Add(new(c, hop, path, Staples(a.Job.Preferences, path, room.Room.CeilingHeight)));
+                foreach (var path in Paths(room, wall, body, floor, a.RouteOf(segment)))
+                    cables.Add(new(c, segment, path, Staples(a.Job.Preferences, path, room.Room.CeilingHeight)));
             }
         }
 
@@ -122,7 +122,7 @@ public sealed record WallCables(ImmutableArray<WallCable> Cables, ImmutableArray
             var key = (along.RoundTo(Length.Inches(2)).Units, height.RoundTo(Length.Inches(2)).Units);
             if (!through.TryGetValue(key, out var there))
                 through[key] = there = [];
-            there.Add(DrilledWays.Thickness(cable.Circuit.CableOf(cable.Hop)));
+            there.Add(DrilledWays.Thickness(cable.Circuit.CableOf(cable.CableSegment)));
         }
 
         var ceiling = room.Room.CeilingHeight;

@@ -32,7 +32,7 @@ public static class BoxHardware
         if (box.Fixture == LightStyle.Fan || house.Job.ApplianceById(box.Appliance)?.Type == "ceiling-fan")
             return true;
         if (
-            edition.Way("fanBox") != "habitable"
+            edition.Ways.FanBox != FanBoxWay.Habitable
             || box.Kind != BoxKind.Light
             || box.Wall is not null
             || box.Fixture is LightStyle.Recessed or LightStyle.Vanity

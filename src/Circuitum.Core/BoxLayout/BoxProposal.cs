@@ -19,7 +19,7 @@ public static class BoxProposal
     {
         var house = HouseShape.Of(job);
         var edition = CodeLibrary.EditionOf(job);
-        var old = job.Decisions.Boxes.Where(b => b.By == Maker.Planner && (room is null || b.Room == room)).ToList();
+        var old = job.Decisions.Boxes.Where(b => b.By == Origin.Planner && (room is null || b.Room == room)).ToList();
         var oldIds = old.Select(b => b.Id).ToHashSet();
         var kept = job.Decisions.Boxes.Where(b => !oldIds.Contains(b.Id)).ToList();
         var draft = new Draft(job, house, edition, kept, room);
@@ -61,7 +61,7 @@ public static class BoxProposal
         // A circuit that has lost all it fed is no circuit, unless a person made it or gave it a name.
         var before = decisions.Circuits.ToDictionary(c => c.Number, c => c.Boxes.Length);
         var kept = circuits
-            .Where(c => c.Boxes.Length > 0 || before[c.Number] == 0 || c.Locked || c.Label is not null || c.By == Maker.Person)
+            .Where(c => c.Boxes.Length > 0 || before[c.Number] == 0 || c.Locked || c.Label is not null || c.By == Origin.Person)
             .ToList();
         var gone = decisions.Circuits.Select(c => c.Number).Except(kept.Select(c => c.Number)).ToHashSet();
         if (gone.Count > 0)
@@ -115,7 +115,7 @@ internal sealed class Draft(Job job, HouseShape house, CodeEdition edition, List
             || box is { Kind: BoxKind.Light, Outside: false }
         )
             box = BoxBody.Settle(house, box, [.. All], SettleInches);
-        var named = box with { Id = $"new-{added.Count}", By = Maker.Planner };
+        var named = box with { Id = $"new-{added.Count}", By = Origin.Planner };
         added.Add(named);
         return named;
     }

@@ -21,7 +21,7 @@ internal static class IslandRules
             var wanted = Wanted(draft.Edition, island);
             if (wanted == 0)
             {
-                if (draft.Edition.Way("island") == "provision" && there.Count == 0)
+                if (draft.Edition.Ways.Island == IslandWay.Provision && there.Count == 0)
                     draft.Add(
                         new Box
                         {
@@ -56,15 +56,15 @@ internal static class IslandRules
     internal static int Wanted(CodeEdition edition, Counter island)
     {
         var (width, depth) = (island.Spot.Width.InInches, island.Spot.Depth.InInches);
-        switch (edition.Way("island"))
+        switch (edition.Ways.Island)
         {
-            case "each":
+            case IslandWay.Each:
                 return
                     Math.Max(width, depth) >= edition.Number("islandLeastLongIn")
                     && Math.Min(width, depth) >= edition.Number("islandLeastShortIn")
                     ? 1
                     : 0;
-            case "area":
+            case IslandWay.Area:
                 var more = (width * depth / 144) - edition.Number("islandFirstSqFt");
                 return 1 + Math.Max(0, (int)Math.Ceiling((more / edition.Number("islandMoreSqFt")) - 1e-9));
             default:

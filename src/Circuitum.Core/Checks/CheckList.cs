@@ -44,7 +44,7 @@ public static class CheckList
     /// <param name="circuit">The circuit as it would be.</param>
     public static ImmutableArray<Finding> OfCircuit(JobAnalysis analysis, CircuitAnalysis circuit)
     {
-        var alone = analysis with { Circuits = [circuit], ByBox = circuit.Run.Hops.ToImmutableDictionary(h => h.To, _ => circuit) };
+        var alone = analysis with { Circuits = [circuit], ByBox = circuit.Run.Segments.ToImmutableDictionary(h => h.To, _ => circuit) };
         return
         [
             .. All.OfType<ICircuitCheck>()

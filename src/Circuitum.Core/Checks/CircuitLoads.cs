@@ -82,8 +82,8 @@ internal sealed class CircuitLoads : ICircuitCheck
                     $"Circuit {c.Number} has {receptacles} receptacles; the local rule allows {law}.",
                     subject
                 );
-            var wishes = PreferenceFields.Of(a.Job, c.Circuit);
-            var most = c.Breaker <= 15 ? wishes.ReceptaclesPer15 : wishes.ReceptaclesPer20;
+            var preferences = PreferenceFields.Of(a.Job, c.Circuit);
+            var most = c.Breaker <= 15 ? preferences.ReceptaclesPer15 : preferences.ReceptaclesPer20;
             if (receptacles > most)
                 yield return CheckList.Make(
                     a,

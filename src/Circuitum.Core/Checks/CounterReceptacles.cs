@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -51,7 +52,7 @@ internal sealed class CounterReceptacles : ICheck
             {
                 Fix = BoxFixes.Propose(shape),
             };
-        if (a.Edition.Way("island") == "provision" && there.Count == 0)
+        if (a.Edition.Ways.Island == IslandWay.Provision && there.Count == 0)
             yield return Make($"the {what} has neither a receptacle nor a provision for one");
         if (receptacles.Count < wanted)
             yield return Make(
@@ -61,7 +62,7 @@ internal sealed class CounterReceptacles : ICheck
         if (
             island.Peninsula
             && wanted > 0
-            && a.Edition.Way("island") == "area"
+            && a.Edition.Ways.Island == IslandWay.Area
             && receptacles.Count > 0
             && receptacles.Min(b => IslandRules.FromOuterEnd(shape, island, Places.Of(a.House, b))) > a.Edition.Number("islandEndReachIn")
         )

@@ -17,10 +17,10 @@ internal sealed class OutsideChecks : ICheck
         foreach (var o in a.Outside)
         {
             var (run, subjects) = (
-                $"The run of circuit {o.Circuit} to {o.Hop.To}",
-                new[] { Subject.Circuit(o.Circuit), Subject.Box(o.Hop.To) }
+                $"The run of circuit {o.Circuit} to {o.CableSegment.To}",
+                new[] { Subject.Circuit(o.Circuit), Subject.Box(o.CableSegment.To) }
             );
-            foreach (var found in Of(a, run, o.Hop.To, o.Method, o.Length, o.Buried, o.Depth, o.DepthWanted, o.Bends, subjects))
+            foreach (var found in Of(a, run, o.CableSegment.To, o.Method, o.Length, o.Buried, o.Depth, o.DepthWanted, o.Bends, subjects))
                 yield return found;
         }
 

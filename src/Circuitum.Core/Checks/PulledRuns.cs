@@ -37,12 +37,12 @@ internal sealed class PulledRuns : ICheck
                     $"The home run of circuit {c.Number} is pulled as {run.Cable}; it needs {c.Cable} now.",
                     subjects
                 );
-            else if (run.Measured is { } took && c.Run.First == run.To && Odd(took, c.Run.Hops[0].Cut))
+            else if (run.Measured is { } took && c.Run.First == run.To && Odd(took, c.Run.Segments[0].Cut))
                 yield return CheckList.Make(
                     a,
                     "circuit.measured",
                     $"The home run of circuit {c.Number} took {took.InFeet:0} ft off the reel where the plan has "
-                        + $"{c.Run.Hops[0].Cut.InFeet:0}: another way, another box, or a misread reel?",
+                        + $"{c.Run.Segments[0].Cut.InFeet:0}: another way, another box, or a misread reel?",
                     subjects
                 );
         }

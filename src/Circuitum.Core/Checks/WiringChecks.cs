@@ -20,7 +20,7 @@ internal sealed class WiringChecks : ICheck
     {
         foreach (var c in a.Circuits)
         {
-            var laid = c.Run.Hops.Where(h => h.From is not null).Select(h => Pair(h.From!, h.To)).ToHashSet();
+            var laid = c.Run.Segments.Where(h => h.From is not null).Select(h => Pair(h.From!, h.To)).ToHashSet();
             foreach (var ring in c.Run.Beside.Where(h => !laid.Contains(Pair(h.From!, h.To))))
                 yield return CheckList.Make(
                     a,
@@ -72,19 +72,19 @@ internal sealed class WiringChecks : ICheck
     {
         foreach (var o in a.Outside.Where(o => o.Length > LeastOutside))
         {
-            var to = a.Boxes[o.Hop.To];
-            var from = o.Hop.From is { } id ? a.Boxes[id].Room : a.PanelById(a.CircuitByNumber(o.Circuit)?.Panel)?.Panel.Room;
-            var inside = !to.Outside && !a.House[to.Room].Room.Kind.OpenAir() && (o.Hop.From is not { } f || !a.Boxes[f].Outside);
+            var to = a.Boxes[o.CableSegment.To];
+            var from = o.CableSegment.From is { } id ? a.Boxes[id].Room : a.PanelById(a.CircuitByNumber(o.Circuit)?.Panel)?.Panel.Room;
+            var inside = !to.Outside && !a.House[to.Room].Room.Kind.OpenAir() && (o.CableSegment.From is not { } f || !a.Boxes[f].Outside);
             if (!inside || from is null || a.House[from].Room.Kind.OpenAir() || !a.House.BuildingOf(to.Room).Contains(from))
                 continue;
             yield return CheckList.Make(
                 a,
                 "wire.noWay",
-                $"Circuit {o.Circuit}: no way inside leads from {o.Hop.From ?? "the panel"} to {o.Hop.To}; it is planned "
+                $"Circuit {o.Circuit}: no way inside leads from {o.CableSegment.From ?? "the panel"} to {o.CableSegment.To}; it is planned "
                     + $"{o.Length.InFeet:0} ft outside. A ceiling or attic over the rooms between, or a space under their floor, "
                     + "would open one.",
                 Subject.Circuit(o.Circuit),
-                Subject.Box(o.Hop.To)
+                Subject.Box(o.CableSegment.To)
             );
         }
     }

@@ -29,7 +29,7 @@ internal sealed class CircuitDraft
     internal ImmutableArray<Circuit> Result() =>
         [
             .. circuits
-                .Where(c => c.Boxes.Count > 0 || c.Circuit.By == Maker.Person)
+                .Where(c => c.Boxes.Count > 0 || c.Circuit.By == Origin.Person)
                 .Select(c => c.Circuit with { Boxes = [.. c.Boxes] })
                 .OrderBy(c => c.Number),
         ];
@@ -91,7 +91,7 @@ internal sealed class CircuitDraft
                 {
                     Number = number,
                     Purpose = purpose,
-                    By = Maker.Planner,
+                    By = Origin.Planner,
                 },
                 []
             )
@@ -102,7 +102,7 @@ internal sealed class CircuitDraft
     }
 
     /// <summary>The circuit that a box is on, who put it there and whether that circuit is locked; none when it is loose.</summary>
-    internal (int Number, Maker By, bool Locked)? Member(string box)
+    internal (int Number, Origin By, bool Locked)? Member(string box)
     {
         if (!assigned.Contains(box))
             return null;
@@ -117,7 +117,7 @@ internal sealed class CircuitDraft
     {
         if (Member(box.Id) is { } member)
         {
-            if (member.Number == number || member.By == Maker.Person || member.Locked)
+            if (member.Number == number || member.By == Origin.Person || member.Locked)
                 return;
             circuits.First(c => c.Circuit.Number == member.Number).Boxes.RemoveAll(b => b.Box == box.Id);
             assigned.Remove(box.Id);
@@ -130,7 +130,7 @@ internal sealed class CircuitDraft
     {
         if (!assigned.Add(box.Id))
             return;
-        circuits.First(c => c.Circuit.Number == number).Boxes.Add(new CircuitBox { Box = box.Id, By = Maker.Planner });
+        circuits.First(c => c.Circuit.Number == number).Boxes.Add(new CircuitBox { Box = box.Id, By = Origin.Planner });
     }
 
     /// <summary>All boxes on one circuit of the purpose, more circuits when there are too many or their loads do not fit.</summary>

@@ -36,8 +36,8 @@ public static class CircuitPlanning
     internal static Job Kept(Job job)
     {
         var kept = job
-            .Decisions.Circuits.Select(c => c.Locked ? c : c with { Boxes = [.. c.Boxes.Where(b => b.By == Maker.Person)] })
-            .Where(c => c.Boxes.Length > 0 || c.By == Maker.Person)
+            .Decisions.Circuits.Select(c => c.Locked ? c : c with { Boxes = [.. c.Boxes.Where(b => b.By == Origin.Person)] })
+            .Where(c => c.Boxes.Length > 0 || c.By == Origin.Person)
             .ToImmutableArray();
         var numbers = kept.Select(c => c.Number).ToHashSet();
         return job with
@@ -46,7 +46,7 @@ public static class CircuitPlanning
             {
                 Circuits = kept,
                 Spaces = [.. job.Decisions.Spaces.Where(s => numbers.Contains(s.Circuit))],
-                Pairs = [.. job.Decisions.Pairs.Where(p => p.By == Maker.Person)],
+                Pairs = [.. job.Decisions.Pairs.Where(p => p.By == Origin.Person)],
             },
         };
     }

@@ -10,7 +10,7 @@ namespace Circuitum.Core.Circuits;
 internal sealed class CircuitWire
 {
     private readonly Job job;
-    private readonly Runs runs;
+    private readonly CableRouter runs;
     private readonly ImmutableArray<ImmutableArray<Box>> things;
     private readonly PlanWeights weights;
     private readonly FeedingPanels feeding;
@@ -23,7 +23,7 @@ internal sealed class CircuitWire
     /// <param name="things">The boxes of each.</param>
     /// <param name="weights">What a foot of cable costs.</param>
     /// <param name="feeding">The panels that may feed them.</param>
-    internal CircuitWire(Job job, Runs runs, ImmutableArray<ImmutableArray<Box>> things, PlanWeights weights, FeedingPanels feeding)
+    internal CircuitWire(Job job, CableRouter runs, ImmutableArray<ImmutableArray<Box>> things, PlanWeights weights, FeedingPanels feeding)
     {
         (this.job, this.runs, this.things, this.weights) = (job, runs, things, weights);
         var p = job.Preferences;

@@ -7,7 +7,7 @@ namespace Circuitum.Core.Circuits;
 /// <summary>Which panel feeds a circuit most cheaply: its home run, and what its load asks of the feeders behind that panel.</summary>
 /// <param name="house">The house.</param>
 /// <param name="runs">The ways through the frame.</param>
-internal sealed class FeedingPanels(HouseShape house, Runs runs)
+internal sealed class FeedingPanels(HouseShape house, CableRouter runs)
 {
     // A feeder carries 240 V between its legs.
     private const double FeederVolts = 240;

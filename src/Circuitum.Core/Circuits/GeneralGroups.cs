@@ -57,7 +57,7 @@ internal sealed class GeneralGroups
     internal ImmutableArray<int> Numbers => numbers;
 
     /// <summary>The general groups of a job: lights and receptacles apart, or together where the job mixes them.</summary>
-    internal static IEnumerable<GeneralGroups> Of(CircuitDraft work, Runs runs)
+    internal static IEnumerable<GeneralGroups> Of(CircuitDraft work, CableRouter runs)
     {
         if (work.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Mixed)
             yield return Make(work, runs, CircuitPurpose.Mixed, [CircuitPurpose.Lighting, CircuitPurpose.Receptacles]);
@@ -68,7 +68,7 @@ internal sealed class GeneralGroups
         }
     }
 
-    private static GeneralGroups Make(CircuitDraft work, Runs runs, CircuitPurpose purpose, CircuitPurpose[] own)
+    private static GeneralGroups Make(CircuitDraft work, CableRouter runs, CircuitPurpose purpose, CircuitPurpose[] own)
     {
         var numbers = work.Existing(purpose).ToImmutableArray();
         var index = numbers.Select((n, i) => (n, i)).ToDictionary(x => x.n, x => x.i);
@@ -85,7 +85,7 @@ internal sealed class GeneralGroups
             .. purpose == CircuitPurpose.Receptacles
                 ? RoomClusters.Clusters(boxes)
                 : RoomClusters.ByRoom(work.Job, RoomClusters.Clusters(boxes), purpose, b =>
-                    work.Member(b.Id) is { } m && (m.By == Maker.Person || m.Locked)
+                    work.Member(b.Id) is { } m && (m.By == Origin.Person || m.Locked)
                 ),
         ];
         var job = work.Job;
@@ -95,7 +95,7 @@ internal sealed class GeneralGroups
         var weights = worth.Priced(lighting ? p.Weights with { Room = 0 } : p.Weights);
         var rooms = job.Rooms.Select((r, i) => (r.Id, i)).ToDictionary(r => r.Id, r => r.i);
         var storeys = job.Storeys.Select((s, i) => (s.Id, i)).ToDictionary(s => s.Id, s => s.i);
-        var members = things.Select(t => t.Select(b => work.Member(b.Id)).OfType<(int Number, Maker By, bool Locked)>().ToList()).ToList();
+        var members = things.Select(t => t.Select(b => work.Member(b.Id)).OfType<(int Number, Origin By, bool Locked)>().ToList()).ToList();
         var counts = boxes.Where(b => b.Kind == BoxKind.Receptacle).GroupBy(b => b.Room).ToDictionary(g => g.Key, g => g.Count());
         var lit = RoomSet.Of(boxes.Where(b => b.Kind == BoxKind.Light).Select(b => rooms[b.Room]));
         var wire = new CircuitWire(job, runs, things, weights, new FeedingPanels(work.House, runs));
@@ -142,7 +142,7 @@ internal sealed class GeneralGroups
                 ],
                 Fixed =
                 [
-                    .. members.Select(m => m.Where(x => x.By == Maker.Person || x.Locked).Select(x => index[x.Number]).FirstOrDefault(-1)),
+                    .. members.Select(m => m.Where(x => x.By == Origin.Person || x.Locked).Select(x => index[x.Number]).FirstOrDefault(-1)),
                 ],
                 Standing = [.. members.Select(m => m.Select(x => index[x.Number]).FirstOrDefault(-1))],
                 Existing = numbers.Length,

@@ -16,7 +16,7 @@ internal static class OutdoorGroups
     private static readonly Length LongestHop = Length.Feet(40);
 
     /// <summary>Puts the largest group on its circuit, and gives back what is fed from inside.</summary>
-    internal static List<List<Box>> Near(CircuitDraft work, Runs runs)
+    internal static List<List<Box>> Near(CircuitDraft work, CableRouter runs)
     {
         var loose = work.Loose(CircuitPurpose.Outdoor).Where(b => work.BuildingOf(b.Room).Length == 0).ToList();
         var apart = work.Loose(CircuitPurpose.Outdoor).Except(loose).ToList();
@@ -40,7 +40,7 @@ internal static class OutdoorGroups
     }
 
     /// <summary>Feeds groups from the nearest circuit inside that has room for them, or gives them their own.</summary>
-    internal static void FromInside(CircuitDraft work, Runs runs, List<List<Box>> groups)
+    internal static void FromInside(CircuitDraft work, CableRouter runs, List<List<Box>> groups)
     {
         CircuitPurpose[] suitable = [CircuitPurpose.Garage, CircuitPurpose.Receptacles, CircuitPurpose.Mixed];
         foreach (var group in groups)
@@ -77,8 +77,8 @@ internal static class OutdoorGroups
             && all.Sum(b => Loads.BoxLoad.Of(work.Job, b).Load.Value) <= rating * 120;
     }
 
-    // Boxes that a chain of hops joins, none of them longer than one would pull.
-    private static List<List<Box>> Groups(List<Box> boxes, Runs runs)
+    // Boxes that a chain of segments joins, none of them longer than one would pull.
+    private static List<List<Box>> Groups(List<Box> boxes, CableRouter runs)
     {
         var groups = new List<List<Box>>();
         foreach (var box in boxes.OrderBy(b => b.Id, StringComparer.Ordinal))

@@ -173,7 +173,7 @@ public static class PlanExplain
     public static long CostOf(HouseShape house) => Groups(house).Sum(g => g.Now().Priced());
 
     private static List<GeneralGroups> Groups(HouseShape house) =>
-        [.. GeneralGroups.Of(new CircuitDraft(house, CodeLibrary.EditionOf(house.Job)), new Runs(house))];
+        [.. GeneralGroups.Of(new CircuitDraft(house, CodeLibrary.EditionOf(house.Job)), new CableRouter(house))];
 
     private static int? Extra(GroupProblem p, GroupPlan plan, int thing, int circuit)
     {

@@ -27,7 +27,7 @@ public sealed class SearchCircuitPlanner(PlanEffort effort, PlanWatch? watch = n
         work.Bathrooms();
         Outbuildings.Fill(work);
         work.Simple(CircuitPurpose.Garage, work.Loose(CircuitPurpose.Garage), 10);
-        var runs = new Runs(house);
+        var runs = new CableRouter(house);
         var outside = OutdoorGroups.Near(work, runs);
         foreach (var groups in GeneralGroups.Of(work, runs).ToList())
         {

@@ -30,8 +30,8 @@ public sealed partial record CodeEdition
     /// <summary>Named numbers; the suffix of each name is its unit.</summary>
     public required ImmutableDictionary<string, double> Numbers { get; init; }
 
-    /// <summary>Where editions go about a thing differently, the way of this one: <c>island</c>, <c>fanBox</c> and the like.</summary>
-    public required ImmutableDictionary<string, string> Ways { get; init; }
+    /// <summary>Its ways, where editions go about a thing differently.</summary>
+    public required EditionWays Ways { get; init; }
 
     /// <summary>The appliances whose outlets need ground-fault protection whatever their place, with the section that names them.</summary>
     public required ImmutableDictionary<string, string> GroundFaultAppliances { get; init; }
@@ -62,10 +62,6 @@ public sealed partial record CodeEdition
     /// <summary>A named number.</summary>
     /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
     public double Number(string name) => Numbers[name];
-
-    /// <summary>The way of this edition where editions differ.</summary>
-    /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
-    public string Way(string name) => Ways[name];
 
     /// <summary>What applies to a kind of room.</summary>
     public RoomTraits Traits(RoomKind kind)

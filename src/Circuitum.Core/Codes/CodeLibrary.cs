@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using System.Reflection;
 using System.Text.Json;
-using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
 using Circuitum.Core.Jobs;
 
@@ -15,11 +14,22 @@ public static class CodeLibrary
         Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) },
     };
 
-    /// <summary>The ids of the shipped editions, newest first.</summary>
-    public static ImmutableArray<string> EditionIds { get; } = ["us-2023", "us-2020", "us-2017"];
+    private const string Data = "Circuitum.Core.Codes.Data.";
+    private const string EditionData = Data + "Editions.";
+
+    /// <summary>The ids of the editions, newest first: each file among the editions is one.</summary>
+    public static ImmutableArray<string> EditionIds { get; } =
+    [
+        .. Assembly
+            .GetExecutingAssembly()
+            .GetManifestResourceNames()
+            .Where(n => n.StartsWith(EditionData, StringComparison.Ordinal))
+            .Select(n => Path.GetFileNameWithoutExtension(n[EditionData.Length..]))
+            .OrderDescending(StringComparer.Ordinal),
+    ];
 
     private static readonly Lazy<ImmutableDictionary<string, CodeEdition>> AllEditions = new(() =>
-        EditionIds.Select(id => ReadEdition(id).Deserialize<CodeEdition>(Options)!).ToImmutableDictionary(e => e.Id)
+        EditionIds.Select(id => EditionReader.Read(id, EditionText)).ToImmutableDictionary(e => e.Id)
     );
 
     private static readonly Lazy<ConductorTables> AllConductors = new(() => Read<ConductorTables>("conductors.json"));
@@ -84,36 +94,20 @@ public static class CodeLibrary
     /// <summary>Made-up amendment layers to begin with.</summary>
     public static ImmutableArray<AmendmentLayer> SampleLayers => AllSamples.Value;
 
-    // An edition's file may say only in what it differs from another one, its "from"; null takes an entry away.
-    private static JsonObject ReadEdition(string id)
+    /// <summary>The text of an edition's file.</summary>
+    internal static string EditionText(string id)
     {
-        var own = Read<JsonObject>($"{id}.json");
-        if (own["from"]?.GetValue<string>() is not { } from)
-            return own;
-        own.Remove("from");
-        var whole = ReadEdition(from);
-        Lay(own, whole);
-        return whole;
+        using var reader = new StreamReader(Open($"{EditionData}{id}.json"));
+        return reader.ReadToEnd();
     }
 
-    private static void Lay(JsonObject over, JsonObject under)
-    {
-        foreach (var (name, value) in over)
-        {
-            if (value is null)
-                under.Remove(name);
-            else if (value is JsonObject more && under[name] is JsonObject there)
-                Lay(more, there);
-            else
-                under[name] = value.DeepClone();
-        }
-    }
+    private static Stream Open(string resource) =>
+        Assembly.GetExecutingAssembly().GetManifestResourceStream(resource)
+        ?? throw new InvalidOperationException($"The rule data {resource} is missing from the core.");
 
     private static T Read<T>(string name)
     {
-        var assembly = Assembly.GetExecutingAssembly();
-        using var stream = assembly.GetManifestResourceStream($"Circuitum.Core.Codes.Data.{name}")
-            ?? throw new InvalidOperationException($"The rule data {name} is missing from the core.");
+        using var stream = Open(Data + name);
         return JsonSerializer.Deserialize<T>(stream, Options) ?? throw new InvalidOperationException($"The rule data {name} is empty.");
     }
 }

@@ -13,7 +13,7 @@ public sealed record AcceptBox(string Box) : JobCommand("accept box")
             ? CommandResult.Checked(
                 job with
                 {
-                    Decisions = job.Decisions with { Boxes = job.Decisions.Boxes.Replace(box, box with { By = Maker.Person }) },
+                    Decisions = job.Decisions with { Boxes = job.Decisions.Boxes.Replace(box, box with { By = Origin.Person }) },
                 }
             )
             : CommandResult.Refuse(BoxEdit.Gone);

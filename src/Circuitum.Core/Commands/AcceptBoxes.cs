@@ -9,7 +9,7 @@ public sealed record AcceptBoxes(string? Room) : JobCommand("accept boxes")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job) =>
-        job.Decisions.Boxes.Any(b => b.By == Maker.Planner && (Room is null || b.Room == Room))
+        job.Decisions.Boxes.Any(b => b.By == Origin.Planner && (Room is null || b.Room == Room))
             ? BoxEdit.Keep(job, b => Room is null || b.Room == Room)
             : CommandResult.Refuse("There is nothing left to accept there.");
 }

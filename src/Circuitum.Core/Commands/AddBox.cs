@@ -52,7 +52,7 @@ public sealed record AddBox(BoxKind Kind, string Room, int? Wall, Length Along, 
             Along = Along,
             At = Wall is null ? At ?? new RoomShape(room).Centre : null,
             Height = height,
-            By = Maker.Person,
+            By = Origin.Person,
         };
         if (Kind == BoxKind.Switch)
         {

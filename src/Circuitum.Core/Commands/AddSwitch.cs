@@ -35,7 +35,7 @@ public sealed record AddSwitch(string Room, string Opening) : JobCommand("add sw
         var boxes = job.Decisions.Boxes;
         if (there is not null)
         {
-            var grown = there with { Gangs = there.Gangs.Add(gang), By = Maker.Person };
+            var grown = there with { Gangs = there.Gangs.Add(gang), By = Origin.Person };
             boxes = boxes.Replace(there, GangOrder.InOrder(house, boxes.ToDictionary(b => b.Id), grown));
         }
         else
@@ -53,7 +53,7 @@ public sealed record AddSwitch(string Room, string Opening) : JobCommand("add sw
                     Along = along,
                     Height = job.Preferences.SwitchCentre,
                     Gangs = [gang],
-                    By = Maker.Person,
+                    By = Origin.Person,
                 }
             );
         }

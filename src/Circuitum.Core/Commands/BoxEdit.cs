@@ -25,7 +25,7 @@ internal static class BoxEdit
             {
                 Decisions = job.Decisions with
                 {
-                    Boxes = [.. job.Decisions.Boxes.Select(b => which(b) ? b with { By = Maker.Person } : b)],
+                    Boxes = [.. job.Decisions.Boxes.Select(b => which(b) ? b with { By = Origin.Person } : b)],
                 },
             }
         );

@@ -20,7 +20,7 @@ public static class CircuitMoves
         [
             .. job
                 .Decisions.Boxes.Where(b => boxes.Contains(b.Id) && b.Serves is null)
-                .Select(b => new CircuitBox { Box = b.Id, By = Maker.Person }),
+                .Select(b => new CircuitBox { Box = b.Id, By = Origin.Person }),
         ];
         var circuits = job
             .Decisions.Circuits.Select(c =>
@@ -46,7 +46,7 @@ public static class CircuitMoves
                     Number = number,
                     Purpose = kind,
                     Boxes = [.. members],
-                    By = Maker.Person,
+                    By = Origin.Person,
                 }
             );
         }
@@ -60,7 +60,7 @@ public static class CircuitMoves
         job = job with { Decisions = job.Decisions with { Pulled = [.. pulled] } };
 
         // A circuit that lost its last box goes, and its breaker with it, unless a person made it for later.
-        circuits.RemoveAll(c => c.Boxes.Length == 0 && c.By == Maker.Planner);
+        circuits.RemoveAll(c => c.Boxes.Length == 0 && c.By == Origin.Planner);
         var left = circuits.Select(c => c.Number).ToHashSet();
         return (
             job with

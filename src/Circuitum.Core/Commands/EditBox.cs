@@ -47,7 +47,7 @@ public sealed record EditBox(string Box, BoxChange Change) : JobCommand("edit bo
                 : box.VoltAmperes,
             CarbonMonoxide = Change.CarbonMonoxide ?? box.CarbonMonoxide,
             State = Change.State ?? box.State,
-            By = Maker.Person,
+            By = Origin.Person,
         };
         if (with.Kind != BoxKind.Receptacle)
             with = with with { Style = null, Rating = with.Kind == BoxKind.Appliance ? with.Rating : null };

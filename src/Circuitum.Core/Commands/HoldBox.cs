@@ -15,6 +15,6 @@ public sealed record HoldBox(string Box, HeldFor? For) : JobCommand(For is null 
             return CommandResult.Refuse(BoxEdit.Gone);
         return For is not null && box.State == BoxState.Final
             ? CommandResult.Refuse("That box is final already.")
-            : BoxEdit.Replace(job, box, box with { Held = For, By = Maker.Person });
+            : BoxEdit.Replace(job, box, box with { Held = For, By = Origin.Person });
     }
 }

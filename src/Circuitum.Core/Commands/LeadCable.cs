@@ -22,9 +22,9 @@ public sealed record LeadCable(string? From, string To, string Storey, Point? Ov
                 ? CommandResult.Refuse("That cable takes its shortest way already.")
                 : CommandResult.Checked(job with { Decisions = job.Decisions with { Ways = rest } });
         var now = HouseDeriver.Derive(job);
-        if (now.CircuitOf(To) is not { } circuit || circuit.Run.Cables.FirstOrDefault(h => h.From == From && h.To == To) is not { } hop)
+        if (now.CircuitOf(To) is not { } circuit || circuit.Run.Cables.FirstOrDefault(h => h.From == From && h.To == To) is not { } segment)
             return CommandResult.Refuse("There is no such cable any more.");
-        if (hop.Via is not null)
+        if (segment.Via is not null)
             return CommandResult.Refuse(
                 $"The home run of circuit {circuit.Number} is in the cable of circuit {circuit.Pair!.First}. Lead that one."
             );
@@ -38,7 +38,7 @@ public sealed record LeadCable(string? From, string To, string Storey, Point? Ov
                 Decisions = job.Decisions with
                 {
                     Ways = rest.Add(
-                        new RunWay
+                        new LedSegment
                         {
                             From = From,
                             To = To,
@@ -51,7 +51,7 @@ public sealed record LeadCable(string? From, string To, string Storey, Point? Ov
         );
         if (led.Job is null)
             return led;
-        return HouseDeriver.Derive(led.Job).RouteOf(hop).Pieces.SequenceEqual(now.RouteOf(hop).Pieces)
+        return HouseDeriver.Derive(led.Job).RouteOf(segment).Pieces.SequenceEqual(now.RouteOf(segment).Pieces)
             ? CommandResult.Refuse("That leads the cable no other way: nothing is open over or under that place, or it goes there already.")
             : led;
     }

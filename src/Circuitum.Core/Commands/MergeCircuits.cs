@@ -20,7 +20,7 @@ public sealed record MergeCircuits(int From, int Into) : JobCommand("merge circu
             return CommandResult.Refuse($"There is no circuit {Into}.");
         if (from.Locked || into.Locked)
             return CommandResult.Refuse($"Circuit {(from.Locked ? From : Into)} is locked. Unlock it first.");
-        var merged = into with { Boxes = [.. into.Boxes, .. from.Boxes.Select(b => b with { By = Maker.Person })] };
+        var merged = into with { Boxes = [.. into.Boxes, .. from.Boxes.Select(b => b with { By = Origin.Person })] };
         var circuits = job.Decisions.Circuits.Remove(from).Replace(into, merged);
         return CommandResult.Checked(
             Planner.PlanSpaces(

@@ -43,10 +43,10 @@ public sealed record MoveBox(string Box, int? Wall, Length? Along, Point? At) : 
                 along = along.RoundTo(Length.Inches(1));
             }
 
-            moved = box with { Wall = wall, Along = along, By = Maker.Person };
+            moved = box with { Wall = wall, Along = along, By = Origin.Person };
         }
         else if (At is { } q)
-            moved = box with { At = new(q.X.RoundTo(Length.Inches(1)), q.Y.RoundTo(Length.Inches(1))), By = Maker.Person };
+            moved = box with { At = new(q.X.RoundTo(Length.Inches(1)), q.Y.RoundTo(Length.Inches(1))), By = Origin.Person };
         return BoxEdit.Replace(job, box, moved);
     }
 }

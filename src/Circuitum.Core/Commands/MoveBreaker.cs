@@ -72,7 +72,7 @@ public sealed record MoveBreaker(int Circuit, int Space, string? Panel = null, s
             .Select(r => r.Circuit!)
             .Distinct()
             .ToList();
-        if (inTheWay.FirstOrDefault(c => job.Decisions.Spaces.Any(s => s.Circuit == c.Number && s.By == Maker.Person)) is { } held)
+        if (inTheWay.FirstOrDefault(c => job.Decisions.Spaces.Any(s => s.Circuit == c.Number && s.By == Origin.Person)) is { } held)
             return CommandResult.Refuse($"Circuit {held.Number} was put there by a person. Move it first.");
         bool Own(SpaceDecision s) => feeder is null ? s.Feeds is null && s.Circuit == Circuit : s.Feeds == Feeds;
         var spaces = job
@@ -93,7 +93,7 @@ public sealed record MoveBreaker(int Circuit, int Space, string? Panel = null, s
                 Space = Space,
                 Half = Half,
                 Family = old?.Panel == at.Panel.Id ? old.Family : null,
-                By = Maker.Person,
+                By = Origin.Person,
             }
         );
         if (mate is { } tied)
@@ -103,7 +103,7 @@ public sealed record MoveBreaker(int Circuit, int Space, string? Panel = null, s
                     Panel = at.Panel.Id,
                     Circuit = tied,
                     Space = Space + 2,
-                    By = Maker.Person,
+                    By = Origin.Person,
                 }
             );
         else if (
@@ -120,7 +120,7 @@ public sealed record MoveBreaker(int Circuit, int Space, string? Panel = null, s
                     Circuit = other.Number,
                     Space = old.Space,
                     Half = old.Half,
-                    By = Maker.Planner,
+                    By = Origin.Planner,
                 }
             );
 
@@ -135,7 +135,7 @@ public sealed record MoveBreaker(int Circuit, int Space, string? Panel = null, s
                         Circuit = c.Number,
                         Space = free.Space,
                         Half = free.Half,
-                        By = Maker.Planner,
+                        By = Origin.Planner,
                     }
                 );
         }

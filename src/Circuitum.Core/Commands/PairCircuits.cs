@@ -31,7 +31,7 @@ public sealed record PairCircuits(int First, int Second, PairKind Kind) : JobCom
             First = First,
             Second = Second,
             Kind = Kind,
-            By = Maker.Person,
+            By = Origin.Person,
         };
         return CommandResult.Checked(
             Planner.PlanSpaces(job with { Decisions = job.Decisions with { Pairs = job.Decisions.Pairs.Add(pair) } })

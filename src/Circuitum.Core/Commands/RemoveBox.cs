@@ -14,7 +14,7 @@ public sealed record RemoveBox(string Box) : JobCommand("remove box")
         if (BoxEdit.Find(job, Box) is not { } box)
             return CommandResult.Refuse(BoxEdit.Gone);
         var decisions = job.Decisions with { Boxes = job.Decisions.Boxes.Remove(box) };
-        if (box.By == Maker.Planner)
+        if (box.By == Origin.Planner)
             decisions = decisions with
             {
                 Refused = decisions.Refused.Add(

@@ -26,7 +26,7 @@ public sealed record SetBreakerFamily(int Circuit, string? Family) : JobCommand(
                         place with
                         {
                             Family = family,
-                            By = family is null ? place.By : Maker.Person,
+                            By = family is null ? place.By : Origin.Person,
                         }
                     ),
                 },

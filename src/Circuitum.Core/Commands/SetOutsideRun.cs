@@ -17,7 +17,7 @@ public sealed record SetOutsideRun(OutsideRun Said) : JobCommand("say how a run 
             if (feeder.Run is { Outside: null, Bends: null })
                 return CommandResult.Refuse($"The feeder of {at.Panel.Name} is cable inside the house.");
         }
-        else if (a.Outside.All(o => o.Hop.To != to))
+        else if (a.Outside.All(o => o.CableSegment.To != to))
             return CommandResult.Refuse("No cable to that box leaves the house.");
 
         var said = Said with { Extra = Routing.Burial.Said(job, to)?.Extra };

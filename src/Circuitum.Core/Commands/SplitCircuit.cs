@@ -29,12 +29,12 @@ public sealed record SplitCircuit(int Circuit, string? From) : JobCommand("split
         var beyond = From is { } at
             ? run.Through(at)
             : run
-                .Hops.Skip(1)
+                .Segments.Skip(1)
                 .Select(h => run.Through(h.To))
-                .OrderBy(t => Math.Abs((2 * t.Count) - run.Hops.Length))
+                .OrderBy(t => Math.Abs((2 * t.Count) - run.Segments.Length))
                 .ThenBy(t => t.Min(StringComparer.Ordinal), StringComparer.Ordinal)
                 .First();
-        if (beyond.Count == run.Hops.Length)
+        if (beyond.Count == run.Segments.Length)
             return CommandResult.Refuse($"{From} is the first box of circuit {Circuit}: nothing would stay on it.");
         return CommandResult.Checked(Planner.Numbered(job, Planner.PlanSpaces(CircuitMoves.Move(job, beyond, null, circuit.Purpose).Job)));
     }

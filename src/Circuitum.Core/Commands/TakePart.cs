@@ -38,7 +38,7 @@ public sealed record TakePart(string Aim, int Circuit) : JobCommand("take part o
                         home,
                         home with
                         {
-                            Boxes = [.. home.Boxes.Where(b => boxes.Contains(b.Box) || b.By == Maker.Person)],
+                            Boxes = [.. home.Boxes.Where(b => boxes.Contains(b.Box) || b.By == Origin.Person)],
                         }
                     ),
                 },

@@ -72,7 +72,7 @@ public sealed record Box
     public double? VoltAmperes { get; init; }
 
     /// <summary>Who placed it.</summary>
-    public Maker By { get; init; }
+    public Origin By { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData]

@@ -43,7 +43,7 @@ public sealed record Circuit
     public ImmutableSortedDictionary<string, string>? Preferences { get; init; }
 
     /// <summary>Who made the circuit.</summary>
-    public Maker By { get; init; }
+    public Origin By { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData]

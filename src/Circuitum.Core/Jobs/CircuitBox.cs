@@ -10,7 +10,7 @@ public sealed record CircuitBox
     public string Box { get; init; } = "";
 
     /// <summary>Who put it on this circuit.</summary>
-    public Maker By { get; init; }
+    public Origin By { get; init; }
 
     /// <summary>
     /// Fed from the line side where it would hang on a protective device's load terminals: the device protects neither it

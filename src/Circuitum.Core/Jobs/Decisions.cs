@@ -26,7 +26,7 @@ public sealed record Decisions
     public ImmutableArray<PulledRun> Pulled { get; init; } = [];
 
     /// <summary>Cables that a person leads their own way.</summary>
-    public ImmutableArray<RunWay> Ways { get; init; } = [];
+    public ImmutableArray<LedSegment> Ways { get; init; } = [];
 
     /// <summary>What a person says of cables that leave the house.</summary>
     public ImmutableArray<OutsideRun> Outside { get; init; } = [];

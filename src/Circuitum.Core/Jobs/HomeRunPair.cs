@@ -16,7 +16,7 @@ public sealed record HomeRunPair
     public PairKind Kind { get; init; }
 
     /// <summary>Who decided it.</summary>
-    public Maker By { get; init; }
+    public Origin By { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData]

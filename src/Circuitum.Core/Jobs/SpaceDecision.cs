@@ -27,7 +27,7 @@ public sealed record SpaceDecision
     public string? Family { get; init; }
 
     /// <summary>Who placed it.</summary>
-    public Maker By { get; init; }
+    public Origin By { get; init; }
 
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData]

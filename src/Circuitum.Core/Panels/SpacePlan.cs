@@ -69,7 +69,7 @@ public static class SpacePlan
             var spaces = Taken(d.Space, need.Poles).ToList();
 
             // A half that is not possible any more is given up by the planner; a person's stays and is found.
-            if (shared && d.By == Maker.Planner && !(need.FitsHalf && panel.TakesTandem(d.Space)))
+            if (shared && d.By == Origin.Planner && !(need.FitsHalf && panel.TakesTandem(d.Space)))
                 continue;
             var beside = shared && placed.Any(p => p.Space == d.Space && p.Half != TandemHalf.Whole && p.Half != d.Half);
             if (!(beside || spaces.All(free.Contains)) || placed.Any(p => p.Circuit == d.Circuit))
@@ -99,7 +99,7 @@ public static class SpacePlan
                     Panel = panel.Id,
                     Circuit = need.Circuit,
                     Space = at,
-                    By = Maker.Planner,
+                    By = Origin.Planner,
                 }
             );
             if (need.Poles == 1)
@@ -109,7 +109,7 @@ public static class SpacePlan
                         Panel = panel.Id,
                         Circuit = need.TiedTo!.Value,
                         Space = at + 2,
-                        By = Maker.Planner,
+                        By = Origin.Planner,
                     }
                 );
         }
@@ -136,7 +136,7 @@ public static class SpacePlan
         foreach (var d in placed.Where(d => byCircuit[d.Circuit].TiedTo is not null).ToList())
         {
             var mate = placed.FirstOrDefault(p => p.Circuit == byCircuit[d.Circuit].TiedTo);
-            if (d.By == Maker.Person || (mate is not null && CanTie(mate.Space, d.Space)))
+            if (d.By == Origin.Person || (mate is not null && CanTie(mate.Space, d.Space)))
                 continue;
             placed.Remove(d);
             free.Add(d.Space);
@@ -175,7 +175,7 @@ public static class SpacePlan
                     Panel = panel.Id,
                     Circuit = fitting[i].Circuit,
                     Space = (onA[i] ? a : b).Dequeue(),
-                    By = Maker.Planner,
+                    By = Origin.Planner,
                 }
             );
     }

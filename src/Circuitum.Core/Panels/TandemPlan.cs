@@ -22,7 +22,7 @@ internal static class TandemPlan
                 g.Count() == 1
                 && panel.TakesTandem(g.Key)
                 && needs[g.First().Circuit].FitsHalf
-                && (g.First().Half != TandemHalf.Whole || g.First().By == Maker.Planner)
+                && (g.First().Half != TandemHalf.Whole || g.First().By == Origin.Planner)
             )
             .Select(g => g.Key)
             .Order()
@@ -75,7 +75,7 @@ internal static class TandemPlan
                     Circuit = need.Circuit,
                     Space = space,
                     Half = half,
-                    By = Maker.Planner,
+                    By = Origin.Planner,
                 }
             );
         foreach (var space in halves.Where(s => SpacePlan.OnLegA(s) == legA).Take(extra))

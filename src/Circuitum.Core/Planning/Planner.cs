@@ -44,9 +44,9 @@ public static class Planner
     {
         var decisions = job.Decisions.WithoutLostPairs();
         if (job.Preferences.TwoCircuitHomeRuns == TwoCircuitHomeRuns.Never)
-            return job with { Decisions = decisions with { Pairs = [.. decisions.Pairs.Where(p => p.By == Maker.Person)] } };
+            return job with { Decisions = decisions with { Pairs = [.. decisions.Pairs.Where(p => p.By == Origin.Person)] } };
         var kind = job.Preferences.TwoCircuitHomeRuns == TwoCircuitHomeRuns.SharedNeutral ? PairKind.SharedNeutral : PairKind.TwoNeutrals;
-        job = job with { Decisions = decisions with { Pairs = [.. decisions.Pairs.Where(p => p.By == Maker.Person || p.Kind == kind)] } };
+        job = job with { Decisions = decisions with { Pairs = [.. decisions.Pairs.Where(p => p.By == Origin.Person || p.Kind == kind)] } };
         var offers = HomeRunPairing.Offers(HouseDeriver.Derive(job), kind);
         job = job with
         {
@@ -60,7 +60,7 @@ public static class Planner
                         First = o.First,
                         Second = o.Second,
                         Kind = kind,
-                        By = Maker.Planner,
+                        By = Origin.Planner,
                     }),
                 ],
             },
@@ -73,10 +73,10 @@ public static class Planner
     // goes may change what others ask for.
     private static Job Held(Job job)
     {
-        while (job.Decisions.Pairs.Any(p => p.By == Maker.Planner))
+        while (job.Decisions.Pairs.Any(p => p.By == Origin.Planner))
         {
             var analysis = HouseDeriver.Derive(job);
-            ImmutableArray<HomeRunPair> kept = [.. job.Decisions.Pairs.Where(p => p.By == Maker.Person || Holds(analysis, p))];
+            ImmutableArray<HomeRunPair> kept = [.. job.Decisions.Pairs.Where(p => p.By == Origin.Person || Holds(analysis, p))];
             if (kept.Length == job.Decisions.Pairs.Length)
                 break;
             job = job with { Decisions = job.Decisions with { Pairs = kept } };
@@ -105,12 +105,12 @@ public static class Planner
         if (afresh && job.Panels.Length > 1)
         {
             // Which panel a circuit is in is a matter of its place, so the planner's own places go before that is asked.
-            job = job with { Decisions = job.Decisions with { Spaces = [.. job.Decisions.Spaces.Where(s => s.By == Maker.Person)] } };
+            job = job with { Decisions = job.Decisions with { Spaces = [.. job.Decisions.Spaces.Where(s => s.By == Origin.Person)] } };
             analysis = HouseDeriver.Derive(job);
         }
 
         var kept = job
-            .Decisions.Spaces.Where(s => !afresh || s.By == Maker.Person)
+            .Decisions.Spaces.Where(s => !afresh || s.By == Origin.Person)
             .Select(s =>
                 s.Feeds is { } fed && job.Panels.Any(p => p.Id == fed) ? s with { Circuit = PanelDeriver.FeederNumber(job, fed) } : s
             )

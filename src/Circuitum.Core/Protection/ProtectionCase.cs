@@ -17,7 +17,7 @@ public sealed record ProtectionCase
     public required int Volts { get; init; }
 
     /// <summary>The preferences that count for the circuit.</summary>
-    public required Preferences Wishes { get; init; }
+    public required Preferences Preferences { get; init; }
 
     /// <summary>A person's choice for this circuit, or none.</summary>
     public ProtectionPlace? Chosen { get; init; }
@@ -26,10 +26,10 @@ public sealed record ProtectionCase
     public ImmutableHashSet<string> LineSide { get; init; } = [];
 
     /// <summary>The circuit's cable where nothing decides which box is first.</summary>
-    public required RunEstimate Run { get; init; }
+    public required CableRun Run { get; init; }
 
     /// <summary>The circuit's cable with a box as the first one.</summary>
-    public required Func<string, RunEstimate> RunFrom { get; init; }
+    public required Func<string, CableRun> RunFrom { get; init; }
 
     /// <summary>The section that says when an arc-fault device may sit in the first outlet.</summary>
     public required string FirstOutletCite { get; init; }

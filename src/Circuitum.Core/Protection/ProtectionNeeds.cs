@@ -54,7 +54,7 @@ public static class ProtectionNeeds
         {
             if (
                 traits.GroundFault is { } place
-                && (place != "kitchen" || edition.Way("kitchenGroundFault") == "all" || ServesCounter(house, room, box))
+                && (place != "kitchen" || edition.Ways.KitchenGroundFault == KitchenGroundFaultWay.All || ServesCounter(house, room, box))
             )
                 Need(
                     ProtectionKind.GroundFault,
@@ -112,11 +112,11 @@ public static class ProtectionNeeds
                 );
             if (f.Type.Charging && !f.Hardwired && breaker <= edition.Number("evReceptacleMostA"))
                 Need(ProtectionKind.GroundFault, "protect.charging", "a receptacle for vehicle charging");
-            var where = (edition.Way("hardwiredGroundFault"), traits.Outdoors, kind is RoomKind.Garage or RoomKind.AccessoryBuilding) switch
+            var where = (edition.Ways.HardwiredGroundFault, traits.Outdoors, kind is RoomKind.Garage or RoomKind.AccessoryBuilding) switch
             {
-                ("none", _, _) => null,
+                (HardwiredGroundFaultWay.None, _, _) => null,
                 (_, true, _) => "outdoors",
-                ("outdoorsAndGarages", _, true) => "in a garage or building at grade",
+                (HardwiredGroundFaultWay.OutdoorsAndGarages, _, true) => "in a garage or building at grade",
                 _ => null,
             };
             if (where is null || !f.Hardwired || breaker > edition.Number("groundFaultMostA") || f.Type.Lighting)
@@ -167,7 +167,9 @@ public static class ProtectionNeeds
         double? best = null;
         foreach (
             var door in here.Openings.Where(o =>
-                o.IsDoorway && o.Beyond == fixture.Room && (o.Opening.Kind == OpeningKind.Cased || edition.Way("cord") == "throughDoorways")
+                o.IsDoorway
+                && o.Beyond == fixture.Room
+                && (o.Opening.Kind == OpeningKind.Cased || edition.Ways.Cord == CordWay.ThroughDoorways)
             )
         )
         {

@@ -16,7 +16,7 @@ public static class ProtectionPlan
     public const int BreakerOverReceptacle = 3000;
 
     /// <summary>The devices and the run that serves them.</summary>
-    public static (CircuitProtection Protection, RunEstimate Run) Of(ProtectionCase c)
+    public static (CircuitProtection Protection, CableRun Run) Of(ProtectionCase c)
     {
         ImmutableArray<string> Needing(ProtectionKind kind) =>
             [.. c.Needs.Where(n => n.Value.Any(x => x.Kind == kind)).Select(n => n.Key).Order(StringComparer.Ordinal)];
@@ -25,8 +25,8 @@ public static class ProtectionPlan
         var holders = c.Volts == 120 ? c.Boxes.Where(CircuitProtection.CanHoldDevice).Select(b => b.Id).ToHashSet() : [];
 
         // The first outlet can hold the arc-fault device only where the code trusts the home run without it.
-        var asked = arc.Length > 0 && c.Wishes.ArcFault == ArcFaultPlace.FirstOutlet && c.Chosen != ProtectionPlace.Breaker;
-        if (asked && c.Wishes.HomeRunMethod == HomeRunMethod.Metal && First(c, holders) is { } first)
+        var asked = arc.Length > 0 && c.Preferences.ArcFault == ArcFaultPlace.FirstOutlet && c.Chosen != ProtectionPlace.Breaker;
+        if (asked && c.Preferences.HomeRunMethod == HomeRunMethod.Metal && First(c, holders) is { } first)
         {
             var run = c.RunFrom(first);
             var both = ground.Length > 0;
@@ -62,7 +62,7 @@ public static class ProtectionPlan
                 ),
                 c.Run
             );
-        if (InReceptacle(arc.Length > 0, c.Chosen, c.Wishes) && Receptacle(c, holders, ground) is { } place)
+        if (InReceptacle(arc.Length > 0, c.Chosen, c.Preferences) && Receptacle(c, holders, ground) is { } place)
         {
             ImmutableArray<ProtectiveDevice> devices =
             [
@@ -94,23 +94,23 @@ public static class ProtectionPlan
     /// <summary>Whether ground-fault protection belongs in a receptacle: a person's choice, else the preference for the case.</summary>
     /// <param name="arcFault">The circuit needs arc-fault protection too.</param>
     /// <param name="chosen">A person's choice, or none.</param>
-    /// <param name="wishes">The preferences.</param>
-    public static bool InReceptacle(bool arcFault, ProtectionPlace? chosen, Preferences wishes) =>
+    /// <param name="preferences">The preferences.</param>
+    public static bool InReceptacle(bool arcFault, ProtectionPlace? chosen, Preferences preferences) =>
         chosen is { } place ? place == ProtectionPlace.FirstReceptacle
-        : arcFault ? wishes.BothKinds == BothKinds.BreakerAndReceptacle
-        : wishes.GroundFault == ProtectionPlace.FirstReceptacle;
+        : arcFault ? preferences.BothKinds == BothKinds.BreakerAndReceptacle
+        : preferences.GroundFault == ProtectionPlace.FirstReceptacle;
 
     /// <summary>The boxes that a device in a box protects: itself and what is on its load terminals.</summary>
     /// <param name="run">The circuit's cable.</param>
     /// <param name="device">The device's box.</param>
     /// <param name="lineSide">Boxes that are fed from the line side although they lie beyond.</param>
-    public static ImmutableHashSet<string> Load(RunEstimate run, string device, ImmutableHashSet<string> lineSide)
+    public static ImmutableHashSet<string> Load(CableRun run, string device, ImmutableHashSet<string> lineSide)
     {
         var fed = ImmutableHashSet.Create(device).ToBuilder();
-        foreach (var hop in run.Hops)
+        foreach (var segment in run.Segments)
         {
-            if (hop.From is not null && fed.Contains(hop.From) && !lineSide.Contains(hop.To))
-                fed.Add(hop.To);
+            if (segment.From is not null && fed.Contains(segment.From) && !lineSide.Contains(segment.To))
+                fed.Add(segment.To);
         }
 
         return fed.ToImmutable();
@@ -122,14 +122,14 @@ public static class ProtectionPlan
         || (job.ApplianceById(box.Appliance) is { } a && a.Type is "freezer" or "refrigerator" or "sump-pump");
 
     // Where the cable runs anyway, the box deepest in the chain that still covers all that need it; else the cable is led there first.
-    private static (string Box, RunEstimate Run, string Reason)? Receptacle(
+    private static (string Box, CableRun Run, string Reason)? Receptacle(
         ProtectionCase c,
         HashSet<string> holders,
         ImmutableArray<string> ground
     )
     {
         var there = c
-            .Run.Hops.Select(h => h.To)
+            .Run.Segments.Select(h => h.To)
             .Where(holders.Contains)
             .Select(b => (Box: b, Covers: Load(c.Run, b, c.LineSide)))
             .Where(b => ground.All(b.Covers.Contains))
@@ -137,7 +137,7 @@ public static class ProtectionPlan
         if (there.Count > 0)
         {
             var best = there.OrderBy(b => b.Covers.Count).ThenBy(b => b.Box, StringComparer.Ordinal).First();
-            var rest = c.Run.Hops.Length - best.Covers.Count;
+            var rest = c.Run.Segments.Length - best.Covers.Count;
             return (
                 best.Box,
                 c.Run,
@@ -152,7 +152,7 @@ public static class ProtectionPlan
         if (!ground.All(Load(run, first, c.LineSide).Contains))
             return null;
         var longer = run.Cut - c.Run.Cut;
-        if (c.Chosen is null && longer.InFeet * c.Wishes.Weights.CableFoot > BreakerOverReceptacle)
+        if (c.Chosen is null && longer.InFeet * c.Preferences.Weights.CableFoot > BreakerOverReceptacle)
             return null;
         return (
             first,
@@ -172,7 +172,7 @@ public static class ProtectionPlan
                 .Select(h => h.Box)
                 .FirstOrDefault();
 
-    private static ImmutableArray<string> Ids(RunEstimate run) => [.. run.Hops.Select(h => h.To)];
+    private static ImmutableArray<string> Ids(CableRun run) => [.. run.Segments.Select(h => h.To)];
 
     private static ImmutableArray<string> Sorted(ImmutableHashSet<string> ids) => [.. ids.Order(StringComparer.Ordinal)];
 }

@@ -48,7 +48,7 @@ public sealed record CircuitPreview(ImmutableArray<CircuitState> Now, ImmutableA
     {
         var members = now
             .Job.Decisions.Boxes.Where(b => boxes.Contains(b.Id))
-            .Select(b => new CircuitBox { Box = b.Id, By = Maker.Person })
+            .Select(b => new CircuitBox { Box = b.Id, By = Origin.Person })
             .ToList();
         var derive = HouseDeriver.OneByOne(now);
         return

@@ -39,7 +39,7 @@ public static class EditionCompare
                     CodeEdition = edition,
                     Decisions = job.Decisions with
                     {
-                        Boxes = job.Decisions.Boxes.RemoveAll(b => b.By == Maker.Planner),
+                        Boxes = job.Decisions.Boxes.RemoveAll(b => b.By == Origin.Planner),
                         Circuits = [],
                         Spaces = [],
                     },

@@ -13,32 +13,32 @@ internal static class Cutoffs
     /// <param name="run">The run.</param>
     /// <param name="job">The job.</param>
     /// <param name="runs">The ways.</param>
-    internal static RunEstimate Into(RunEstimate run, Job job, Runs runs)
+    internal static CableRun Into(CableRun run, Job job, CableRouter runs)
     {
         var serving = job.Decisions.Boxes.Where(b => b.Serves is not null).ToLookup(b => b.Serves);
         if (serving.Count == 0)
             return run;
         var outlets = job.Decisions.Boxes.Where(b => b.Appliance is not null).ToDictionary(b => b.Id, b => b.Appliance);
-        var hops = ImmutableArray.CreateBuilder<Hop>();
-        foreach (var hop in run.Hops)
+        var segments = ImmutableArray.CreateBuilder<CableSegment>();
+        foreach (var segment in run.Segments)
         {
-            var cutoff = outlets.TryGetValue(hop.To, out var appliance) ? serving[appliance].FirstOrDefault() : null;
-            if (cutoff is null || hop.Via is not null)
+            var cutoff = outlets.TryGetValue(segment.To, out var appliance) ? serving[appliance].FirstOrDefault() : null;
+            if (cutoff is null || segment.Via is not null)
             {
-                hops.Add(hop);
+                segments.Add(segment);
                 continue;
             }
 
-            var makeUp = hop.Cut - hop.Way - hop.Longer;
-            var to = hop.From is { } from ? runs.Between(from, cutoff.Id) : runs.FromPanel(cutoff.Id, hop.Panel);
-            var on = runs.Between(cutoff.Id, hop.To);
-            hops.Add(hop with { To = cutoff.Id, Way = to, Cut = to + makeUp, Longer = Length.Zero });
-            hops.Add(new(cutoff.Id, hop.To, on, on + (job.Preferences.BoxMakeUp * 2), null, hop.Use) { More = hop.More });
+            var makeUp = segment.Cut - segment.Way - segment.Longer;
+            var to = segment.From is { } from ? runs.Between(from, cutoff.Id) : runs.FromPanel(cutoff.Id, segment.Panel);
+            var on = runs.Between(cutoff.Id, segment.To);
+            segments.Add(segment with { To = cutoff.Id, Way = to, Cut = to + makeUp, Longer = Length.Zero });
+            segments.Add(new(cutoff.Id, segment.To, on, on + (job.Preferences.BoxMakeUp * 2), null, segment.Use) { More = segment.More });
         }
 
         return run with
         {
-            Hops = hops.ToImmutable(),
+            Segments = segments.ToImmutable(),
         };
     }
 }

@@ -23,8 +23,8 @@ internal sealed partial class RunPlanner
     // How much nearer a box of another room would have to be to feed one whose own room has power already.
     private static readonly Length AnotherRoom = Length.Feet(40);
 
-    private readonly Runs runs;
-    private readonly Preferences wishes;
+    private readonly CableRouter runs;
+    private readonly Preferences preferences;
     private readonly Func<string, Length> home;
     private readonly IReadOnlyList<string> boxes;
     private readonly ImmutableHashSet<string> alarms;
@@ -36,7 +36,7 @@ internal sealed partial class RunPlanner
 
     /// <summary>Prepares a plan.</summary>
     /// <param name="runs">The ways.</param>
-    /// <param name="wishes">Make-up, and how alarms are joined.</param>
+    /// <param name="preferences">Make-up, and how alarms are joined.</param>
     /// <param name="switched">Which switches control which lights, in the whole house.</param>
     /// <param name="boxes">The circuit's boxes.</param>
     /// <param name="first">A box that must be first, or none.</param>
@@ -44,8 +44,8 @@ internal sealed partial class RunPlanner
     /// <param name="home">The way of the home run to a box.</param>
     /// <param name="locked">Cables that are in the frame already, each after the one that feeds it.</param>
     internal RunPlanner(
-        Runs runs,
-        Preferences wishes,
+        CableRouter runs,
+        Preferences preferences,
         ImmutableArray<SwitchGroup> switched,
         IReadOnlyList<string> boxes,
         string? first,
@@ -54,7 +54,7 @@ internal sealed partial class RunPlanner
         ImmutableArray<LockedCable> locked
     )
     {
-        (this.runs, this.wishes, this.boxes, this.home) = (runs, wishes, boxes, home);
+        (this.runs, this.preferences, this.boxes, this.home) = (runs, preferences, boxes, home);
         var own = boxes.ToHashSet();
         alarms = [.. boxes.Where(runs.IsAlarm)];
         forest = new(boxes);
@@ -66,7 +66,7 @@ internal sealed partial class RunPlanner
     }
 
     /// <summary>The cable of the circuit.</summary>
-    internal RunEstimate Plan()
+    internal CableRun Plan()
     {
         Keep();
         Travelers();
@@ -160,7 +160,7 @@ internal sealed partial class RunPlanner
             var atBack = Apart(back, ahead) <= Apart(front, behind);
             var (from, next) = atBack ? (back, ahead) : (front, behind);
             foreach (var cable in Joined(from, next))
-                cable.Joins = wishes.AlarmJoin == AlarmJoin.Wired;
+                cable.Joins = preferences.AlarmJoin == AlarmJoin.Wired;
             if (atBack)
                 back = next;
             else
@@ -171,11 +171,11 @@ internal sealed partial class RunPlanner
 
     private Length Apart(string a, string b) => runs.Between(a, b) + (runs.StoreyOf(a) == runs.StoreyOf(b) ? Length.Zero : AnotherStorey);
 
-    private RunEstimate Tell(string head)
+    private CableRun Tell(string head)
     {
-        var (hops, beside) = (new List<Hop>(), new List<Hop>());
+        var (segments, beside) = (new List<CableSegment>(), new List<CableSegment>());
         var way = home(head);
-        hops.Add(new(null, head, way, way + wishes.PanelMakeUp + wishes.BoxMakeUp));
+        segments.Add(new(null, head, way, way + preferences.PanelMakeUp + preferences.BoxMakeUp));
         var stack = new Stack<(string Box, RunCable? By)>([(head, null)]);
         while (stack.TryPop(out var here))
         {
@@ -194,7 +194,7 @@ internal sealed partial class RunPlanner
 
         foreach (var ring in rings)
             beside.Add(Piece(ring.From!, ring.To, runs.Between(ring.From!, ring.To), ring.Use, 0));
-        return new([.. hops]) { Beside = [.. beside] };
+        return new([.. segments]) { Beside = [.. beside] };
 
         void Told(string from, string to, RunCable c)
         {
@@ -213,13 +213,13 @@ internal sealed partial class RunPlanner
                         : CableUse.Power
                 : legs > 1 ? CableUse.TwoSwitchLegs
                 : CableUse.SwitchLeg;
-            hops.Add(Piece(from, to, c.Way, use, wires));
+            segments.Add(Piece(from, to, c.Way, use, wires));
         }
     }
 
-    private Hop Piece(string from, string to, Length way, CableUse use, int wires)
+    private CableSegment Piece(string from, string to, Length way, CableUse use, int wires)
     {
-        var hop = new Hop(from, to, way, way + (wishes.BoxMakeUp * 2), null, use);
-        return wires > hop.Conductors ? hop with { More = wires - hop.Conductors } : hop;
+        var segment = new CableSegment(from, to, way, way + (preferences.BoxMakeUp * 2), null, use);
+        return wires > segment.Conductors ? segment with { More = wires - segment.Conductors } : segment;
     }
 }

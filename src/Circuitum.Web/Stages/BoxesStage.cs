@@ -30,5 +30,5 @@ public sealed class BoxesStage : Stage
     protected override bool Begun(JobAnalysis a) => a.Job.Decisions.Boxes.Length > 0;
 
     /// <inheritdoc/>
-    protected override string Done(JobAnalysis a) => a.Job.Decisions.Boxes.All(b => b.By == Maker.Person) ? "decided" : "proposed";
+    protected override string Done(JobAnalysis a) => a.Job.Decisions.Boxes.All(b => b.By == Origin.Person) ? "decided" : "proposed";
 }

@@ -90,11 +90,11 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
         Pick.StartsWith("circuit:", StringComparison.Ordinal) && int.TryParse(PickId, out var n) ? A.CircuitByNumber(n) : null;
 
     /// <summary>The picked cable, with its circuit.</summary>
-    public (CircuitAnalysis Circuit, Hop Hop)? PickedRun =>
+    public (CircuitAnalysis Circuit, CableSegment CableSegment)? PickedRun =>
         Pick.Split(':') is ["run", var to, .. var from]
         && A.CircuitOf(to) is { } c
-        && c.Run.Cables.FirstOrDefault(h => h.To == to && h.From == from.FirstOrDefault()) is { } hop
-            ? (c, hop)
+        && c.Run.Cables.FirstOrDefault(h => h.To == to && h.From == from.FirstOrDefault()) is { } segment
+            ? (c, segment)
             : null;
 
     /// <summary>What the last edit brought with it, where the cable is looked at and the program remembers how it was.</summary>

@@ -1,7 +1,9 @@
 // Keys, derivations, findings, and what happens after each answer.
 import { address, fetched, memory, send, tell, visit, work } from './desk.js';
 import { circuitField } from './circuits.js';
-import { drawingKey, nudgePlan, setTool } from './draft.js';
+import { setTool } from './draft.js';
+import { nudgePlan } from './nudge.js';
+import { drawingKey } from './room.js';
 import './patch.js';
 import './planning.js';
 import './runs.js';

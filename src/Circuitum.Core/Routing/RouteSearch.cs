@@ -8,7 +8,7 @@ namespace Circuitum.Core.Routing;
 /// <summary>
 /// The shortest ways between the ends of cables: from wall to field, across, around what is in the way, and back into a wall.
 /// </summary>
-internal sealed partial class CableWays
+internal sealed partial class RouteSearch
 {
     // What lies farther from the house than this has its own way, underground.
     private const double NearHouse = 60 * 12;
@@ -23,7 +23,7 @@ internal sealed partial class CableWays
     private readonly CableFrame frame;
     private readonly Dictionary<string, End> ends = [];
 
-    internal CableWays(HouseShape house)
+    internal RouteSearch(HouseShape house)
     {
         this.house = house;
         frame = CableFrame.Of(house);

@@ -5,7 +5,7 @@ using Circuitum.Core.Measure;
 namespace Circuitum.Core.Jobs;
 
 /// <summary>A cable that a person leads over a place of their own, whatever way is shortest.</summary>
-public sealed record RunWay
+public sealed record LedSegment
 {
     /// <summary>The box it comes from, or none for the panel.</summary>
     public string? From { get; init; }

@@ -12,7 +12,7 @@ namespace Circuitum.Core.Routing;
 /// The door to runs: how far it is from the panel to a box and from box to box through the frame, by which way, and the
 /// tree of cable that serves a circuit.
 /// </summary>
-public sealed partial class Runs
+public sealed partial class CableRouter
 {
     // No box has this name: ids hold no such character.
     private const string Panel = "\u0001panel";
@@ -21,12 +21,12 @@ public sealed partial class Runs
     private readonly Job job;
     private readonly Dictionary<string, (Point At, Length Z, Box Box)> places;
     private readonly Dictionary<string, (Point At, Length Z)> panels = [];
-    private readonly CableWays ways;
+    private readonly RouteSearch ways;
     private readonly StudWays studs;
     private readonly CodeEdition edition;
     private readonly ImmutableArray<SwitchGroup> switched;
     private readonly Dictionary<(string Panel, string Box), Length> fromPanel = [];
-    private readonly Dictionary<(string? From, string To), RunWay> led = [];
+    private readonly Dictionary<(string? From, string To), LedSegment> led = [];
 
     // An analysis is read by several requests at once, and what is found out on the way is kept.
     private readonly Lock gate = new();
@@ -34,13 +34,13 @@ public sealed partial class Runs
     private readonly ImmutableHashSet<(string? From, string To)> notThroughStuds;
 
     /// <summary>Prepares the ends of all cables in a house.</summary>
-    public Runs(HouseShape house)
+    public CableRouter(HouseShape house)
         : this(house, []) { }
 
     /// <summary>Prepares the ends of all cables in a house.</summary>
     /// <param name="house">The house.</param>
     /// <param name="notThroughStuds">Cables that keep to the fields, because too many others lie in the studs.</param>
-    internal Runs(HouseShape house, ImmutableHashSet<(string? From, string To)> notThroughStuds)
+    internal CableRouter(HouseShape house, ImmutableHashSet<(string? From, string To)> notThroughStuds)
     {
         (this.house, this.notThroughStuds) = (house, notThroughStuds);
         job = house.Job;
@@ -76,7 +76,7 @@ public sealed partial class Runs
     // The end of a home run: the panel that it names, else the first one.
     private string? PanelOf(string? named) => named is not null && panels.ContainsKey(named) ? named : job.Panels.FirstOrDefault()?.Id;
 
-    private string EndOf(Hop hop) => hop.From ?? Panel + PanelOf(hop.Panel);
+    private string EndOf(CableSegment segment) => segment.From ?? Panel + PanelOf(segment.Panel);
 
     /// <summary>The storey on which a box stands.</summary>
     internal string StoreyOf(string box) => job.RoomById(places[box].Box.Room)!.Storey;
@@ -96,7 +96,7 @@ public sealed partial class Runs
     /// <param name="loops">Whether power comes to the switch or to the light first; none takes the job's preference.</param>
     /// <param name="locked">Cables that are in the frame already.</param>
     /// <param name="panel">The panel that feeds it; none takes the first one.</param>
-    public RunEstimate Plan(
+    public CableRun Plan(
         IReadOnlyList<string> boxes,
         string? first = null,
         SwitchLoops? loops = null,
@@ -116,7 +116,9 @@ public sealed partial class Runs
             b => FromPanel(b, PanelOf(panel)),
             locked ?? []
         ).Plan();
-        return Led(panels.Count < 2 ? run : run with { Hops = run.Hops.SetItem(0, run.Hops[0] with { Panel = PanelOf(panel) }) });
+        return Led(
+            panels.Count < 2 ? run : run with { Segments = run.Segments.SetItem(0, run.Segments[0] with { Panel = PanelOf(panel) }) }
+        );
     }
 
     /// <summary>Plans the cable of a circuit that goes on from the first box of another one, whose home run carries both.</summary>
@@ -126,7 +128,7 @@ public sealed partial class Runs
     /// <param name="loops">Whether power comes to the switch or to the light first; none takes the job's preference.</param>
     /// <param name="locked">Cables that are in the frame already.</param>
     /// <param name="panel">The panel that feeds both; none takes the first one.</param>
-    public RunEstimate PlanVia(
+    public CableRun PlanVia(
         IReadOnlyList<string> boxes,
         string via,
         string? first = null,
@@ -151,9 +153,9 @@ public sealed partial class Runs
         return Led(
             run with
             {
-                Hops = run.Hops.SetItem(
+                Segments = run.Segments.SetItem(
                     0,
-                    run.Hops[0] with
+                    run.Segments[0] with
                     {
                         Panel = panels.Count < 2 ? null : PanelOf(panel),
                         Way = FromPanel(via, PanelOf(panel)) + between,
@@ -166,28 +168,30 @@ public sealed partial class Runs
     }
 
     /// <summary>The derivation of a piece of cable.</summary>
-    public Derivation Explain(Hop hop)
+    public Derivation Explain(CableSegment segment)
     {
         var p = job.Preferences;
-        if (hop.Via is { } via)
+        if (segment.Via is { } via)
         {
-            return new($"On from {via} to {hop.To}", $"{hop.Cut.InFeet:0} ft")
+            return new($"On from {via} to {segment.To}", $"{segment.Cut.InFeet:0} ft")
             {
-                Formula = $"{(hop.Cut - (p.BoxMakeUp * 2)).InFeet:0.#} ft way + {(p.BoxMakeUp * 2).InFeet:0.#} ft make-up",
+                Formula = $"{(segment.Cut - (p.BoxMakeUp * 2)).InFeet:0.#} ft way + {(p.BoxMakeUp * 2).InFeet:0.#} ft make-up",
                 Because =
                     $"The home run is in the cable of another circuit, which ends in {via}; from there "
-                    + $"{Route(new Hop(via, hop.To, default, default)).InWords}.",
+                    + $"{Route(new CableSegment(via, segment.To, default, default)).InWords}.",
             };
         }
 
-        var makeUp = hop.From is null ? p.PanelMakeUp + p.BoxMakeUp : p.BoxMakeUp * 2;
-        return new(hop.From is null ? "Home run" : $"{hop.From} to {hop.To}", $"{hop.Cut.InFeet:0} ft")
+        var makeUp = segment.From is null ? p.PanelMakeUp + p.BoxMakeUp : p.BoxMakeUp * 2;
+        return new(segment.From is null ? "Home run" : $"{segment.From} to {segment.To}", $"{segment.Cut.InFeet:0} ft")
         {
-            Formula = $"{hop.Way.InFeet:0.#} ft way + {makeUp.InFeet:0.#} ft make-up",
+            Formula = $"{segment.Way.InFeet:0.#} ft way + {makeUp.InFeet:0.#} ft make-up",
             Because =
-                $"Through the frame along its two axes: {Route(hop).InFeet}."
+                $"Through the frame along its two axes: {Route(segment).InFeet}."
                 + (
-                    hop.Longer > Length.Zero ? $" A person leads it this way, {hop.Longer.InFeet:0.#} ft longer than the shortest one." : ""
+                    segment.Longer > Length.Zero
+                        ? $" A person leads it this way, {segment.Longer.InFeet:0.#} ft longer than the shortest one."
+                        : ""
                 ),
         };
     }

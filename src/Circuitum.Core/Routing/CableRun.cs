@@ -4,22 +4,23 @@ using Circuitum.Core.Measure;
 namespace Circuitum.Core.Routing;
 
 /// <summary>The estimated cable of one circuit: a tree from the panel, the first box first.</summary>
-/// <param name="Hops">The home run, then each further piece in an order in which its feeding box comes before it; one to each box.</param>
-public sealed record RunEstimate(ImmutableArray<Hop> Hops)
+/// <param name="Segments">The home run, then each further piece in an order in which its feeding box comes before it; one to each
+/// box.</param>
+public sealed record CableRun(ImmutableArray<CableSegment> Segments)
 {
     /// <summary>
     /// Second cables along the way of another one, for wires that one cable does not hold; and a ring that is in the frame already.
     /// </summary>
-    public ImmutableArray<Hop> Beside { get; init; } = [];
+    public ImmutableArray<CableSegment> Beside { get; init; } = [];
 
     /// <summary>All its cables.</summary>
-    public IEnumerable<Hop> Cables => Beside.Length == 0 ? Hops : Hops.Concat(Beside);
+    public IEnumerable<CableSegment> Cables => Beside.Length == 0 ? Segments : Segments.Concat(Beside);
 
     /// <summary>The first box, or none for an empty circuit.</summary>
-    public string? First => Hops.Length == 0 ? null : Hops[0].To;
+    public string? First => Segments.Length == 0 ? null : Segments[0].To;
 
     /// <summary>Length of the home run's way.</summary>
-    public Length HomeRun => Hops.Length == 0 ? Length.Zero : Hops[0].Way;
+    public Length HomeRun => Segments.Length == 0 ? Length.Zero : Segments[0].Way;
 
     /// <summary>Cable to cut, without waste.</summary>
     public Length Cut => Cables.Aggregate(Length.Zero, (sum, h) => sum + h.Cut);
@@ -28,10 +29,10 @@ public sealed record RunEstimate(ImmutableArray<Hop> Hops)
     public ImmutableHashSet<string> Through(string box)
     {
         var fed = ImmutableHashSet.Create(box).ToBuilder();
-        foreach (var hop in Hops)
+        foreach (var segment in Segments)
         {
-            if (hop.From is not null && fed.Contains(hop.From))
-                fed.Add(hop.To);
+            if (segment.From is not null && fed.Contains(segment.From))
+                fed.Add(segment.To);
         }
 
         return fed.ToImmutable();

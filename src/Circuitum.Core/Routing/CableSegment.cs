@@ -10,7 +10,7 @@ namespace Circuitum.Core.Routing;
 /// <param name="Cut">Length to cut: way and make-up at both ends.</param>
 /// <param name="Via">For a home run in another circuit's cable, that circuit's first box; what is cut begins there.</param>
 /// <param name="Use">What it is for.</param>
-public sealed record Hop(string? From, string To, Length Way, Length Cut, string? Via = null, CableUse Use = CableUse.Power)
+public sealed record CableSegment(string? From, string To, Length Way, Length Cut, string? Via = null, CableUse Use = CableUse.Power)
 {
     /// <summary>For a home run, the panel that it comes from; none for the first one.</summary>
     public string? Panel { get; init; }

@@ -4,7 +4,7 @@ using Circuitum.Core.Measure;
 namespace Circuitum.Core.Routing;
 
 // The way of each cable through the frame.
-public sealed partial class Runs
+public sealed partial class CableRouter
 {
     /// <summary>Way from a panel to a box, or zero when the job has no panel.</summary>
     /// <param name="box">The box.</param>
@@ -77,53 +77,60 @@ public sealed partial class Runs
     }
 
     /// <summary>The way that a piece of cable takes, piece by piece.</summary>
-    public CableRoute Route(Hop hop)
+    public CableRoute Route(CableSegment segment)
     {
         using var _ = gate.EnterScope();
-        if (hop.Via is null && led.ContainsKey((hop.From, hop.To)) && ways.RouteOver(EndOf(hop), Over(hop.From, hop.To), hop.To) is { } own)
+        if (
+            segment.Via is null
+            && led.ContainsKey((segment.From, segment.To))
+            && ways.RouteOver(EndOf(segment), Over(segment.From, segment.To), segment.To) is { } own
+        )
             return own;
-        if (hop.Via is { } via)
-            return Join(Route(new Hop(null, via, default, default) { Panel = hop.Panel }), Route(new Hop(via, hop.To, default, default)));
-        if (hop.From is { } from)
+        if (segment.Via is { } via)
+            return Join(
+                Route(new CableSegment(null, via, default, default) { Panel = segment.Panel }),
+                Route(new CableSegment(via, segment.To, default, default))
+            );
+        if (segment.From is { } from)
         {
-            var (a, b) = (places[from], places[hop.To]);
+            var (a, b) = (places[from], places[segment.To]);
             if (InStuds(a, b) is { } along)
                 return along.Route(a.At, a.Z, b.At, b.Z);
-            return ways.Route(from, hop.To, Chains) ?? Underground(hop.To, a.At, a.Z, b.At, b.Z);
+            return ways.Route(from, segment.To, Chains) ?? Underground(segment.To, a.At, a.Z, b.At, b.Z);
         }
 
-        var end = places[hop.To];
-        return PanelOf(hop.Panel) is not { } p
+        var end = places[segment.To];
+        return PanelOf(segment.Panel) is not { } p
             ? new([])
-            : ways.Route(Panel + p, hop.To, job.Preferences.RunBy) ?? Underground(hop.To, panels[p].At, panels[p].Z, end.At, end.Z);
+            : ways.Route(Panel + p, segment.To, job.Preferences.RunBy) ?? Underground(segment.To, panels[p].At, panels[p].Z, end.At, end.Z);
     }
 
     /// <summary>Whether a piece of cable leaves the house on its way.</summary>
-    public bool Outside(Hop hop)
+    public bool Outside(CableSegment segment)
     {
-        if (hop.From is null && hop.Via is null && panels.Count == 0)
+        if (segment.From is null && segment.Via is null && panels.Count == 0)
             return false;
         using var _ = gate.EnterScope();
-        return ways.Outside(hop.Via ?? EndOf(hop), hop.To);
+        return ways.Outside(segment.Via ?? EndOf(segment), segment.To);
     }
 
     // No box has such a name either.
     private static string Over(string? from, string to) => $"\u0001{from}\u0001{to}";
 
     // Cables that a person leads elsewhere, with what that costs in length.
-    private RunEstimate Led(RunEstimate run)
+    private CableRun Led(CableRun run)
     {
-        Hop Lead(Hop hop)
+        CableSegment Lead(CableSegment segment)
         {
-            if (hop.Via is not null || !led.ContainsKey((hop.From, hop.To)))
-                return hop;
+            if (segment.Via is not null || !led.ContainsKey((segment.From, segment.To)))
+                return segment;
             using var _ = gate.EnterScope();
-            if (ways.RouteOver(EndOf(hop), Over(hop.From, hop.To), hop.To) is not { } own)
-                return hop;
-            return hop with { Way = own.Length, Cut = hop.Cut + own.Length - hop.Way, Longer = own.Length - hop.Way };
+            if (ways.RouteOver(EndOf(segment), Over(segment.From, segment.To), segment.To) is not { } own)
+                return segment;
+            return segment with { Way = own.Length, Cut = segment.Cut + own.Length - segment.Way, Longer = own.Length - segment.Way };
         }
 
-        return led.Count == 0 ? run : run with { Hops = [.. run.Hops.Select(Lead)], Beside = [.. run.Beside.Select(Lead)] };
+        return led.Count == 0 ? run : run with { Segments = [.. run.Segments.Select(Lead)], Beside = [.. run.Beside.Select(Lead)] };
     }
 
     private static CableRoute Join(CableRoute one, CableRoute other) => new([.. one.Pieces, .. other.Pieces]);

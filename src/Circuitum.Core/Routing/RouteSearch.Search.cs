@@ -5,7 +5,7 @@ using Circuitum.Core.Measure;
 namespace Circuitum.Core.Routing;
 
 // Weighing and telling ways between ends that are attached.
-internal sealed partial class CableWays
+internal sealed partial class RouteSearch
 {
     /// <summary>The shortest way between two ends, by the fields: its length in inches.</summary>
     /// <param name="from">One end.</param>

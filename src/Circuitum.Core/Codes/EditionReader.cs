@@ -1,0 +1,54 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
+
+namespace Circuitum.Core.Codes;
+
+/// <summary>Reads editions. A file may say only in what it differs from another one, its <c>from</c>; null takes an entry away.</summary>
+internal static class EditionReader
+{
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
+    {
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false) },
+    };
+
+    /// <summary>Reads an edition.</summary>
+    /// <param name="id">Its id.</param>
+    /// <param name="text">The text of the file of an id.</param>
+    /// <exception cref="InvalidOperationException">Its data is not that of an edition: a defect of the data.</exception>
+    internal static CodeEdition Read(string id, Func<string, string> text)
+    {
+        try
+        {
+            return Whole(id, text).Deserialize<CodeEdition>(Options)!;
+        }
+        catch (JsonException e)
+        {
+            throw new InvalidOperationException($"The edition {id} cannot be read: {e.Message}", e);
+        }
+    }
+
+    private static JsonObject Whole(string id, Func<string, string> text)
+    {
+        var own = JsonNode.Parse(text(id))!.AsObject();
+        if (own["from"]?.GetValue<string>() is not { } from)
+            return own;
+        own.Remove("from");
+        var whole = Whole(from, text);
+        Lay(own, whole);
+        return whole;
+    }
+
+    private static void Lay(JsonObject over, JsonObject under)
+    {
+        foreach (var (name, value) in over)
+        {
+            if (value is null)
+                under.Remove(name);
+            else if (value is JsonObject more && under[name] is JsonObject there)
+                Lay(more, there);
+            else
+                under[name] = value.DeepClone();
+        }
+    }
+}
