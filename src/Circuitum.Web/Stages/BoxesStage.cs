@@ -15,13 +15,13 @@ public sealed class BoxesStage : Stage
     public override int? Tab => 3;
 
     /// <inheritdoc/>
-    public override string List => "_BoxList";
+    public override string List => "Boxes/_BoxList";
 
     /// <inheritdoc/>
     public override PlanStage? Plan => PlanStage.Boxes;
 
     /// <inheritdoc/>
-    public override string? Tools => "_BoxTools";
+    public override string? Tools => "Boxes/_BoxTools";
 
     /// <inheritdoc/>
     protected override ImmutableArray<string> Rules => ["box."];

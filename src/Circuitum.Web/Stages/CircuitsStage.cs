@@ -14,13 +14,13 @@ public sealed class CircuitsStage : Stage
     public override int? Tab => 4;
 
     /// <inheritdoc/>
-    public override string List => "_CircuitList";
+    public override string List => "Circuits/_CircuitList";
 
     /// <inheritdoc/>
     public override PlanStage? Plan => PlanStage.Circuits;
 
     /// <inheritdoc/>
-    public override string? Tools => "_CircuitTools";
+    public override string? Tools => "Circuits/_CircuitTools";
 
     /// <inheritdoc/>
     protected override ImmutableArray<string> Rules => ["circuit.", "wire.", "protect."];

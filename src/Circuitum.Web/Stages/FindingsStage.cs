@@ -10,7 +10,7 @@ public sealed class FindingsStage : Stage
     public override string Id => "findings";
 
     /// <inheritdoc/>
-    public override string List => "_Findings";
+    public override string List => "Findings/_Findings";
 
     /// <inheritdoc/>
     public override PlanStage? Plan => PlanStage.Circuits;

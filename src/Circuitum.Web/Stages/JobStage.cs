@@ -12,7 +12,7 @@ public sealed class JobStage : Stage
     public override int? Tab => 1;
 
     /// <inheritdoc/>
-    public override string List => "_JobForm";
+    public override string List => "Head/_JobForm";
 
     /// <inheritdoc/>
     public override bool Wide => true;

@@ -13,10 +13,10 @@ public sealed class PanelStage : Stage
     public override int? Tab => 6;
 
     /// <inheritdoc/>
-    public override string List => "_LoadSheet";
+    public override string List => "Panels/_LoadSheet";
 
     /// <inheritdoc/>
-    public override string? Sheet => "_Panel";
+    public override string? Sheet => "Panels/_Panel";
 
     /// <inheritdoc/>
     protected override ImmutableArray<string> Rules => ["panel.", "service.", "feeder."];

@@ -14,13 +14,13 @@ public sealed class RoomsStage : Stage
     public override int? Tab => 2;
 
     /// <inheritdoc/>
-    public override string List => "_RoomList";
+    public override string List => "Rooms/_RoomList";
 
     /// <inheritdoc/>
     public override PlanStage? Plan => PlanStage.Rooms;
 
     /// <inheritdoc/>
-    public override string? Tools => "_RoomTools";
+    public override string? Tools => "Rooms/_RoomTools";
 
     /// <inheritdoc/>
     protected override ImmutableArray<string> Rules => ["plan."];

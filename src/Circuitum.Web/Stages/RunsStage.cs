@@ -13,7 +13,7 @@ public sealed class RunsStage : Stage
     public override int? Tab => 5;
 
     /// <inheritdoc/>
-    public override string List => "_RunList";
+    public override string List => "Runs/_RunList";
 
     /// <inheritdoc/>
     public override PlanStage? Plan => PlanStage.Runs;

@@ -122,15 +122,17 @@ document.addEventListener('pointerup', e => {
 });
 
 function press(e, d) {
+  // An answer may have put another drawing in the place of the one that the hand went down on.
+  const onPlan = d.svg === plan() || !d.svg.isConnected;
   // A tool in the hand comes first: where it is put down may lie under a dimension.
-  if (d.svg === plan() && memory.tool) return useTool(d.at);
+  if (onPlan && memory.tool) return useTool(d.at ?? place(e));
   const dim = e.target.closest?.('[data-dim]');
   if (dim) return askDimension(dim, e);
   if (e.target.closest?.('[data-why]')) return;
   const pick = e.target.closest?.('[data-pick], [data-drag]');
   // What is around the drawing tells what is picked too, and is no thing of the plan.
-  if (pick && d.svg.contains(pick)) visit(pick.dataset.pick ?? pick.dataset.drag);
-  else if (d.svg === plan() && work().dataset.pick) visit('');
+  if (pick && (d.svg.contains(pick) || plan()?.contains(pick))) visit(pick.dataset.pick ?? pick.dataset.drag);
+  else if (onPlan && work().dataset.pick) visit('');
 }
 
 // Around the drawing is empty paper too.

@@ -6,7 +6,7 @@ using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Circuitum.Web.Pages.Jobs;
+namespace Circuitum.Web.Pages.Jobs.Head;
 
 /// <summary>The amendment layers of a job.</summary>
 public sealed class AmendmentsModel(JobDesk desk) : PageModel

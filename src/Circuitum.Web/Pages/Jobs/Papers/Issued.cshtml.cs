@@ -4,7 +4,7 @@ using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Circuitum.Web.Pages.Jobs;
+namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>Sets of papers that were issued, and what has changed since.</summary>
 public sealed class IssuedModel(JobDesk desk) : PageModel

@@ -4,7 +4,7 @@ using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Circuitum.Web.Pages.Jobs;
+namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>The dimensioned plan of a storey on paper.</summary>
 public sealed class PlanPrintModel(JobDesk desk) : PageModel

@@ -7,7 +7,7 @@ using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Circuitum.Web.Pages.Jobs;
+namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>The walls with their cables, room by room, for paper.</summary>
 public sealed class WallsModel(JobDesk desk) : PageModel

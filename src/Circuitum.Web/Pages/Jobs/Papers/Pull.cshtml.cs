@@ -4,7 +4,7 @@ using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Circuitum.Web.Pages.Jobs;
+namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>The pull sheet: home runs in pulling order, to be ticked off on a phone or on paper, and stickers for their ends.</summary>
 public sealed class PullModel(JobDesk desk) : PageModel

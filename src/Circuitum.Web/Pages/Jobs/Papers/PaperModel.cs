@@ -3,7 +3,7 @@ using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Circuitum.Web.Pages.Jobs;
+namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>A paper of a job that only shows: the load sheet, the make-up, the test before the walls close.</summary>
 public sealed class PaperModel(JobDesk desk) : PageModel

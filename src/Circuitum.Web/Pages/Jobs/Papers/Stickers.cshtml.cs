@@ -2,7 +2,7 @@ using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Circuitum.Web.Pages.Jobs;
+namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>Sheets of stickers for cables and breakers.</summary>
 public sealed class StickersModel(JobDesk desk) : PageModel

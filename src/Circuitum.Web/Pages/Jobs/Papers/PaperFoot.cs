@@ -1,6 +1,6 @@
 using Circuitum.Core.Analysis;
 
-namespace Circuitum.Web.Pages.Jobs;
+namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>What the foot of a paper needs to know.</summary>
 /// <param name="Id">The job's id.</param>

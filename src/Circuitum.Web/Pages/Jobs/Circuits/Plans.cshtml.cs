@@ -5,7 +5,7 @@ using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Circuitum.Web.Pages.Jobs;
+namespace Circuitum.Web.Pages.Jobs.Circuits;
 
 /// <summary>Whole plans side by side: as it stands, and one for each aim.</summary>
 public sealed class PlansModel(JobDesk desk) : PageModel

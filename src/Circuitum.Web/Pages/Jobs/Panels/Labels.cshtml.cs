@@ -3,7 +3,7 @@ using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Circuitum.Web.Pages.Jobs;
+namespace Circuitum.Web.Pages.Jobs.Panels;
 
 /// <summary>All labels in one place, and the directory card as it goes into the door.</summary>
 public sealed class LabelsModel(JobDesk desk) : PageModel

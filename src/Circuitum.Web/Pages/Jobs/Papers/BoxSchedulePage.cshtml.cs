@@ -7,7 +7,7 @@ using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Circuitum.Web.Pages.Jobs;
+namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>The box schedule on paper: room by room what is set where, with the room's plan and its walls in studs.</summary>
 public sealed class BoxSchedulePageModel(JobDesk desk) : PageModel

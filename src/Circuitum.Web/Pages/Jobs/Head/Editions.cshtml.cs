@@ -6,7 +6,7 @@ using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Circuitum.Web.Pages.Jobs;
+namespace Circuitum.Web.Pages.Jobs.Head;
 
 /// <summary>What two editions ask for differently in one house.</summary>
 public sealed class EditionsModel(JobDesk desk) : PageModel

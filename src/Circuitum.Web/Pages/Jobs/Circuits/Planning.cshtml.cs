@@ -2,7 +2,7 @@ using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
-namespace Circuitum.Web.Pages.Jobs;
+namespace Circuitum.Web.Pages.Jobs.Circuits;
 
 /// <summary>How far a division into circuits is that takes its time, and its early end.</summary>
 public sealed class PlanningModel(JobDesk desk) : PageModel
