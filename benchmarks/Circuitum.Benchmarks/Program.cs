@@ -16,8 +16,8 @@ else if (args is ["solver-files", var folder])
     Circuitum.Benchmarks.SolverFiles.Write(folder);
 else if (args is ["routes", ..])
     Circuitum.Benchmarks.RouteCurve.Run();
-else if (args is ["houses", var count, ..] && int.TryParse(count, out var houses))
-    return Circuitum.Benchmarks.ManyHouses.Run(houses);
+else if (args is ["houses", var count, .. var rest] && int.TryParse(count, out var houses))
+    return Circuitum.Benchmarks.ManyHouses.Run(houses, rest is [var first] && int.TryParse(first, out var from) ? from : 0);
 else if (args is ["same", var lines])
     return Circuitum.Benchmarks.SameAsBefore.Run(lines, null);
 else if (args is ["same", var now, "--against", var before])

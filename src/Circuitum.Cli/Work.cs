@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Bench;
 using Circuitum.Core.Jobs;
@@ -53,7 +54,8 @@ internal static class Work
         var of = storey ?? job.Storeys.FirstOrDefault()?.Id;
         if (export.OfStorey && job.StoreyById(of) is null)
             return Fail($"--storey: there is no storey '{of}'. It has: {string.Join(", ", job.Storeys.Select(s => s.Id))}.");
-        return await WriteBytes(output, export.Write(new(Analyzer.Analyze(job)) { Storey = of, Size = size }), cancel);
+        var bytes = export.Write(new(Analyzer.Analyze(job)) { Storey = of, Size = size });
+        return export.IsText ? await Write(output, Encoding.UTF8.GetString(bytes), cancel) : await WriteBytes(output, bytes, cancel);
     }
 
     internal static async Task<int> ReadDrawing(FileInfo file, FileInfo? output, Layers layers, CancellationToken cancel)

@@ -7,6 +7,9 @@ namespace Circuitum.Formats.Exports;
 /// <param name="Write">Makes it.</param>
 public sealed record Export(string Name, string Extension, string MediaType, Func<ExportRequest, byte[]> Write)
 {
+    /// <summary>Whether it is text, in UTF-8.</summary>
+    public bool IsText { get; init; }
+
     /// <summary>Whether it is of one storey.</summary>
     public bool OfStorey { get; init; }
 

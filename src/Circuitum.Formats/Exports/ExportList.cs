@@ -46,7 +46,7 @@ public static class ExportList
     public static Export? ByForm(string form) => All.FirstOrDefault(e => e.Form == form);
 
     private static Export Text(string name, string extension, string type, Func<ExportRequest, string> write) =>
-        new(name, extension, type, r => Encoding.UTF8.GetBytes(write(r)));
+        new(name, extension, type, r => Encoding.UTF8.GetBytes(write(r))) { IsText = true };
 
     private static byte[] Stickers(ExportRequest r, bool breakers)
     {
