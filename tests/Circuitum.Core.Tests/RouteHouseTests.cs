@@ -9,7 +9,7 @@ namespace Circuitum.Core.Tests;
 /// <summary>Ways in many made-up houses with windows, beams, ducts and walls of every build, held against rules told anew.</summary>
 public partial class RouteHouseTests
 {
-    private const int Houses = 200;
+    private const int Houses = 120;
 
     private const double Z = 0.5;
 
