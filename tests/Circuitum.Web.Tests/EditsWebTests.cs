@@ -1,5 +1,7 @@
 using Circuitum.Core.Jobs;
 using Circuitum.Formats;
+using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Http;
 
 namespace Circuitum.Web.Tests;
 
@@ -196,4 +198,8 @@ public sealed class CircuitEditsWebTests() : WebHouse(shared: true)
         await Planned();
         await IsToldAndChangesNothing(Circuits, File, act, fields, sentence);
     }
+
+    [Fact]
+    public void What_a_page_reads_by_itself_is_cut_before_it_is_looked_at() =>
+        new EditForm(new FormCollection(new() { ["name"] = new string('x', 100_000) })).Text("name").Length.ShouldBe(400);
 }

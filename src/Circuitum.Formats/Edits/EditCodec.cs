@@ -92,9 +92,6 @@ public static class EditCodec
 
     private static readonly Dictionary<string, Entry> ByWord = Entries.ToDictionary(e => e.Word);
 
-    /// <summary>The words of all edits that a form can ask for.</summary>
-    public static IEnumerable<string> Words => Entries.Select(e => e.Word);
-
     /// <summary>Whether a kind of edit has a word.</summary>
     /// <param name="edit">A type of <see cref="JobCommand"/>.</param>
     public static bool Knows(Type edit) => Entries.Any(e => e.Type == edit);

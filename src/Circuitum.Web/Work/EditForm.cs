@@ -9,6 +9,9 @@ public sealed class EditForm(IFormCollection form)
 {
     private const string Preference = "pref.";
 
+    // No field that a page reads by itself holds more than this; what is longer is cut off before it is looked at.
+    private const int LongestValue = 400;
+
     /// <summary>Which edit it asks for.</summary>
     public string Word => Text("do");
 
@@ -16,7 +19,8 @@ public sealed class EditForm(IFormCollection form)
     public (JobCommand? Edit, string Problem) Read() => EditCodec.Read(Word, name => [.. form[name].Select(v => v ?? "")], form.Keys);
 
     /// <summary>A field's text; empty when it is not there.</summary>
-    public string Text(string name) => form[name].ToString();
+    public string Text(string name) =>
+        form[name].ToString() is { Length: > LongestValue } longer ? longer[..LongestValue] : form[name].ToString();
 
     /// <summary>Preferences with what the form has of them, or none with the problem when one is wrong.</summary>
     /// <param name="from">Keeps what the form says nothing about.</param>
