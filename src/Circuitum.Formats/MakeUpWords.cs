@@ -18,19 +18,22 @@ public static class MakeUpWords
             "Bring the cables in straight, each with its label, jackets 1/4 in and more inside the clamp; keep knockouts and "
                 + "screws in reach.",
             m.Bonded
-                ? "Bonding jumper in: neutral and ground are joined here, and nowhere after it (250.24, 250.142)."
-                : "Bonding jumper out: four wires in the feeder, neutral bar apart from the cabinet, ground bar on it (250.142).",
+                ? $"Bonding jumper in: neutral and ground are joined here, and nowhere after it ({a.Edition.Cite("panel.bonded")})."
+                : "Bonding jumper out: four wires in the feeder, neutral bar apart from the cabinet, ground bar on it "
+                    + $"({a.Edition.Cite("panel.apart")}).",
             m.Grounds.IsEmpty ? "No grounds yet." : $"Grounds, largest first: {string.Join("; ", m.Grounds.Select(Say))}.",
             m.NeutralTerminals == 0
                 ? "No neutrals yet."
-                : $"Neutrals, one to a terminal (408.41): {string.Join("; ", m.Neutrals.Select(Say))}"
+                : $"Neutrals, one to a terminal ({a.Edition.Cite("panel.neutrals")}): {string.Join("; ", m.Neutrals.Select(Say))}"
                     + $"{(m.Tails > 0 ? $"; tails of {m.Tails} fault breaker{(m.Tails == 1 ? "" : "s")} as these go in" : "")}.",
             $"Breakers by their turn: {m.Breakers.Count(b => b.Poles == 2)} two-pole, then "
                 + $"{m.Breakers.Count(b => b.Poles == 1)} one-pole, each from the largest down.",
             m.Breakers.Count(b => b.Remark) is > 0 and var n
-                ? $"White wires that are hot, in {n} two-pole circuit{(n == 1 ? "" : "s")}, are marked again at both ends (200.7(C))."
+                ? $"White wires that are hot, in {n} two-pole circuit{(n == 1 ? "" : "s")}, are marked again at both ends "
+                    + $"({a.Edition.Cite("panel.white")})."
                 : "No white wire is used hot.",
-            "Every screw to the torque on its label (110.14(D)). Fill the unused openings; put the directory in the door.",
+            $"Every screw to the torque on its label ({a.Edition.Cite("panel.torque")}). "
+                + "Fill the unused openings; put the directory in the door.",
         ];
 
     /// <summary>What to mind at a breaker.</summary>

@@ -37,7 +37,13 @@ public static class OneLine
         pen.Text(
             Left + 26,
             90,
-            a.Edition.Id == "us-2017" ? "Meter" : "Meter, emergency disconnect outside, surge protection (230.85, 230.67)",
+            string.Join(
+                ", ",
+                new[] { "service.emergency", "service.surge" }
+                    .Where(a.Edition.InForce)
+                    .Select(id => $"{a.Edition.Rule(id).Title.ToLowerInvariant()} ({a.Edition.Cite(id)})")
+                    .Prepend("Meter")
+            ),
             11
         );
         pen.Line(Left, 94, Left, 130, 2);

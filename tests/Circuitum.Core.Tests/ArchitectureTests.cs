@@ -148,6 +148,17 @@ public partial class ArchitectureTests
         wrong.ShouldBeEmpty();
     }
 
+    // Sections and the names of editions stand in the data alone: what a page or a paper cites comes by a rule's id, so that it is
+    // true in each edition and under each amendment.
+    // A job file that says no edition is of the first one that was shipped: a part of its format.
+    [Fact]
+    public void No_text_of_the_program_holds_a_section_or_names_an_edition() =>
+        Sources("src")
+            .SelectMany(file => Texts(file).Select(text => (File: Path.GetFileName(file), Text: text)))
+            .Where(x => x.File != "Job.cs")
+            .Where(x => Section().IsMatch(x.Text) || CodeLibrary.EditionIds.Any(id => x.Text.Contains(id, StringComparison.Ordinal)))
+            .ShouldBeEmpty();
+
     // What the strings of a file say outside the holes of interpolated ones.
     private static IEnumerable<string> Texts(string file) =>
         CSharpSyntaxTree
@@ -176,4 +187,8 @@ public partial class ArchitectureTests
 
     [GeneratedRegex("\"((?:box|circuit|wire|feeder|protect|panel|service|switch|appliance|plan)\\.[a-zA-Z]{3,})\"")]
     private static partial Regex Named();
+
+    // Of the US articles, and of the Canadian sections.
+    [GeneratedRegex(@"(?<![\d.$])([12]\d\d|3[0-9]\d|[46]\d\d|7[0-9]\d|80\d)\.[1-9]\d{0,2}(?![\d.])|\b\d{1,2}-\d{3}\b")]
+    private static partial Regex Section();
 }

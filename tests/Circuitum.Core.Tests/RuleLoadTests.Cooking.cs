@@ -65,11 +65,14 @@ public partial class RuleLoadTests
     [InlineData("1.7 12", 9700.0)]
     public void Cooking_goes_by_the_smaller_column_and_what_is_small_in_full(string plates, double va) =>
         CookingDemand
-            .Of([
-                .. plates
-                    .Split(' ')
-                    .Select(p => new VoltAmperes(double.Parse(p, System.Globalization.CultureInfo.InvariantCulture) * 1000)),
-            ])
+            .Of(
+                [
+                    .. plates
+                        .Split(' ')
+                        .Select(p => new VoltAmperes(double.Parse(p, System.Globalization.CultureInfo.InvariantCulture) * 1000)),
+                ],
+                CodeLibrary.Edition("us-2023")
+            )
             .Demand.Value.ShouldBe(va, 0.5);
 
     [Fact]

@@ -143,7 +143,7 @@ public class TabledCases
     [MemberData(nameof(Range))]
     public void One_range(string what, string[] r)
     {
-        var demand = CookingDemand.OfRange(new(D(r[0]) * 1000)).Demand;
+        var demand = CookingDemand.OfRange(new(D(r[0]) * 1000), CodeLibrary.Edition("us-2023")).Demand;
         demand.Value.ShouldBe(D(r[1]), 0.5, what);
         demand.At(240).Value.ShouldBe(D(r[2]), 0.06, what);
         Us2023.BreakerFor(demand.At(240).Value).ShouldBe(N(r[3]), what);

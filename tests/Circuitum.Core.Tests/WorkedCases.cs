@@ -68,7 +68,7 @@ public partial class WorkedCases
     [InlineData(16000, 9600)]
     [InlineData(7000, 5600)]
     public void Cooking_demand(double nameplate, double demand) =>
-        CookingDemand.OfRange(new(nameplate)).Demand.Value.ShouldBe(demand, 0.01);
+        CookingDemand.OfRange(new(nameplate), CodeLibrary.Edition("us-2023")).Demand.Value.ShouldBe(demand, 0.01);
 
     private static ServiceCase GasHouse =>
         new()

@@ -138,10 +138,10 @@ public sealed record DrillList(
                             + "and never loose under the joists"
                 )
                 + " "
-                + "(334.15(C)).";
+                + $"({a.Edition.Cite("wire.joists")}).";
         if (attic >= 1)
             yield return $"In the attic, {attic:0} ft: guard strips as high as the cable within 6 ft of the hatch, everywhere up to 7 ft "
-                + "where a stair or a ladder leads up; 1-1/2 in from the roof deck (334.23, 300.4(E)).";
+                + $"where a stair or a ladder leads up; 1-1/2 in from the roof deck ({a.Edition.Cite("wire.attic")}).";
     }
 
     /// <summary>Whether a hole in the middle of a stud of so many inches leaves less than 1-1/4 in to a face.</summary>

@@ -73,9 +73,6 @@ public sealed record Feeder
     // Practice: a sub-panel that is fed by less is soon too small.
     private const int LeastBreaker = 60;
 
-    // The optional method and the dwelling's table of sizes begin here.
-    private const int LeastOptional = 100;
-
     internal static Feeder Of(
         Job job,
         HouseShape house,
@@ -89,14 +86,15 @@ public sealed record Feeder
     {
         // Behind a disconnect outside a feeder carries everything; elsewhere it carries a part of the dwelling.
         var whole = all > 0 && circuits.Length == all;
+        var leastWhole = (int)edition.Number("optionalLeastA");
         var counted = whole ? service : LoadCase.OfFeeder(house, edition, circuits);
         var standard = ServiceLoad.Standard(counted, edition);
-        var optional = whole && (panel.FeederBreaker ?? panel.MainBreaker) >= LeastOptional ? ServiceLoad.Optional(counted, edition) : null;
+        var optional = whole && (panel.FeederBreaker ?? panel.MainBreaker) >= leastWhole ? ServiceLoad.Optional(counted, edition) : null;
         var neutral = ServiceLoad.Neutral(counted, edition);
         var load = optional is not null && job.Preferences.ServiceMethod == ServiceMethod.Optional ? optional : standard;
         var connected = circuits.Aggregate(VoltAmperes.Zero, (sum, c) => sum + c.Load.Connected);
         var breaker = panel.FeederBreaker
-            ?? edition.BreakerFor(Math.Max(whole ? LeastOptional : LeastBreaker, load.Current.Value))
+            ?? edition.BreakerFor(Math.Max(whole ? leastWhole : LeastBreaker, load.Current.Value))
             ?? edition.Breakers[^1];
         var from = panel.FedFrom!;
         var outside = runs.FeederOutside(from, panel.Id);
@@ -166,7 +164,7 @@ public sealed record Feeder
                 Citation = edition.Cite("feeder.size"),
                 Because =
                     panel.FeederBreaker is not null ? "As a person says."
-                    : whole ? $"The next breaker over its load, {LeastOptional} A at least: it carries the whole dwelling."
+                    : whole ? $"The next breaker over its load, {leastWhole} A at least: it carries the whole dwelling."
                     : $"The next breaker over its load, {LeastBreaker} A at least by practice. It does not carry the whole "
                         + "dwelling, so the smaller service sizes do not hold for it.",
                 Steps =
@@ -179,8 +177,9 @@ public sealed record Feeder
                                 "Optional method",
                                 "not for it",
                                 whole
-                                    ? "It is for feeders of 100 A and over (220.82)."
-                                    : "It is for one set of wires that carries the whole dwelling (220.82)."
+                                    ? $"It is for feeders of {edition.Say("optionalLeastA")} A and over "
+                                        + $"({edition.Cite("feeder.optional")})."
+                                    : $"It is for one set of wires that carries the whole dwelling ({edition.Cite("feeder.optional")})."
                             ),
                         ]
                         : new[] { load == optional ? standard.Derivation : optional.Derivation },
@@ -215,7 +214,10 @@ public sealed record Feeder
     // The dwelling's table, for what carries the whole of it.
     private static ConductorChoice? OfDwelling(int breaker, bool copper, CodeEdition edition)
     {
-        if (breaker < LeastOptional || CodeLibrary.Conductors.Service.FirstOrDefault(r => r.Amperes >= breaker) is not { } row)
+        if (
+            breaker < edition.Number("optionalLeastA")
+            || CodeLibrary.Conductors.Service.FirstOrDefault(r => r.Amperes >= breaker) is not { } row
+        )
             return null;
         var size = copper ? row.Copper : row.Aluminum;
         return

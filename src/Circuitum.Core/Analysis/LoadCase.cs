@@ -90,9 +90,14 @@ internal sealed class LoadCase
         if (load.Load.Value <= 0)
             return;
         if (purpose == CircuitPurpose.SmallAppliance)
-            Within("Small-appliance circuits", "Their receptacles are within the figure for each circuit.", "220.52(A)", box);
+            Within(
+                "Small-appliance circuits",
+                "Their receptacles are within the figure for each circuit.",
+                edition.Cite("service.smallAppliance"),
+                box
+            );
         else if (purpose == CircuitPurpose.Laundry)
-            Within("Laundry circuits", "Their receptacles are within the figure for each circuit.", "220.52(B)", box);
+            Within("Laundry circuits", "Their receptacles are within the figure for each circuit.", edition.Cite("service.laundry"), box);
         else if (InArea(house, edition, box))
             Within(
                 "General lighting and receptacles",
@@ -146,9 +151,13 @@ internal sealed class LoadCase
                 CircuitPurpose.SmallAppliance => (
                     "Small-appliance circuits",
                     "Their receptacles are within the figure for each circuit.",
-                    "220.52(A)"
+                    edition.Cite("service.smallAppliance")
                 ),
-                CircuitPurpose.Laundry => ("Laundry circuits", "Their receptacles are within the figure for each circuit.", "220.52(B)"),
+                CircuitPurpose.Laundry => (
+                    "Laundry circuits",
+                    "Their receptacles are within the figure for each circuit.",
+                    edition.Cite("service.laundry")
+                ),
                 _ => ("", "", ""),
             };
 

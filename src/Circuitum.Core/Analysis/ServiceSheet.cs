@@ -53,17 +53,17 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
                 },
                 new(ElectrodeConductor, $"{electrode.Copper} copper or {electrode.Aluminum} aluminum")
                 {
-                    Citation = "250.66",
+                    Citation = a.Edition.Cite("service.electrodeConductor"),
                     Because = "By the service conductors; 6 copper is enough to a rod, 4 copper to an encased electrode.",
                 },
                 new("Main bonding jumper, and bonding of metal water pipe", $"{electrode.Copper} copper or {electrode.Aluminum} aluminum")
                 {
-                    Citation = "250.28, 250.104",
+                    Citation = a.Edition.Cite("service.bonding"),
                     Because = "By the same table. Neutral and ground are joined here and nowhere after it.",
                 },
                 new("Electrodes", "all that are there")
                 {
-                    Citation = "250.50 to 250.53",
+                    Citation = a.Edition.Cite("service.electrodes"),
                     Because =
                         "A metal water pipe of 10 ft in the ground and an encased electrode are used where they are there, the "
                         + "pipe supplemented; otherwise two rods.",

@@ -103,7 +103,7 @@ internal static class BoxBench
             .Select(w => new Derivation($"{w.Count} conductors {w.Size} AWG", $"{w.Count * Each("wires", w.Size):0.00}")
             {
                 Formula = $"{w.Count} x {Each("wires", w.Size):0.00}",
-                Citation = "12-3034",
+                Citation = CodeLibrary.Families.Canada.Cites["box"],
             })
             .ToList();
         var largest = wires.Max(w => Each("wires", w.Size));
@@ -113,12 +113,14 @@ internal static class BoxBench
                 new($"{pairs} pair{(pairs == 1 ? "" : "s")} of connectors", $"{pairs * largest:0.00}")
                 {
                     Formula = $"{pairs} x {largest:0.00}",
-                    Citation = "12-3034",
+                    Citation = CodeLibrary.Families.Canada.Cites["box"],
                 }
             );
         var devices = i.Wires("devices").Sum(d => d.Count * 2 * Each("devices", d.Size));
         if (devices > 0)
-            lines.Add(new("devices, the room of two conductors each", $"{devices:0.00}") { Citation = "12-3034" });
+            lines.Add(
+                new("devices, the room of two conductors each", $"{devices:0.00}") { Citation = CodeLibrary.Families.Canada.Cites["box"] }
+            );
         var sum = wires.Sum(w => w.Count * Each("wires", w.Size)) + (pairs * largest) + devices;
         var volume = i.Maybe("volume", 1, 1000);
         return new(
@@ -126,7 +128,7 @@ internal static class BoxBench
             new("Box fill, Canada, basic", $"{sum:0.00} in3")
             {
                 Formula = string.Join(" + ", lines.Select(l => l.Result)),
-                Citation = "12-3034, Table 22",
+                Citation = CodeLibrary.Families.Canada.Cites["boxRoom"],
                 Because = $"{sum * 16.387:0.0} mL. Bonding wires count for nothing.",
                 Steps = [.. lines],
             }

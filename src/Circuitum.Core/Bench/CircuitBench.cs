@@ -15,7 +15,7 @@ internal static class CircuitBench
             "circuit",
             "Loads on one breaker",
             [
-                new("edition", "Rules", "us-2023", BenchDesk.UsEditions),
+                new("edition", "Rules", CodeLibrary.EditionIds[0], BenchDesk.UsEditions),
                 new("breaker", "Breaker, A", "20"),
                 new("volts", "Volts", "120"),
                 new("fixed", "An appliance fastened in place, A; a c behind it when it runs three hours or more", "")
@@ -141,14 +141,14 @@ internal static class CircuitBench
         var volts = i.Whole("volts", 100, 300);
         if (plates.Length > CookingDemand.Most)
             throw new BenchException("kw", $"{CookingDemand.Most} appliances at most; a house has no more.");
-        var demand = CookingDemand.Of([.. plates.Select(p => new VoltAmperes(p * 1000))]);
+        var demand = CookingDemand.Of([.. plates.Select(p => new VoltAmperes(p * 1000))], CodeLibrary.Edition(CodeLibrary.EditionIds[0]));
         var (va, formula, column) = (demand.Demand.Value, demand.Derivation.Formula, demand.Column);
         return new(
             [("demandVa", Math.Round(va)), ("amps", Math.Round(va / volts, 1)), ("column", column)],
             new("Cooking demand", $"{va:#,0} VA, {va / volts:0.0} A")
             {
                 Formula = formula,
-                Citation = $"220.55, {column}",
+                Citation = demand.Derivation.Citation,
                 Because =
                     "For a feeder or service, and for the circuit of a range or of one cooktop with up to two ovens of its "
                     + "room (note 4). A circuit for one wall oven or one cooktop goes by its nameplate.",

@@ -44,7 +44,7 @@ internal static class MoreWire
         // The circuit's rating is the lesser of its breaker's and its wire's, so the wire carries continuous load by 80 percent too.
         var inflated = atBreaker / (ambient * count);
         var rows = copper ? CodeLibrary.Conductors.Copper : CodeLibrary.Conductors.Aluminum;
-        var limits = CodeLibrary.Edition("us-2023").SmallWireLimits[copper ? "copper" : "aluminum"];
+        var limits = CodeLibrary.Edition(CodeLibrary.EditionIds[0]).SmallWireLimits[copper ? "copper" : "aluminum"];
         bool Does(ConductorRow r) =>
             r.At(column) >= inflated - 1e-6
             && (!limits.TryGetValue(r.Size, out var most) || breaker <= most)
@@ -76,23 +76,23 @@ internal static class MoreWire
                 Because =
                     "The load divided by the factors, the table read once. The circuit's rating is the lesser of its breaker's "
                     + "and its wire's.",
-                Citation = "4-004, 4-006, 8-104, 14-104",
+                Citation = CodeLibrary.Families.Canada.Cites["wire"],
                 Steps =
                 [
                     new("For the table", $"{inflated:0.##} A")
                     {
                         Formula = $"{atBreaker:0.##} / ({ambient:0.##} x {count:0.##})",
-                        Citation = "Tables 5A and 5C",
+                        Citation = CodeLibrary.Families.Canada.Cites["factors"],
                     },
                     new("Read at the terminals' column", $"{least.At(column)} A")
                     {
                         Formula = $"{least.Size} AWG, {column} C column",
-                        Citation = "Table 2",
+                        Citation = CodeLibrary.Families.Canada.Cites["ampacity"],
                     },
                     new("Breaker", $"{breaker} A")
                     {
                         Formula = steady > 0 ? $"{load:0.##} + {steady:0.##} / 0.80 = {atBreaker:0.##} A" : $"{atBreaker:0.##} A",
-                        Citation = "8-104",
+                        Citation = CodeLibrary.Families.Canada.Cites["breaker"],
                     },
                     .. feet is null
                         ? []
@@ -101,7 +101,7 @@ internal static class MoreWire
                             new Derivation("Voltage drop", $"{Drop(row):0.00} percent")
                             {
                                 Formula = $"2 x {feet:0.#} ft x {need:0.##} A x {row.OhmPerKft} / 1000 / {volts} V",
-                                Citation = "8-102",
+                                Citation = CodeLibrary.Families.Canada.Cites["drop"],
                                 Because = $"Here a requirement: {limit:0.#} percent at most.",
                             },
                         },
@@ -161,7 +161,7 @@ internal static class MoreWire
             new("Cable and breaker, split board, basic", $"{cable.Mm2} mm2 on {breaker} A")
             {
                 Because = "Design current, then breaker, then the cable's rating after factors, none less than the one before.",
-                Citation = "433.1",
+                Citation = CodeLibrary.Families.SplitBoard.Cites["wire"],
                 Steps =
                 [
                     new("Breaker", $"{breaker} A") { Formula = $"{design:0.##} A design current" },

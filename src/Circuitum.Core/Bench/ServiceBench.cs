@@ -29,7 +29,7 @@ internal static class ServiceBench
             "Service load",
             [
                 new("method", "Method", "optional", "optional", "standard", WireBench.Canada),
-                new("edition", "Rules, for the US methods", "us-2023", BenchDesk.UsEditions),
+                new("edition", "Rules, for the US methods", CodeLibrary.EditionIds[0], BenchDesk.UsEditions),
                 new("area-sqft", "Floor area by the outside line, sq ft", "") { Example = "2100" },
                 new("area-m2", "Floor area, m2, for Canada", "") { Example = "150" },
                 new("basement-m2", "Of that in a basement, m2, for Canada", "0"),
@@ -133,7 +133,7 @@ internal static class ServiceBench
                             },
                             new Derivation("Grounding electrode conductor", $"{electrode!.Copper} copper or {electrode.Aluminum} aluminum")
                             {
-                                Citation = "250.66",
+                                Citation = edition.Cite("service.electrodeConductor"),
                                 Because = "By the service conductors; never more than 6 copper to a rod, 4 copper to an encased electrode.",
                             },
                         },
@@ -208,7 +208,7 @@ internal static class ServiceBench
             new("Service load, Canada, basic", $"{watts:#,0} W, {watts / 240:0.0} A")
             {
                 Formula = $"the larger of {sum:#,0} and {least:#,0} W; {watts:#,0} / 240 = {watts / 240:0.0} A",
-                Citation = "8-200",
+                Citation = CodeLibrary.Families.Canada.Cites["service"],
                 Because =
                     $"{(above >= 80 ? "80 m2 and more: 24 000 W at least." : "Under 80 m2: 14 400 W at least.")} A basement "
                     + "does not count towards the 80 m2.",
@@ -218,7 +218,7 @@ internal static class ServiceBench
 
         double Add(string what, double value, string formula)
         {
-            lines.Add(new(what, $"{value:#,0} W") { Formula = formula, Citation = "8-200(1)(a)" });
+            lines.Add(new(what, $"{value:#,0} W") { Formula = formula, Citation = CodeLibrary.Families.Canada.Cites["area"] });
             return value;
         }
     }

@@ -13,7 +13,7 @@ internal static class SpacingBench
             "walls",
             "Receptacles along wall spaces",
             [
-                new("family", "Rules", "us-2023", [.. BenchDesk.UsEditions, WireBench.Canada]),
+                new("family", "Rules", CodeLibrary.EditionIds[0], [.. BenchDesk.UsEditions, WireBench.Canada]),
                 new("spaces", "Wall spaces along the floor line, in feet or with a unit", "") { Needed = true, Example = "13,25,23in" },
                 new("reach", "Farthest from a receptacle, where it is closer than the rule", "") { Example = "4ft" },
             ],
@@ -40,7 +40,7 @@ internal static class SpacingBench
                     new("Receptacles along wall spaces", $"{counts.Sum()}")
                     {
                         Formula = string.Join(" + ", counts),
-                        Citation = canada ? "26-722" : edition!.Cite("box.wall"),
+                        Citation = canada ? CodeLibrary.Families.Canada.Cites["spacing"] : edition!.Cite("box.wall"),
                         Because =
                             $"No point of a space of {LengthText.Show(least)} and more lies over {LengthText.Show(reach)} from "
                             + $"a receptacle, so each serves {LengthText.Show(reach * 2)}. Doorways break a wall, windows do not, "

@@ -16,7 +16,7 @@ internal static class WireBench
             "wire",
             "Wire and breaker for a load",
             [
-                new("family", "Rules", "us-2023", [.. BenchDesk.UsEditions, Canada, SplitBoard]),
+                new("family", "Rules", CodeLibrary.EditionIds[0], [.. BenchDesk.UsEditions, Canada, SplitBoard]),
                 new("amps", "Load that is not continuous, A", "") { Needed = true, Example = "31" },
                 new("continuous", "Load of three hours or more, A", "0"),
                 new("volts", "Volts", "240"),
@@ -77,7 +77,7 @@ internal static class WireBench
                         Formula =
                             $"2 x {feet:0.#} ft x {amps:0.0#} A x {row.OhmPerKft} / 1000 = {drop:0.000} V; {drop:0.000} / "
                             + $"{volts} = {percent:0.00} percent",
-                        Citation = "210.19 note",
+                        Citation = CodeLibrary.Edition(CodeLibrary.EditionIds[0]).Cite("wire.drop"),
                         Because =
                             $"{row.Size} {(copper ? "copper" : "aluminum")} carries {amps:0.##} A for {Math.Floor(farthest):0} "
                             + $"ft within {most:0.#} percent. A recommendation, not a rule, in the US editions.",
@@ -202,7 +202,7 @@ internal static class WireBench
 
     private static BenchAnswer Together(BenchInput i)
     {
-        var edition = CodeLibrary.Edition("us-2023");
+        var edition = CodeLibrary.Edition(CodeLibrary.EditionIds[0]);
         if (!CodeLibrary.Conductors.Sheathed.Contains(i.Text("size")))
             throw new BenchException("size", $"choose one of {string.Join(", ", CodeLibrary.Conductors.Sheathed)}.");
         var row = Conductor.Copper(i.Text("size"));

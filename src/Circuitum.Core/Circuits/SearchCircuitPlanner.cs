@@ -37,8 +37,9 @@ public sealed class SearchCircuitPlanner(PlanEffort effort, PlanWatch? watch = n
             groups.Take(Divide(problem, groups.Title));
         }
 
-        OutdoorGroups.FromInside(work, runs, outside);
+        // Alarms first: what is fed from inside goes where there is room beside them.
         GeneralGroups.Alarms(work);
+        OutdoorGroups.FromInside(work, runs, outside);
         return work.Result();
     }
 

@@ -5,6 +5,9 @@ namespace Circuitum.Core.Codes;
 /// <summary>Canadian tables; ampacity is that of the shared columns (Table 2).</summary>
 public sealed record CanadaTables
 {
+    /// <summary>Section numbers by what they are about.</summary>
+    public required ImmutableDictionary<string, string> Cites { get; init; }
+
     /// <summary>Standard breakers in amperes.</summary>
     public required ImmutableArray<int> Breakers { get; init; }
 

@@ -79,20 +79,20 @@ public sealed partial record CodeEdition
 
     /// <summary>A rule with its id filled in, its words with the numbers that hold here.</summary>
     /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
-    public Rule Rule(string id) =>
-        Rules[id] is var rule && rule.Text.Contains('{', StringComparison.Ordinal)
-            ? rule with
-            {
-                Id = id,
-                Text = NumberName().Replace(rule.Text, m => Numbers.ContainsKey(m.Groups[1].Value) ? Say(m.Groups[1].Value) : m.Value),
-            }
-            : rule with
-            {
-                Id = id,
-            };
+    public Rule Rule(string id) => Rules[id] with { Id = id, Text = Fill(Rules[id].Text) };
 
-    [GeneratedRegex(@"\{([a-zA-Z]+)\}")]
-    private static partial Regex NumberName();
+    /// <summary>A sentence with each name in braces told: of a number its value here, of a rule its section.</summary>
+    /// <param name="sentence">Such as <c>{stapleEveryIn} at most ({wire.staple})</c>; other names stay as they are.</param>
+    public string Fill(string sentence) =>
+        sentence.Contains('{', StringComparison.Ordinal)
+            ? NameInBraces()
+                .Replace(sentence, m => Numbers.ContainsKey(m.Groups[1].Value) ? Say(m.Groups[1].Value)
+                    : Rules.TryGetValue(m.Groups[1].Value, out var rule) ? rule.Cite
+                    : m.Value)
+            : sentence;
+
+    [GeneratedRegex(@"\{([a-zA-Z.]+)\}")]
+    private static partial Regex NameInBraces();
 
     /// <summary>The section number of a rule in this edition.</summary>
     public string Cite(string ruleId) => Rules[ruleId].Cite;

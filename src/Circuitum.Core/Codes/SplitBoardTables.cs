@@ -5,6 +5,9 @@ namespace Circuitum.Core.Codes;
 /// <summary>Metric tables of copper singles with PVC for 70 C in conduit at 30 C.</summary>
 public sealed record SplitBoardTables
 {
+    /// <summary>Section numbers by what they are about.</summary>
+    public required ImmutableDictionary<string, string> Cites { get; init; }
+
     /// <summary>Miniature circuit breakers in amperes.</summary>
     public required ImmutableArray<int> Breakers { get; init; }
 

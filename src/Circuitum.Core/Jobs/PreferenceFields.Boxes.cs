@@ -47,9 +47,9 @@ public static partial class PreferenceFields
                 false,
                 p => p.CeilingLights,
                 (p, v) => p with { CeilingLights = v },
-                "recessed in kitchens, laundries and halls",
-                "recessed in all living spaces",
-                "fixtures on the surface"
+                (CeilingLights.RecessedWhereOneWorks, "recessed in kitchens, laundries and halls"),
+                (CeilingLights.RecessedThroughout, "recessed in all living spaces"),
+                (CeilingLights.Surface, "fixtures on the surface")
             ),
             Distance(
                 "recessedSpacing",

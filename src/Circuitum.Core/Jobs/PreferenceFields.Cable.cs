@@ -15,9 +15,9 @@ public static partial class PreferenceFields
                 true,
                 p => p.HomeRunUpsize,
                 (p, v) => p with { HomeRunUpsize = v },
-                "never",
-                "when voltage drop asks for it",
-                "always, on general circuits"
+                (HomeRunUpsize.Off, "never"),
+                (HomeRunUpsize.WhenDropAsks, "when voltage drop asks for it"),
+                (HomeRunUpsize.Always, "always, on general circuits")
             ),
             Choice(
                 "twoCircuitHomeRuns",
@@ -27,9 +27,9 @@ public static partial class PreferenceFields
                 false,
                 p => p.TwoCircuitHomeRuns,
                 (p, v) => p with { TwoCircuitHomeRuns = v },
-                "never, but suggest them",
-                "shared neutral, three-wire",
-                "two neutrals, four-wire"
+                (TwoCircuitHomeRuns.Never, "never, but suggest them"),
+                (TwoCircuitHomeRuns.SharedNeutral, "shared neutral, three-wire"),
+                (TwoCircuitHomeRuns.TwoNeutrals, "two neutrals, four-wire")
             ),
             Distance(
                 "twoCircuitSaving",
@@ -50,9 +50,9 @@ public static partial class PreferenceFields
                 false,
                 p => p.ChainBy,
                 (p, v) => p with { ChainBy = v },
-                "whichever is shorter",
-                "through the studs at box height",
-                "up, over and down"
+                (ChainBy.Cheapest, "whichever is shorter"),
+                (ChainBy.ThroughStuds, "through the studs at box height"),
+                (ChainBy.UpAndOver, "up, over and down")
             ),
             Choice(
                 "runBy",
@@ -62,9 +62,9 @@ public static partial class PreferenceFields
                 false,
                 p => p.RunBy,
                 (p, v) => p with { RunBy = v },
-                "whichever is shorter",
-                "the ceilings",
-                "the floor where there is room below"
+                (RunBy.Shorter, "whichever is shorter"),
+                (RunBy.Overhead, "the ceilings"),
+                (RunBy.Underfloor, "the floor where there is room below")
             ),
             Choice(
                 "switchLoops",
@@ -74,19 +74,19 @@ public static partial class PreferenceFields
                 true,
                 p => p.SwitchLoops,
                 (p, v) => p with { SwitchLoops = v },
-                "to the switch first",
-                "to the light first"
+                (SwitchLoops.SwitchFirst, "to the switch first"),
+                (SwitchLoops.LightFirst, "to the light first")
             ),
             Choice(
                 "alarmJoin",
                 "Cable",
                 "Smoke alarms joined",
-                "All sound when one does (R314.4).",
+                "All sound when one does ({box.alarmJoined}).",
                 false,
                 p => p.AlarmJoin,
                 (p, v) => p with { AlarmJoin = v },
-                "by a third wire",
-                "by radio, as listed"
+                (AlarmJoin.Wired, "by a third wire"),
+                (AlarmJoin.Wireless, "by radio, as listed")
             ),
             Distance(
                 "boxMakeUp",
@@ -125,19 +125,19 @@ public static partial class PreferenceFields
                 "outsideMethod",
                 "Cable",
                 "Outside the house",
-                "Indoor cable is for dry places (334.12).",
+                "Indoor cable is for dry places ({wire.outside}).",
                 false,
-                p => (OutsideWays)p.OutsideMethod,
-                (p, v) => p with { OutsideMethod = (OutsideMethod)v },
-                "wires in PVC conduit",
-                "wires in rigid metal conduit",
-                "cable made for the ground"
+                p => p.OutsideMethod,
+                (p, v) => p with { OutsideMethod = v },
+                (OutsideMethod.PvcConduit, "wires in PVC conduit"),
+                (OutsideMethod.RigidConduit, "wires in rigid metal conduit"),
+                (OutsideMethod.DirectBurial, "cable made for the ground")
             ),
             Whole(
                 "cablesPerHole",
                 "Cable",
                 "Cables in one hole, most",
-                "More than two through a sealed hole take from the ampacity (334.80).",
+                "More than two through a sealed hole take from the ampacity ({wire.sheathed}).",
                 false,
                 1,
                 6,
@@ -148,7 +148,7 @@ public static partial class PreferenceFields
                 "stapleFromBox",
                 "Cable",
                 "First staple from a box",
-                "8 in without clamps, 12 in with them, at most (314.17, 334.30).",
+                "{stapleFromPlainBoxIn} without clamps, {stapleFromBoxIn} with them, at most ({wire.staple}).",
                 false,
                 4,
                 12,
@@ -159,7 +159,7 @@ public static partial class PreferenceFields
                 "stapleEvery",
                 "Cable",
                 "Staples apart",
-                "4-1/2 ft at most (334.30).",
+                "{stapleEveryIn} at most ({wire.staple}).",
                 false,
                 12,
                 54,
@@ -174,8 +174,8 @@ public static partial class PreferenceFields
                 false,
                 p => p.HomeRunLabel,
                 (p, v) => p with { HomeRunLabel = v },
-                "number, cable, purpose",
-                "with the breaker's size"
+                (HomeRunLabel.Plain, "number, cable, purpose"),
+                (HomeRunLabel.WithBreaker, "with the breaker's size")
             ),
             Whole(
                 "ambientC",
@@ -207,8 +207,8 @@ public static partial class PreferenceFields
                 true,
                 p => p.TerminationC == 60 ? Terminals.C60 : Terminals.C75,
                 (p, v) => p with { TerminationC = v == Terminals.C60 ? 60 : 75 },
-                "60 C",
-                "75 C"
+                (Terminals.C60, "60 C"),
+                (Terminals.C75, "75 C")
             ),
         ];
 }

@@ -15,8 +15,8 @@ public static partial class PreferenceFields
                 false,
                 p => p.LightsAndReceptacles,
                 (p, v) => p with { LightsAndReceptacles = v },
-                "circuits of their own",
-                "mixed by room"
+                (LightsAndReceptacles.Separate, "circuits of their own"),
+                (LightsAndReceptacles.Mixed, "mixed by room")
             ),
             Choice(
                 "generalWire",
@@ -26,9 +26,9 @@ public static partial class PreferenceFields
                 true,
                 p => p.GeneralWire,
                 (p, v) => p with { GeneralWire = v },
-                "12 AWG, 20 A for receptacles; 14 AWG, 15 A for lights",
-                "14 AWG, 15 A throughout",
-                "12 AWG, 20 A throughout"
+                (GeneralWire.TwelveForReceptacles, "12 AWG, 20 A for receptacles; 14 AWG, 15 A for lights"),
+                (GeneralWire.FourteenThroughout, "14 AWG, 15 A throughout"),
+                (GeneralWire.TwelveThroughout, "12 AWG, 20 A throughout")
             ),
             Whole(
                 "receptaclesPer15",
@@ -72,8 +72,8 @@ public static partial class PreferenceFields
                 false,
                 p => Yes(p.DishwasherSharesWithDisposer),
                 (p, v) => p with { DishwasherSharesWithDisposer = v == Answer.Yes },
-                "one circuit each",
-                "shared when the sum fits"
+                (Answer.No, "one circuit each"),
+                (Answer.Yes, "shared when the sum fits")
             ),
             Choice(
                 "dishwasherContinuous",
@@ -83,8 +83,8 @@ public static partial class PreferenceFields
                 false,
                 p => Yes(p.DishwasherContinuous),
                 (p, v) => p with { DishwasherContinuous = v == Answer.Yes },
-                "not continuous",
-                "continuous"
+                (Answer.No, "not continuous"),
+                (Answer.Yes, "continuous")
             ),
             Choice(
                 "refrigeratorAlone",
@@ -94,8 +94,8 @@ public static partial class PreferenceFields
                 false,
                 p => Yes(p.RefrigeratorAlone),
                 (p, v) => p with { RefrigeratorAlone = v == Answer.Yes },
-                "on a small-appliance circuit",
-                "a circuit of its own"
+                (Answer.No, "on a small-appliance circuit"),
+                (Answer.Yes, "a circuit of its own")
             ),
         ];
 
@@ -109,8 +109,8 @@ public static partial class PreferenceFields
                 false,
                 p => p.Division.Lights,
                 (p, v) => p with { Division = p.Division with { Lights = v } },
-                "by zones",
-                "by storeys"
+                (LightsBy.Zone, "by zones"),
+                (LightsBy.Storey, "by storeys")
             ),
             Choice(
                 "bedrooms",
@@ -120,9 +120,9 @@ public static partial class PreferenceFields
                 false,
                 p => p.Division.Bedrooms,
                 (p, v) => p with { Division = p.Division with { Bedrooms = v } },
-                "two at most",
-                "each its own",
-                "the main one alone"
+                (BedroomsBy.Two, "two at most"),
+                (BedroomsBy.One, "each its own"),
+                (BedroomsBy.MainAlone, "the main one alone")
             ),
             Choice(
                 "baths",
@@ -132,8 +132,8 @@ public static partial class PreferenceFields
                 false,
                 p => p.Division.Baths,
                 (p, v) => p with { Division = p.Division with { Baths = v } },
-                "each its own circuit",
-                "two on a storey together"
+                (BathsBy.Apart, "each its own circuit"),
+                (BathsBy.Together, "two on a storey together")
             ),
             Choice(
                 "outdoor",
@@ -143,8 +143,8 @@ public static partial class PreferenceFields
                 false,
                 p => p.Division.Outdoor,
                 (p, v) => p with { Division = p.Division with { Outdoor = v } },
-                "near ones together, far ones from inside",
-                "all on one circuit"
+                (OutdoorCircuit.Nearest, "near ones together, far ones from inside"),
+                (OutdoorCircuit.One, "all on one circuit")
             ),
             Choice(
                 "island",
@@ -154,8 +154,8 @@ public static partial class PreferenceFields
                 false,
                 p => p.Division.Island,
                 (p, v) => p with { Division = p.Division with { Island = v } },
-                "with a counter",
-                "with the dining walls"
+                (IslandWith.Counter, "with a counter"),
+                (IslandWith.Dining, "with the dining walls")
             ),
             Choice(
                 "doorOperator",
@@ -165,8 +165,8 @@ public static partial class PreferenceFields
                 false,
                 p => p.Division.DoorOperator,
                 (p, v) => p with { Division = p.Division with { DoorOperator = v } },
-                "with the garage",
-                "by itself"
+                (DoorOperator.WithGarage, "with the garage"),
+                (DoorOperator.Alone, "by itself")
             ),
             Choice(
                 "alarms",
@@ -176,8 +176,8 @@ public static partial class PreferenceFields
                 false,
                 p => p.Division.Alarms,
                 (p, v) => p with { Division = p.Division with { Alarms = v } },
-                "with hall or bedroom lights",
-                "on a circuit of their own"
+                (AlarmsWith.Lights, "with hall or bedroom lights"),
+                (AlarmsWith.Alone, "on a circuit of their own")
             ),
         ];
 }

@@ -15,8 +15,8 @@ public static partial class PreferenceFields
                 false,
                 p => p.RoughTesting,
                 (p, v) => p with { RoughTesting = v },
-                "test the cables dead, connect after the inspection",
-                "temporary power and a live test"
+                (RoughTesting.Dead, "test the cables dead, connect after the inspection"),
+                (RoughTesting.Live, "temporary power and a live test")
             ),
             Choice(
                 "largeAppliances",
@@ -26,8 +26,8 @@ public static partial class PreferenceFields
                 false,
                 p => p.LargeAppliances,
                 (p, v) => p with { LargeAppliances = v },
-                "in the main panel",
-                "in the nearest panel"
+                (LargeAppliances.MainPanel, "in the main panel"),
+                (LargeAppliances.NearestPanel, "in the nearest panel")
             ),
             Choice(
                 "panelOrder",
@@ -37,10 +37,10 @@ public static partial class PreferenceFields
                 false,
                 p => p.PanelOrder,
                 (p, v) => p with { PanelOrder = v },
-                "largest first",
-                "by circuit number",
-                "by room",
-                "protection devices together"
+                (PanelOrder.LargestFirst, "largest first"),
+                (PanelOrder.ByNumber, "by circuit number"),
+                (PanelOrder.ByRoom, "by room"),
+                (PanelOrder.ProtectionTogether, "protection devices together")
             ),
             Choice(
                 "circuitNumbers",
@@ -50,8 +50,8 @@ public static partial class PreferenceFields
                 false,
                 p => p.CircuitNumbers,
                 (p, v) => p with { CircuitNumbers = v },
-                "the space of its breaker",
-                "in order, as they are pulled"
+                (NumberBy.Space, "the space of its breaker"),
+                (NumberBy.Order, "in order, as they are pulled")
             ),
             Choice(
                 "legBalance",
@@ -61,8 +61,8 @@ public static partial class PreferenceFields
                 false,
                 p => p.LegBalance,
                 (p, v) => p with { LegBalance = v },
-                "connected load",
-                "expected load"
+                (LegBalanceBy.Connected, "connected load"),
+                (LegBalanceBy.Expected, "expected load")
             ),
             Distance(
                 "panelTop",
@@ -104,8 +104,8 @@ public static partial class PreferenceFields
                 false,
                 p => p.ServiceMethod,
                 (p, v) => p with { ServiceMethod = v },
-                "the optional method",
-                "the standard method"
+                (ServiceMethod.Optional, "the optional method"),
+                (ServiceMethod.Standard, "the standard method")
             ),
         ];
 }

@@ -15,8 +15,8 @@ public static partial class PreferenceFields
                 true,
                 p => p.GroundFault,
                 (p, v) => p with { GroundFault = v },
-                "breaker",
-                "first receptacle of the chain"
+                (ProtectionPlace.Breaker, "breaker"),
+                (ProtectionPlace.FirstReceptacle, "first receptacle of the chain")
             ),
             Choice(
                 "arcFault",
@@ -26,8 +26,8 @@ public static partial class PreferenceFields
                 true,
                 p => p.ArcFault,
                 (p, v) => p with { ArcFault = v },
-                "combination breaker",
-                "first outlet where the home run qualifies"
+                (ArcFaultPlace.Breaker, "combination breaker"),
+                (ArcFaultPlace.FirstOutlet, "first outlet where the home run qualifies")
             ),
             Choice(
                 "bothKinds",
@@ -37,8 +37,8 @@ public static partial class PreferenceFields
                 true,
                 p => p.BothKinds,
                 (p, v) => p with { BothKinds = v },
-                "dual-function breaker",
-                "arc-fault breaker and ground-fault receptacle"
+                (BothKinds.DualFunction, "dual-function breaker"),
+                (BothKinds.BreakerAndReceptacle, "arc-fault breaker and ground-fault receptacle")
             ),
             Choice(
                 "homeRunMethod",
@@ -48,8 +48,8 @@ public static partial class PreferenceFields
                 true,
                 p => p.HomeRunMethod,
                 (p, v) => p with { HomeRunMethod = v },
-                "nonmetallic-sheathed cable",
-                "metal-clad or armored cable, or steel raceway"
+                (HomeRunMethod.Sheathed, "nonmetallic-sheathed cable"),
+                (HomeRunMethod.Metal, "metal-clad or armored cable, or steel raceway")
             ),
             Choice(
                 "connections",
@@ -59,8 +59,8 @@ public static partial class PreferenceFields
                 true,
                 p => p.Connections,
                 (p, v) => p with { Connections = v },
-                "pigtail",
-                "feed through the device"
+                (Connections.Pigtail, "pigtail"),
+                (Connections.FeedThrough, "feed through the device")
             ),
         ];
 }

@@ -49,14 +49,6 @@ public static partial class PreferenceFields
         Yes,
     }
 
-    // What of the methods anybody may want.
-    private enum OutsideWays
-    {
-        PvcConduit,
-        RigidConduit,
-        DirectBurial,
-    }
-
     private enum Terminals
     {
         C60,
@@ -76,26 +68,23 @@ public static partial class PreferenceFields
         bool perCircuit,
         Func<Preferences, T> read,
         Func<Preferences, T, Preferences> write,
-        params string[] words
+        params (T Value, string Words)[] schools
     )
-        where T : struct, Enum
-    {
-        var values = Enum.GetValues<T>();
-        return new(
+        where T : struct, Enum =>
+        new(
             key,
             group,
             title,
             why,
             perCircuit,
-            [.. values.Select((v, i) => (Word(v), words[i]))],
+            [.. schools.Select(s => (Word(s.Value), s.Words))],
             p => Word(read(p)),
             (p, text) =>
             {
-                var at = Array.FindIndex(values, v => Word(v) == text);
-                return at < 0 ? (null, $"{title}: choose one of the list.") : (write(p, values[at]), "");
+                var at = Array.FindIndex(schools, s => Word(s.Value) == text);
+                return at < 0 ? (null, $"{title}: choose one of the list.") : (write(p, schools[at].Value), "");
             }
         );
-    }
 
     private static PreferenceField Whole(
         string key,

@@ -39,15 +39,15 @@ public sealed record CircuitLoad(int Volts, VoltAmperes Connected, Amperes Actua
                 new Derivation("Load on the circuit", $"{fixedVa}, {fixedAmps}")
                 {
                     Formula = $"{fixedVa.Value:0} / {volts} = {fixedAmps.Value:0.0#} A",
-                    Citation = "220.52",
-                    Because = "Small-appliance and laundry circuits are taken at 1500 VA each, whatever hangs on them.",
+                    Citation = edition.Cite(purpose == CircuitPurpose.Laundry ? "service.laundry" : "service.smallAppliance"),
+                    Because = $"Small-appliance and laundry circuits are taken at {fixedVa.Value:0} VA each, whatever hangs on them.",
                 }
             );
         }
 
         if (appliances.Count == boxes.Count && AsOneRange(appliances) is { } range)
         {
-            var demand = CookingDemand.OfRange(range);
+            var demand = CookingDemand.OfRange(range, edition);
             var amps = demand.Demand.At(volts);
             return new(
                 volts,
@@ -61,7 +61,8 @@ public sealed record CircuitLoad(int Volts, VoltAmperes Connected, Amperes Actua
                     Because =
                         appliances.Count == 1
                             ? "A range's circuit may use the demand table."
-                            : "One cooktop and up to two ovens of a room on one circuit count as a range of their sum (220.55 note 4).",
+                            : $"One cooktop and up to two ovens of a room on one circuit count as a range of their sum "
+                                + $"({edition.Cite("service.cooking")} note 4).",
                     Steps = [.. appliances.Select(a => Derivation.Fact(a.Name, $"{a.Load}", "nameplate")), demand.Derivation],
                 }
             );
@@ -74,13 +75,14 @@ public sealed record CircuitLoad(int Volts, VoltAmperes Connected, Amperes Actua
 
         // The largest motor counts a quarter more (430.22, 430.24); one that runs on and on has that already.
         var motor = loads.Where(l => l is { Motor: true, Continuous: false }).Select(l => l.Load).DefaultIfEmpty(VoltAmperes.Zero).Max();
-        var more = motor * 0.25;
+        var moreShare = edition.Number("motorWireShare");
+        var more = motor * moreShare;
         var sizing = ((steady * factor) + rest + more).At(volts);
         var parts = new[]
         {
             steady.Value > 0 ? $"{steady.Value:0} x {factor:0.00}" : "",
             rest.Value > 0 || steady.Value <= 0 ? $"{rest.Value:0}" : "",
-            more.Value > 0 ? $"{motor.Value:0} x 0.25" : "",
+            more.Value > 0 ? $"{motor.Value:0} x {moreShare:0.00}" : "",
         }
             .Where(p => p.Length > 0)
             .ToList();

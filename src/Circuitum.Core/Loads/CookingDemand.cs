@@ -21,7 +21,8 @@ public sealed record CookingDemand(VoltAmperes Demand, string Column, Derivation
 
     /// <summary>Demand of one range.</summary>
     /// <param name="nameplate">Its nameplate, at most 27 kW.</param>
-    public static CookingDemand OfRange(VoltAmperes nameplate) => Of([nameplate]);
+    /// <param name="edition">The edition, for the section.</param>
+    public static CookingDemand OfRange(VoltAmperes nameplate, CodeEdition edition) => Of([nameplate], edition);
 
     /// <summary>Whether an appliance is large enough for the table.</summary>
     /// <param name="nameplate">Its nameplate.</param>
@@ -32,8 +33,9 @@ public sealed record CookingDemand(VoltAmperes Demand, string Column, Derivation
     /// is less, else by column C and the average, none counted under 12 kW. What is not over 1-3/4 kW counts in full.
     /// </summary>
     /// <param name="nameplates">Their nameplates, each at most 27 kW; as many as <see cref="Most"/>.</param>
+    /// <param name="edition">The edition, for the section.</param>
     /// <exception cref="ArgumentException">None, or more than the table has.</exception>
-    public static CookingDemand Of(IReadOnlyList<VoltAmperes> nameplates)
+    public static CookingDemand Of(IReadOnlyList<VoltAmperes> nameplates, CodeEdition edition)
     {
         if (nameplates.Count == 0 || nameplates.Count > Most)
             throw new ArgumentException($"Cooking demand is for 1 to {Most} appliances.", nameof(nameplates));
@@ -41,9 +43,9 @@ public sealed record CookingDemand(VoltAmperes Demand, string Column, Derivation
         double[] plates = [.. nameplates.Where(InTable).Select(p => p.Value / 1000)];
         var full = nameplates.Where(p => !InTable(p)).Sum(p => p.Value / 1000);
         if (plates.Length == 0)
-            return Done(full, $"{full:0.##} kW in full", "under the table", steps);
+            return Done(full, $"{full:0.##} kW in full", "under the table", steps, edition);
         var (demand, formula, column) = OfTable(plates);
-        return Done(demand + full, full > 0 ? $"{formula} + {full:0.##} kW in full" : formula, column, steps);
+        return Done(demand + full, full > 0 ? $"{formula} + {full:0.##} kW in full" : formula, column, steps, edition);
     }
 
     private static (double Kilowatts, string Formula, string Column) OfTable(double[] plates)
@@ -73,7 +75,7 @@ public sealed record CookingDemand(VoltAmperes Demand, string Column, Derivation
 
     private static CookingRow Row(int count) => CodeLibrary.Families.RangeDemand.First(r => r.Count == count);
 
-    private static CookingDemand Done(double kilowatts, string formula, string column, IEnumerable<Derivation> steps)
+    private static CookingDemand Done(double kilowatts, string formula, string column, IEnumerable<Derivation> steps, CodeEdition edition)
     {
         var demand = new VoltAmperes(kilowatts * 1000);
         return new(
@@ -82,7 +84,7 @@ public sealed record CookingDemand(VoltAmperes Demand, string Column, Derivation
             new("Cooking demand", $"{demand}")
             {
                 Formula = formula,
-                Citation = $"220.55, {column}",
+                Citation = $"{edition.Cite("service.cooking")}, {column}",
                 Steps = [.. steps],
             }
         );

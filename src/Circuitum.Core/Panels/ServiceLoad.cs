@@ -16,12 +16,12 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
     public static ServiceLoad Standard(ServiceCase c, CodeEdition edition)
     {
         var (general, steps) = ServiceParts.General(c, edition);
-        var demand = ServiceParts.Demand(general);
+        var (demand, formula) = ServiceParts.Demand(general, edition);
         var lines = new List<Derivation>
         {
             new("General load after demand", $"{demand:#,0} VA")
             {
-                Formula = general > 120_000 ? "3000 + 117,000 x 0.35 + rest x 0.25" : $"3000 + {Math.Max(0, general - 3000):#,0} x 0.35",
+                Formula = formula,
                 Citation = edition.Cite("service.demand"),
                 Steps = [.. steps],
             },
@@ -52,7 +52,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
                     new(item.Name, "0 VA")
                     {
                         Formula = $"{item.Load} by its plate",
-                        Citation = "220.52(A), exception",
+                        Citation = edition.Cite("service.refrigerator"),
                         Because = "A kitchen refrigerator on a circuit of its own is left out of this method.",
                     }
                 );
@@ -61,7 +61,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
                     item.Name,
                     item.Load.Value,
                     item.Kind == ServiceItemKind.Outlets ? "as planned, outlet by outlet" : "as its plate says",
-                    item.Kind == ServiceItemKind.Outlets ? "220.14" : "220.14(A)",
+                    edition.Cite(item.Kind == ServiceItemKind.Outlets ? "service.outlets" : "service.plate"),
                     []
                 );
         }
@@ -69,13 +69,13 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking).ToList();
         if (cooking.Count > 0)
         {
-            var d = ServiceParts.Cooking(cooking);
+            var d = ServiceParts.Cooking(cooking, edition);
             total += d.Demand.Value;
             lines.Add(
                 new(string.Join(" and ", cooking.Select(i => i.Name)), $"{d.Demand}")
                 {
                     Formula = cooking.Count == 1 ? "demand table" : $"demand table for {cooking.Count}",
-                    Citation = "220.55",
+                    Citation = edition.Cite("service.cooking"),
                     Steps = [d.Derivation],
                 }
             );
@@ -86,7 +86,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
                 item.Name,
                 Math.Max(edition.Number("dryerLeastVa"), item.Load.Value),
                 $"the larger of {edition.Number("dryerLeastVa"):0} VA and the nameplate",
-                "220.54",
+                edition.Cite("service.dryer"),
                 [item]
             );
         foreach (var item in c.Items.Where(i => i.Kind == ServiceItemKind.Charging))
@@ -106,7 +106,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
                 "Heating or cooling, the larger",
                 larger,
                 $"heat {pump + heat:#,0}; cooling {cooling + pump:#,0}; loads that run together are added",
-                "220.51, 220.60",
+                edition.Cite("service.climate"),
                 [.. c.Items.Where(i => i.Kind is ServiceItemKind.HeatPump or ServiceItemKind.Heating or ServiceItemKind.Cooling)]
             );
         var coolingRuns = cooling + pump >= pump + heat;
@@ -114,7 +114,14 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         if (motors.Count > 0)
         {
             var largest = motors.MaxBy(m => m.Load)!;
-            Add("Largest motor", largest.Load.Value * 0.25, $"{largest.Load.Value:#,0} x 0.25 ({largest.Name})", "220.50", []);
+            var more = edition.Number("motorMoreShare");
+            Add(
+                "Largest motor",
+                largest.Load.Value * more,
+                $"{largest.Load.Value:#,0} x {more:0.00} ({largest.Name})",
+                edition.Cite("service.motor"),
+                []
+            );
         }
 
         return Done(ServiceMethod.Standard, total, lines, edition.Cite("service.standard"), c);
@@ -149,13 +156,15 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
             )
             .ToList();
         var all = general + appliances.Sum(i => i.Load.Value);
-        var demand = Math.Min(all, 10_000) + (Math.Max(0, all - 10_000) * 0.4);
+        var (first, rest) = (edition.Number("optionalFirstVa"), edition.Number("optionalRestShare"));
+        var over = Math.Max(0, all - first);
+        var demand = Math.Min(all, first) + (over * rest);
         var lines = new List<Derivation>
         {
             new("General and appliances after demand", $"{demand:#,0} VA")
             {
-                Formula = $"10,000 + {Math.Max(0, all - 10_000):#,0} x 0.40",
-                Citation = "220.82(B)",
+                Formula = $"{first:#,0} + {over:#,0} x {rest:0.00}",
+                Citation = edition.Cite("service.optionalGeneral"),
                 Steps = [.. steps, .. appliances.Select(i => Derivation.Fact(i.Name, $"{i.Load}"))],
             },
         };
@@ -163,7 +172,8 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         var heat = ServiceParts.Sum(c, ServiceItemKind.Heating);
         var cooling = ServiceParts.Sum(c, ServiceItemKind.Cooling);
         var separately = c.Items.Count(i => i.Kind == ServiceItemKind.Heating);
-        var heatShare = pump > 0 || separately < 4 ? 0.65 : 0.4;
+        var many = pump <= 0 && separately >= edition.Number("optionalHeatMany");
+        var heatShare = edition.Number(many ? "optionalHeatManyShare" : "optionalHeatShare");
         var withHeat = pump + (heat * heatShare);
         var larger = Math.Max(withHeat, cooling + pump);
         if (larger > 0)
@@ -172,7 +182,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
                 new("Heating or cooling, the larger", $"{larger:#,0} VA")
                 {
                     Formula = $"heat {pump:#,0} + {heat:#,0} x {heatShare:0.00} = {withHeat:#,0}; cooling {cooling + pump:#,0}",
-                    Citation = "220.82(C)",
+                    Citation = edition.Cite("service.optionalClimate"),
                 }
             );
         }
@@ -186,7 +196,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
     public static Derivation Neutral(ServiceCase c, CodeEdition edition)
     {
         var (general, _) = ServiceParts.General(c, edition);
-        var demand = ServiceParts.Demand(general);
+        var (demand, _) = ServiceParts.Demand(general, edition);
         var lines = new List<Derivation>
         {
             new("General load after demand", $"{demand:#,0} VA") { Citation = edition.Cite("service.demand") },
@@ -207,7 +217,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         Add(
             "Appliances of 120 V",
             fixedVa,
-            string.Join(" + ", on.Select(i => $"{i.Load.Value:0}")) + (factor < 1 ? ", large ones x 0.75" : ""),
+            string.Join(" + ", on.Select(i => $"{i.Load.Value:0}")) + (factor < 1 ? $", large ones x {factor:0.00}" : ""),
             edition.Cite("service.appliances")
         );
         var others = c
@@ -219,24 +229,31 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
             "What is plugged in where it has its place, lights and receptacles of other buildings",
             others.Sum(i => i.Load.Value),
             string.Join(" + ", others.Select(i => $"{i.Load.Value:0}")),
-            "220.14"
+            edition.Cite("service.outlets")
         );
         var heat = c.Items.Where(i => i.Kind is ServiceItemKind.Heating or ServiceItemKind.Charging && i.Neutral).ToList();
-        Add("Heating of 120 V", heat.Sum(i => i.Load.Value), string.Join(" + ", heat.Select(i => $"{i.Load.Value:0}")), "220.51");
+        Add(
+            "Heating of 120 V",
+            heat.Sum(i => i.Load.Value),
+            string.Join(" + ", heat.Select(i => $"{i.Load.Value:0}")),
+            edition.Cite("service.heating")
+        );
         var cooking = c.Items.Where(i => i.Kind == ServiceItemKind.Cooking && i.Neutral).ToList() is { Count: > 0 } some
-            ? ServiceParts.Cooking(some).Demand.Value
+            ? ServiceParts.Cooking(some, edition).Demand.Value
             : 0;
-        Add("Cooking", cooking * 0.7, $"{cooking:#,0} x 0.70", "220.61(B)");
+        var share = edition.Number("neutralShare");
+        Add("Cooking", cooking * share, $"{cooking:#,0} x {share:0.00}", edition.Cite("service.neutralShare"));
         var dryer = c
             .Items.Where(i => i.Kind == ServiceItemKind.Dryer && i.Neutral)
             .Sum(i => Math.Max(edition.Number("dryerLeastVa"), i.Load.Value));
-        Add("Dryer", dryer * 0.7, $"{dryer:#,0} x 0.70", "220.61(B)");
+        Add("Dryer", dryer * share, $"{dryer:#,0} x {share:0.00}", edition.Cite("service.neutralShare"));
         var motor = c.Items.Where(i => i.Motor && i.Neutral).Select(i => i.Load.Value).DefaultIfEmpty(0).Max();
-        Add("Largest motor of 120 V", motor * 0.25, $"{motor:#,0} x 0.25", "220.50");
+        var more = edition.Number("motorMoreShare");
+        Add("Largest motor of 120 V", motor * more, $"{motor:#,0} x {more:0.00}", edition.Cite("service.motor"));
         return new("Neutral load", $"{total:#,0} VA, {total / 240:0.0} A")
         {
             Formula = $"{total:#,0} / 240 = {total / 240:0.0} A",
-            Citation = "220.61",
+            Citation = edition.Cite("service.neutral"),
             Because = "What 240 V takes without a neutral is left out. By the standard method.",
             Steps = [.. lines],
         };

@@ -37,26 +37,36 @@ internal static class ServiceParts
                 new("Small-appliance circuits", $"{small:#,0} VA")
                 {
                     Formula = $"{kitchens} x {edition.Number("smallApplianceVa"):0}",
-                    Citation = "220.52(A)",
+                    Citation = edition.Cite("service.smallAppliance"),
                 },
                 new("Laundry circuits", $"{laundry:#,0} VA")
                 {
                     Formula = $"{laundries} x {edition.Number("laundryVa"):0}",
-                    Citation = "220.52(B)",
+                    Citation = edition.Cite("service.laundry"),
                 },
             ]
         );
     }
 
-    // The first 3000 VA in full, to 120,000 at 35 percent, the rest at 25.
-    internal static double Demand(double general) =>
-        Math.Min(general, 3000) + (Math.Clamp(general - 3000, 0, 117_000) * 0.35) + (Math.Max(0, general - 120_000) * 0.25);
+    // The first part in full, a middle part at one share, the rest at another.
+    internal static (double Demand, string Formula) Demand(double general, CodeEdition edition)
+    {
+        var (first, middle) = (edition.Number("demandFirstVa"), edition.Number("demandMiddleVa"));
+        var (share, rest) = (edition.Number("demandMiddleShare"), edition.Number("demandRestShare"));
+        var over = Math.Max(0, general - first);
+        return (
+            Math.Min(general, first) + (Math.Min(over, middle - first) * share) + (Math.Max(0, general - middle) * rest),
+            general > middle
+                ? $"{first:0} + {middle - first:#,0} x {share:0.00} + rest x {rest:0.00}"
+                : $"{first:0} + {over:#,0} x {share:0.00}"
+        );
+    }
 
     // More than the table has do not stand in one house; those over it count in full.
-    internal static CookingDemand Cooking(List<ServiceItem> items)
+    internal static CookingDemand Cooking(List<ServiceItem> items, CodeEdition edition)
     {
         var all = items.OrderByDescending(i => i.Load.Value).Select(i => i.Load).ToList();
-        var d = CookingDemand.Of([.. all.Take(CookingDemand.Most)]);
+        var d = CookingDemand.Of([.. all.Take(CookingDemand.Most)], edition);
         return all.Count <= CookingDemand.Most
             ? d
             : d with

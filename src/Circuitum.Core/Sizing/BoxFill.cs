@@ -22,17 +22,22 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
                 $"{wire.Count} conductors {wire.Size} AWG",
                 wire.Count * Allowance(wire.Size),
                 $"{wire.Count} x {Allowance(wire.Size):0.00}",
-                "314.16(B)(1)"
+                edition.Cite("box.countConductors")
             );
         var largest = Largest(contents.Conductors.Concat(contents.Grounds));
         if (contents.Clamps && largest is not null)
-            Add("clamps inside, one of the largest conductor", Allowance(largest), $"1 x {Allowance(largest):0.00}", "314.16(B)(2)");
+            Add(
+                "clamps inside, one of the largest conductor",
+                Allowance(largest),
+                $"1 x {Allowance(largest):0.00}",
+                edition.Cite("box.countClamps")
+            );
         if (contents.Fittings > 0 && largest is not null)
             Add(
                 "support fittings",
                 contents.Fittings * Allowance(largest),
                 $"{contents.Fittings} x {Allowance(largest):0.00}",
-                "314.16(B)(3)"
+                edition.Cite("box.countFittings")
             );
         foreach (var group in contents.Devices.GroupBy(d => d))
         {
@@ -42,7 +47,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
                     + $"{(group.Key.Wide ? ", wider than one gang" : "")}",
                 group.Count() * each,
                 $"{group.Count()} x {(group.Key.Wide ? 4 : 2)} x {Allowance(group.Key.Size):0.00}",
-                "314.16(B)(4)"
+                edition.Cite("box.countDevices")
             );
         }
 
@@ -55,7 +60,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
                 $"{grounds} ground{(grounds > 1 ? "s" : "")}",
                 one + (more * one / 4),
                 more > 0 ? $"{one:0.00} + {more} x {one / 4:0.00}" : $"1 x {one:0.00}",
-                "314.16(B)(5)"
+                edition.Cite("box.countGrounds")
             );
         }
 

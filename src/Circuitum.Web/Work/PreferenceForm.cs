@@ -1,3 +1,4 @@
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Web.Work;
@@ -5,4 +6,5 @@ namespace Circuitum.Web.Work;
 /// <summary>Preferences in a form.</summary>
 /// <param name="Now">As they are.</param>
 /// <param name="Company">The company's, to hold them against, or none.</param>
-public sealed record PreferenceForm(Preferences Now, Preferences? Company);
+/// <param name="Edition">Whose numbers and sections the explanations tell.</param>
+public sealed record PreferenceForm(Preferences Now, Preferences? Company, CodeEdition Edition);
