@@ -11,6 +11,8 @@ internal static class BoxFixes
 {
     internal static FindingFix Propose(RoomShape room) => new($"Propose the boxes of {room.Room.Name}", new ProposeBoxes(room.Room.Id));
 
+    internal static FindingFix ProposeAll => new("Propose the boxes of the house", new ProposeBoxes(null));
+
     internal static FindingFix AddReceptacle(RoomShape room, int wall, Length along) =>
         new("Add a receptacle there", new AddBox(BoxKind.Receptacle, room.Room.Id, wall, along, null));
 

@@ -6,25 +6,21 @@ namespace Circuitum.Core.Checks;
 /// <summary>The door to the checks: runs them all and sorts what they find.</summary>
 public static class CheckList
 {
-    // A check is found by being there: a class of its own, in the order of its name.
-    private static readonly ImmutableArray<ICheck> All =
+    // A rule's check is found by being there: a class of its own, in the order of its name.
+    private static readonly ImmutableArray<CheckedRule> All =
     [
-        .. typeof(ICheck)
+        .. typeof(CheckedRule)
             .Assembly.GetTypes()
-            .Where(t => t is { IsClass: true, IsAbstract: false } && t.IsAssignableTo(typeof(ICheck)))
+            .Where(t => !t.IsAbstract && t.IsAssignableTo(typeof(CheckedRule)))
             .OrderBy(t => t.Name, StringComparer.Ordinal)
-            .Select(t => (ICheck)Activator.CreateInstance(t)!),
+            .Select(t => (CheckedRule)Activator.CreateInstance(t)!),
     ];
 
     /// <summary>The rules whose breach gives a finding.</summary>
-    public static ImmutableHashSet<string> Checked { get; } = [.. All.SelectMany(c => c.Rules)];
+    public static ImmutableHashSet<string> Checked { get; } = [.. All.Select(c => c.Id)];
 
-    /// <summary>The rules that each check finds, by the name of its class.</summary>
-    internal static IEnumerable<(string Check, ImmutableArray<string> Rules)> ByCheck => All.Select(c => (c.GetType().Name, c.Rules));
-
-    /// <summary>The rules of which each check finds a breach in a house; those that an authority added are declared by the job.</summary>
-    internal static IEnumerable<(string Check, IEnumerable<string> Rules)> ByCheckIn(JobAnalysis analysis) =>
-        All.Select(c => (c.GetType().Name, c.Find(analysis).Select(f => f.RuleId).Where(r => !analysis.Edition.Demands.ContainsKey(r))));
+    /// <summary>The check of each rule.</summary>
+    internal static ImmutableArray<CheckedRule> Rules => All;
 
     /// <summary>The rules that the product only names: nobody but the inspector looks at them.</summary>
     public static ImmutableHashSet<string> LeftToTheInspector { get; } = ["service.surge", "service.emergency"];
@@ -33,6 +29,7 @@ public static class CheckList
     public static ImmutableArray<Finding> Run(JobAnalysis analysis) =>
         [
             .. All.SelectMany(c => c.Find(analysis))
+                .Concat(LocalRules.Find(analysis))
                 .Where(f => analysis.Edition.InForce(f.RuleId))
                 .OrderBy(f => f.Severity)
                 .ThenBy(f => f.RuleId, StringComparer.Ordinal)
@@ -47,10 +44,10 @@ public static class CheckList
         var alone = analysis with { Circuits = [circuit], ByBox = circuit.Run.Segments.ToImmutableDictionary(h => h.To, _ => circuit) };
         return
         [
-            .. All.OfType<ICircuitCheck>()
-                .SelectMany(c => c.Find(alone))
+            .. All.SelectMany(c => c.InCircuit(alone, circuit))
                 .Where(f => analysis.Edition.InForce(f.RuleId))
-                .OrderBy(f => f.Severity),
+                .OrderBy(f => f.Severity)
+                .ThenBy(f => f.RuleId, StringComparer.Ordinal),
         ];
     }
 

@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
@@ -6,11 +5,9 @@ using Circuitum.Core.Jobs;
 namespace Circuitum.Core.Checks;
 
 /// <summary>Rules that amendment layers add. Those about protection are found like any other outlet without its protection.</summary>
-internal sealed class LocalRules : ICheck
+internal static class LocalRules
 {
-    public ImmutableArray<string> Rules => [];
-
-    public IEnumerable<Finding> Find(JobAnalysis a) => a.Edition.Demands.SelectMany(d => Find(a, d.Key, d.Value));
+    internal static IEnumerable<Finding> Find(JobAnalysis a) => a.Edition.Demands.SelectMany(d => Find(a, d.Key, d.Value));
 
     private static IEnumerable<Finding> Find(JobAnalysis a, string rule, LocalDemand demand)
     {

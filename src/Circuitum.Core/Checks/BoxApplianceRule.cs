@@ -1,0 +1,38 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Codes;
+
+namespace Circuitum.Core.Checks;
+
+/// <summary>An outlet for each appliance.</summary>
+internal sealed class BoxApplianceRule : CheckedRule
+{
+    internal override string Id => "box.appliance";
+
+    internal override IEnumerable<Finding> InHouse(JobAnalysis a)
+    {
+        var most = a.Edition.Number("applianceReceptacleReachIn");
+        foreach (var appliance in a.Job.Appliances)
+        {
+            if (a.Job.Decisions.Boxes.FirstOrDefault(b => b.Appliance == appliance.Id) is not { } box)
+                yield return Breach(a, $"{ApplianceFacts.Of(appliance).Name} has no outlet.", Subject.Appliance(appliance.Id)) with
+                {
+                    Fix = BoxFixes.Propose(a.House[appliance.Room]),
+                };
+            else if (
+                box.Room == appliance.Room
+                && Places.InchesTo(a.House[box.Room], appliance.Spot, Places.Of(a.House, box)) is var inches
+                && inches > most
+            )
+                yield return Breach(
+                    a,
+                    $"The outlet for {ApplianceFacts.Of(appliance).Name} is {inches / 12:0.0} ft away; the limit is "
+                        + $"{a.Edition.Say("applianceReceptacleReachIn")}.",
+                    Subject.Box(box.Id)
+                ) with
+                {
+                    Fix = BoxFixes.MoveTo("Move it to the appliance", box.Id, Places.Of(a.House[appliance.Room], appliance.Spot)),
+                };
+        }
+    }
+}

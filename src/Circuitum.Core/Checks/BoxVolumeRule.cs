@@ -1,0 +1,26 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Analysis;
+
+namespace Circuitum.Core.Checks;
+
+/// <summary>A box that holds what is in it.</summary>
+internal sealed class BoxVolumeRule : CheckedRule
+{
+    internal override string Id => "box.volume";
+
+    internal override IEnumerable<Finding> InHouse(JobAnalysis a)
+    {
+        foreach (var box in a.Job.Decisions.Boxes)
+        {
+            if (a.Specs.GetValueOrDefault(box.Id) is { Fill: { } fill, Entry: { } entry } && fill.Inches3 > entry.Volume + 1e-9)
+                yield return Breach(
+                    a,
+                    $"{a.House[box.Room].Room.Name}: {box.Id} needs {fill.Inches3:0.00} in3; a {entry.Name} holds {entry.Volume:0.0}.",
+                    Subject.Box(box.Id)
+                ) with
+                {
+                    Fix = box.Size is null ? null : BoxFixes.Change("Take the smallest that serves", box.Id, new() { Size = "" }),
+                };
+        }
+    }
+}

@@ -1,0 +1,30 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Jobs;
+
+namespace Circuitum.Core.Checks;
+
+/// <summary>No switch in a tub or shower, nothing hanging over it.</summary>
+internal sealed class BoxWetRule : CheckedRule
+{
+    internal override string Id => "box.wet";
+
+    internal override IEnumerable<Finding> InHouse(JobAnalysis a)
+    {
+        foreach (var (shape, wet, box, inches) in TubSpace.Near(a))
+        {
+            if (box.Kind == BoxKind.Switch && inches <= 0)
+                yield return Breach(
+                    a,
+                    $"{shape.Room.Name}: the switch {box.Id} stands inside the space of the {TubSpace.Name(wet)}.",
+                    Subject.Box(box.Id)
+                );
+            if (box.Fixture is LightStyle.Pendant or LightStyle.Fan && inches < a.Edition.Number("hangingZoneIn"))
+                yield return Breach(
+                    a,
+                    $"{shape.Room.Name}: {box.Id} hangs {TubSpace.Say(inches)} from the {TubSpace.Name(wet)}; no hanging light or fan "
+                        + $"within {a.Edition.Say("hangingZoneIn")} across and {a.Edition.Say("tubZoneUpIn")} up.",
+                    Subject.Box(box.Id)
+                );
+        }
+    }
+}

@@ -1,0 +1,27 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Jobs;
+
+namespace Circuitum.Core.Checks;
+
+/// <summary>Boxes on a breaker of their voltage.</summary>
+internal sealed class CircuitVoltsRule : CheckedRule
+{
+    internal override string Id => "circuit.volts";
+
+    internal override IEnumerable<Finding> InCircuit(JobAnalysis a, CircuitAnalysis c) =>
+        c
+            .Boxes.Where(b =>
+                c.Load.Volts == 240
+                && b.Kind != BoxKind.Switch
+                && (a.Job.ApplianceById(b.Appliance) is not { } x || ApplianceFacts.Of(x).Volts != 240)
+            )
+            .Select(b =>
+                Breach(
+                    a,
+                    $"{b.Id} works at 120 V; circuit {c.Number} ({c.Label}) has a two-pole breaker for 240 V.",
+                    Subject.Box(b.Id),
+                    Subject.Circuit(c.Number)
+                )
+            );
+}

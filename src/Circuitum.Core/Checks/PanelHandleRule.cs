@@ -1,0 +1,24 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Checks;
+
+/// <summary>The highest handle within reach.</summary>
+internal sealed class PanelHandleRule : CheckedRule
+{
+    internal override string Id => "panel.handle";
+
+    // From the top of the cabinet to the highest handle.
+    private static readonly Length AboveHandle = Length.Inches(4);
+
+    internal override IEnumerable<Finding> InHouse(JobAnalysis a) =>
+        a
+            .Panels.Where(at => at.Panel.Top > Length.Inches(a.Edition.Number("highestHandleIn")) + AboveHandle)
+            .Select(at =>
+                Breach(
+                    a,
+                    $"With its top at {LengthText.Show(at.Panel.Top)} the highest handle is out of reach.",
+                    Subject.Panel(at.Panel.Id)
+                )
+            );
+}

@@ -1,0 +1,28 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Checks;
+
+/// <summary>Staples as near as the boxes want them.</summary>
+internal sealed class WireStapleRule : CheckedRule
+{
+    internal override string Id => "wire.staple";
+
+    internal override IEnumerable<Finding> InHouse(JobAnalysis a)
+    {
+        if (a.Circuits.Length == 0)
+            yield break;
+        var p = a.Job.Preferences;
+        var plain = a.Specs.Values.Any(s => s.Entry is { Clamps: false, Metal: false });
+        var most = Length.Inches(a.Edition.Number(plain ? "stapleFromPlainBoxIn" : "stapleFromBoxIn"));
+        if (p.StapleFromBox > most)
+            yield return Breach(
+                a,
+                $"The job staples {LengthText.Show(p.StapleFromBox)} from a box; {LengthText.Show(most)} is the most"
+                    + $"{(plain ? " at boxes without clamps" : "")}."
+            );
+        var every = Length.Inches(a.Edition.Number("stapleEveryIn"));
+        if (p.StapleEvery > every)
+            yield return Breach(a, $"The job staples every {LengthText.Show(p.StapleEvery)}; {LengthText.Show(every)} is the most.");
+    }
+}
