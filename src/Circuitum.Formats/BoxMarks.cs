@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Xml;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 
@@ -127,7 +128,9 @@ internal static class BoxMarks
                 PlanSvg.Text(w, "small tag", x, y + 2.2, 6, "P");
                 return;
             default:
-                var volts = a.Job.ApplianceById(box.Appliance) is { } appliance ? Core.Codes.ApplianceFacts.Of(appliance).Volts : 120;
+                var volts = a.Job.ApplianceById(box.Appliance) is { } appliance
+                    ? ApplianceFacts.Of(appliance).Volts
+                    : CodeLibrary.Supply.ToNeutral;
                 Circle(4.6);
                 PlanSvg.Text(w, "small tag", x, y + 2, 4.6, volts.ToString(CultureInfo.InvariantCulture));
                 return;

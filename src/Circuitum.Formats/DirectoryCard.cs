@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Formats.Pdf;
 
@@ -140,8 +141,8 @@ public static class DirectoryCard
     // Where a sub-panel is fed from belongs on it (408.4(B)).
     private static string Source(JobAnalysis a, PanelAnalysis at) =>
         at.Feeder is { } f
-            ? $"120/240 V, {f.Breaker} A. Fed from {a.PanelById(f.From)!.Panel.Name}, "
+            ? $"{CodeLibrary.Supply.Name}, {f.Breaker} A. Fed from {a.PanelById(f.From)!.Panel.Name}, "
                 + $"{a.Job.RoomById(a.PanelById(f.From)!.Panel.Room)?.Name}, spaces "
                 + $"{string.Join(" and ", a.PanelById(f.From)!.Schedule.Where(r => r.Feeder == f).Select(r => r.Space))}"
-            : $"120/240 V, {at.Panel.MainBreaker} A main. Fed from the service";
+            : $"{CodeLibrary.Supply.Name}, {at.Panel.MainBreaker} A main. Fed from the service";
 }

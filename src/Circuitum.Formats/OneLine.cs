@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 
 namespace Circuitum.Formats;
 
@@ -33,7 +34,7 @@ public static class OneLine
         pen.Line(Left, 30, Left, 62, 2);
         pen.Circle(Left, 78, 16);
         pen.Text(Left - 5, 82, "M", 12, true);
-        pen.Text(Left + 26, 74, $"120/240 V, one phase, three wires; {sheet.Conductors.Result}", 11);
+        pen.Text(Left + 26, 74, $"{CodeLibrary.Supply.Name}, {CodeLibrary.Supply.Lines}; {sheet.Conductors.Result}", 11);
         pen.Text(
             Left + 26,
             90,

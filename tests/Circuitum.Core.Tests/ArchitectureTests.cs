@@ -121,8 +121,8 @@ public partial class ArchitectureTests
     [Fact]
     public void No_sentence_of_a_check_holds_a_number_that_an_edition_could_hold()
     {
-        // A unit and the two voltages of the supply are no limits.
-        string[] lawful = ["in3", "120 V", "240 V"];
+        // A unit is no limit.
+        string[] lawful = ["in3"];
         var wrong = Sources("src", "Circuitum.Core", "Checks")
             .SelectMany(file => Texts(file).Select(text => (File: Path.GetFileName(file), Text: text)))
             .Where(x => lawful.Aggregate(x.Text, (text, unit) => text.Replace(unit, "", StringComparison.Ordinal)).Any(char.IsDigit));
@@ -139,6 +139,27 @@ public partial class ArchitectureTests
             .Where(x => x.File != "Job.cs")
             .Where(x => Section().IsMatch(x.Text) || CodeLibrary.EditionIds.Any(id => x.Text.Contains(id, StringComparison.Ordinal)))
             .ShouldBeEmpty();
+
+    // The voltages of a house are those of its supply. What measures something else with the same number says so here.
+    [Fact]
+    public void No_code_of_the_core_holds_a_voltage_of_the_supply()
+    {
+        string[] others = ["LongestName = 120", "MostAside = 120", "dislike += 120", "inches = 2; inches < 240"];
+        Sources("src", "Circuitum.Core")
+            .SelectMany(file =>
+                CSharpSyntaxTree
+                    .ParseText(File.ReadAllText(file))
+                    .GetRoot()
+                    .DescendantTokens()
+                    .Where(t => t.IsKind(SyntaxKind.NumericLiteralToken) && t.ValueText is "120" or "240" || Volts().IsMatch(t.ValueText))
+                    .Select(t => (File: Path.GetFileName(file), Text: t.Parent!.Parent!.Parent!.ToString()))
+            )
+            .Where(x => !others.Any(x.Text.Contains))
+            .ShouldBeEmpty();
+    }
+
+    [GeneratedRegex(@"\b(120|240) V\b")]
+    private static partial Regex Volts();
 
     // What the strings of a file say outside the holes of interpolated ones.
     private static IEnumerable<string> Texts(string file) =>

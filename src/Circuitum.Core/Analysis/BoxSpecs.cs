@@ -53,7 +53,7 @@ internal static class BoxSpecs
         // What hardwired equipment is fed through has a disconnect before it, or a box or fitting at it.
         var cutoff = job.ApplianceById(box.Serves) is { } served ? ApplianceFacts.Of(served).Cutoff : Cutoff.None;
         var own = cutoff == Cutoff.Sight || box.Fixture == LightStyle.Recessed;
-        var contents = circuit?.Wire is null ? null : BoxCables.Contents(job, circuit, box, facts is { Volts: 240 });
+        var contents = circuit?.Wire is null ? null : BoxCables.Contents(job, circuit, box, facts is { Connection: Connection.TwoLines });
 
         // Boxes differ by their clamps alone in what must go into them; many sizes are tried.
         BoxFill?[] fills = [null, null];
@@ -133,7 +133,7 @@ internal static class BoxSpecs
             return "disconnect";
         var facts = ApplianceFacts.Of(appliance);
         var (poles, amps) = (
-            facts.Volts == 240 ? "two-pole" : "one-pole",
+            facts.Connection == Connection.TwoLines ? "two-pole" : "one-pole",
             Disconnects.FirstOrDefault(d => d >= (circuit?.Breaker ?? 0), Disconnects[^1])
         );
         return facts.Cutoff switch

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
@@ -30,7 +31,7 @@ public sealed record CircuitAnalysis
     public required ExpectedLoad Expected { get; init; }
 
     /// <summary>Poles of its breaker.</summary>
-    public int Poles => Load.Volts == 240 ? 2 : 1;
+    public int Poles => Load.Connection == Connection.TwoLines ? 2 : 1;
 
     /// <summary>Wire and breaker, or none when no cable carries the load.</summary>
     public required ConductorChoice? Wire { get; init; }

@@ -82,7 +82,7 @@ internal sealed partial class CircuitDeriver
         var loads = boxes.Select(b => BoxLoad.Of(job, b)).ToList();
         var alone = appliances.Count == 1 && boxes.Length == 1 ? appliances[0] : null;
         var hvac = alone is { Type.Hvac: true, MinimumCircuitAmpacity: not null } ? alone : null;
-        var receptacles = load.Volts == 120 ? boxes.Sum(b => Receptacles(b, appliances)) : 0;
+        var receptacles = load.Connection == Connection.OneLine ? boxes.Sum(b => Receptacles(b, appliances)) : 0;
         var breaker = circuit.Breaker ?? Usual(circuit, preferences, alone, load);
         var steady = loads.Where(l => l.Continuous).Sum(l => l.Load.Value) / load.Volts;
 
@@ -137,7 +137,7 @@ internal sealed partial class CircuitDeriver
             return alone.MaximumBreaker;
 
         // At another voltage the library's breaker means nothing.
-        var usual = alone.Volts == alone.Type.Volts ? alone.Type.Breaker : null;
+        var usual = alone.Connection == alone.Type.Connection ? alone.Type.Breaker : null;
         if (alone.Type.Id == "range" && alone.Load.Value >= edition.Number("rangeLeastVa"))
             usual = Math.Max(usual ?? 0, (int)edition.Number("rangeLeastBreaker"));
         return usual is { } u && LargestFor(edition, alone, load.Actual.Value) is { } most ? Math.Min(u, most) : usual;

@@ -63,7 +63,7 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
         );
         run = Cutoffs.Into(run, job, runs);
         var (size, home, drop, dropWhy, dropAt) = Sizes(circuit, preferences, wire, Measured(run, pulled), load);
-        var conductors = load.Volts == 240 && appliances.Any(a => a.Neutral) ? 3 : 2;
+        var conductors = load.Connection == Connection.TwoLines && appliances.Any(a => a.Neutral) ? 3 : 2;
         return new()
         {
             Circuit = circuit,

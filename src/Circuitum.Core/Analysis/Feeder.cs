@@ -123,7 +123,7 @@ public sealed record Feeder
         var ground = CodeLibrary.Conductors.Ground.First(g => breaker <= g.Breaker).Copper;
         var route = runs.Feeder(from, panel.Id);
         var cut = route.Length + (job.Preferences.PanelMakeUp * 2);
-        var drop = wire is null ? 0 : Conductor.DropVolts(route.Length, load.Current, wire.Row) / 240 * 100;
+        var drop = wire is null ? 0 : Conductor.DropVolts(route.Length, load.Current, wire.Row) / CodeLibrary.Supply.Between * 100;
         var run = FeederWay.Of(job, edition, panel, route, outside, conduit);
         var fill =
             conduit && wire is not null && wire.Row.AreaIn2 > 0
@@ -160,7 +160,7 @@ public sealed record Feeder
             Made = made,
             Derivation = new("Feeder", $"{breaker} A, {made}")
             {
-                Formula = $"{load.Total} / 240 = {load.Current.Value:0.0} A",
+                Formula = $"{load.Total} / {CodeLibrary.Supply.Between} = {load.Current.Value:0.0} A",
                 Citation = edition.Cite("feeder.size"),
                 Because =
                     panel.FeederBreaker is not null ? "As a person says."
@@ -201,7 +201,8 @@ public sealed record Feeder
                             new Derivation("Voltage drop under its load", $"{drop:0.0} percent")
                             {
                                 Formula =
-                                    $"2 x {route.Length.InFeet:0.#} ft x {load.Current.Value:0.#} A x {wire.Row.OhmPerKft} / 1000 / 240 V",
+                                    $"2 x {route.Length.InFeet:0.#} ft x {load.Current.Value:0.#} A x {wire.Row.OhmPerKft} / 1000 "
+                                    + $"/ {CodeLibrary.Supply.Between} V",
                                 Citation = edition.Cite("wire.drop"),
                                 Because = "Feeder and branch circuit together 5 percent at most, recommended.",
                             },

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Routing;
@@ -20,8 +21,8 @@ public static class HomeRunPairing
         {
             if (c.Wire is null || c.Boxes.Length == 0)
                 return $"Circuit {c.Number} has no cable yet.";
-            if (c.Load.Volts != 120)
-                return $"Circuit {c.Number} is a 240 V circuit and needs its cable for itself.";
+            if (c.Load.Connection != Connection.OneLine)
+                return $"Circuit {c.Number} is a {c.Load.Volts} V circuit and needs its cable for itself.";
         }
 
         if (a.Wire!.Size != b.Wire!.Size)

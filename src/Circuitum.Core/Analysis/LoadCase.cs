@@ -144,7 +144,7 @@ internal sealed class LoadCase
             : on.TryGetValue(boxes[0].Id, out var p) ? p
             : BoxPurpose.Of(job, edition, boxes[0]);
         var alone = boxes.Length == 0 ? facts.Own(job.Preferences) : purpose == CircuitPurpose.Appliance;
-        if (facts is { FastenedInPlace: false, Volts: 120 } && facts.Type is { Hvac: false, Cooking: false } && !alone)
+        if (facts is { FastenedInPlace: false, Connection: Connection.OneLine } && facts.Type is { Hvac: false, Cooking: false } && !alone)
         {
             var note = purpose switch
             {

@@ -52,7 +52,7 @@ internal static class OutsideRuns
 
         var (said, method) = (Burial.Said(job, segment.To), Burial.MethodOf(job, segment.To));
         var guarded =
-            c.Load.Volts == 120
+            c.Load.Connection == Connection.OneLine
             && c.Breaker is > 0 and <= 20
             && c.Protection.Devices.Any(d => d.GroundFault && d.Covers.Contains(segment.To) && d.Box != segment.To);
         var wanted = Burial.Least(edition, method, said?.Driveway == true, guarded);

@@ -1,4 +1,5 @@
 using Circuitum.Core.Circuits;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
@@ -26,7 +27,7 @@ internal static class PanelChoice
             return placed.Panel;
         if (boxes.Count == 0)
             return job.Panels[0].Id;
-        var large = circuit.Purpose == CircuitPurpose.Appliance && load.Volts == 240;
+        var large = circuit.Purpose == CircuitPurpose.Appliance && load.Connection == Connection.TwoLines;
         if (large && job.Preferences.LargeAppliances == LargeAppliances.MainPanel && here.Contains(job.Panels[0]))
             return job.Panels[0].Id;
         return feeding.Cheapest(here, boxes, load.Connected.Value)!.Id;

@@ -202,12 +202,19 @@ internal static class ServiceBench
                     );
         var least = above >= 80 ? 24_000.0 : 14_400;
         var watts = Math.Max(sum, least);
-        var service = CodeLibrary.Families.Canada.Breakers.FirstOrDefault(b => b >= (watts / 240) - 1e-6);
+        var service = CodeLibrary.Families.Canada.Breakers.FirstOrDefault(b => b >= (watts / CodeLibrary.Supply.Between) - 1e-6);
         return new(
-            [("calculated", Math.Round(sum)), ("va", Math.Round(watts)), ("amps", Math.Round(watts / 240, 1)), ("service", service)],
-            new("Service load, Canada, basic", $"{watts:#,0} W, {watts / 240:0.0} A")
+            [
+                ("calculated", Math.Round(sum)),
+                ("va", Math.Round(watts)),
+                ("amps", Math.Round(watts / CodeLibrary.Supply.Between, 1)),
+                ("service", service),
+            ],
+            new("Service load, Canada, basic", $"{watts:#,0} W, {watts / CodeLibrary.Supply.Between:0.0} A")
             {
-                Formula = $"the larger of {sum:#,0} and {least:#,0} W; {watts:#,0} / 240 = {watts / 240:0.0} A",
+                Formula =
+                    $"the larger of {sum:#,0} and {least:#,0} W; "
+                    + $"{watts:#,0} / {CodeLibrary.Supply.Between} = {watts / CodeLibrary.Supply.Between:0.0} A",
                 Citation = CodeLibrary.Families.Canada.Cites["service"],
                 Because =
                     $"{(above >= 80 ? "80 m2 and more: 24 000 W at least." : "Under 80 m2: 14 400 W at least.")} A basement "

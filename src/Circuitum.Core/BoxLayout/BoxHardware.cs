@@ -16,10 +16,8 @@ public static class BoxHardware
             BoxKind.Receptacle => box.Style == ReceptacleStyle.Quad ? 2 : 1,
             BoxKind.Provision => 1,
             BoxKind.Disconnect => job.ApplianceById(box.Serves) is { } served && ApplianceFacts.Of(served).Cutoff == Cutoff.Sight ? 0 : 1,
-            BoxKind.Appliance when job.ApplianceById(box.Appliance) is { } a && ApplianceFacts.Of(a) is { Hardwired: false } f => f.Volts
-            == 240
-                ? 2
-                : 1,
+            BoxKind.Appliance when job.ApplianceById(box.Appliance) is { } a && ApplianceFacts.Of(a) is { Hardwired: false } f =>
+                f.Connection == Connection.TwoLines ? 2 : 1,
             _ => 0,
         };
 

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -101,7 +102,8 @@ internal static class ReceptacleSpots
     }
 
     private static bool MovablePlug(Job job, Box box) =>
-        job.ApplianceById(box.Appliance) is { } a && Codes.ApplianceFacts.Of(a) is { Type.Movable: true, Hardwired: false, Volts: 120 };
+        job.ApplianceById(box.Appliance) is { } a
+        && Codes.ApplianceFacts.Of(a) is { Type.Movable: true, Hardwired: false, Connection: Connection.OneLine };
 
     // Beside a stud, out of corners, not behind an open door leaf, and not under a window when a neighbour does as well.
     internal static int Dislike(

@@ -13,7 +13,7 @@ internal sealed class ApplianceAssumedRule : CheckedRule
         foreach (var appliance in a.Job.Appliances.Where(x => !x.Nameplate.Confirmed))
         {
             var facts = ApplianceFacts.Of(appliance);
-            if (facts.Volts == 240)
+            if (facts.Connection == Connection.TwoLines)
                 yield return Breach(
                     a,
                     $"{facts.Name}: {facts.Load} at {facts.Volts} V is not confirmed by its nameplate.",

@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
 
@@ -16,7 +17,7 @@ internal sealed class CircuitGeneralCountRule : CheckedRule
         var general = a
             .Circuits.Where(c => c.Circuit.Purpose is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed)
             .ToList();
-        var (need, have) = (GeneralLoad.Of(a.Edition, a.AreaSqFt).Value, general.Sum(c => c.Breaker * 120));
+        var (need, have) = (GeneralLoad.Of(a.Edition, a.AreaSqFt).Value, general.Sum(c => c.Breaker * CodeLibrary.Supply.ToNeutral));
         var (smallest, least) = (a.Edition.SmallestBreaker, RequiredCircuit.Least(a));
         if (have < need)
             yield return Breach(

@@ -12,14 +12,15 @@ internal sealed class CircuitVoltsRule : CheckedRule
     internal override IEnumerable<Finding> InCircuit(JobAnalysis a, CircuitAnalysis c) =>
         c
             .Boxes.Where(b =>
-                c.Load.Volts == 240
+                c.Load.Connection == Connection.TwoLines
                 && b.Kind != BoxKind.Switch
-                && (a.Job.ApplianceById(b.Appliance) is not { } x || ApplianceFacts.Of(x).Volts != 240)
+                && (a.Job.ApplianceById(b.Appliance) is not { } x || ApplianceFacts.Of(x).Connection != Connection.TwoLines)
             )
             .Select(b =>
                 Breach(
                     a,
-                    $"{b.Id} works at 120 V; circuit {c.Number} ({c.Label}) has a two-pole breaker for 240 V.",
+                    $"{b.Id} works at {CodeLibrary.Supply.ToNeutral} V; circuit {c.Number} ({c.Label}) has a two-pole "
+                        + $"breaker for {CodeLibrary.Supply.Between} V.",
                     Subject.Box(b.Id),
                     Subject.Circuit(c.Number)
                 )

@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 
 namespace Circuitum.Core.Checks;
 
@@ -11,7 +12,10 @@ internal sealed class SwitchNeutralRule : CheckedRule
     {
         foreach (var box in a.Job.Decisions.Boxes.Where(b => b.Gangs.Length > 0))
         {
-            if (a.CircuitOf(box.Id) is { } c && !BoxCables.In(c, box.Id).Any(e => e.Conductors > 2 || c.Load.Volts == 120))
+            if (
+                a.CircuitOf(box.Id) is { } c
+                && !BoxCables.In(c, box.Id).Any(e => e.Conductors > 2 || c.Load.Connection == Connection.OneLine)
+            )
                 yield return Breach(
                     a,
                     $"{a.House[box.Room].Room.Name}: no neutral comes to {box.Id}.",

@@ -18,7 +18,7 @@ public static class BoxPurpose
                 return CircuitPurpose.Lighting;
             if (
                 facts.Own(job.Preferences)
-                || facts.Volts == 240
+                || facts.Connection == Connection.TwoLines
                 || edition.Demands.Values.Any(d => d.Kind == LocalDemandKind.OwnCircuit && d.Appliance == facts.Type.Id)
             )
                 return CircuitPurpose.Appliance;
@@ -100,7 +100,7 @@ public static class BoxPurpose
         // What is plugged in in the garage may share its receptacles' circuit or have its own; the rule asks for one circuit for
         // the receptacles of the bays (210.11(C)(4)).
         if (
-            appliance is { Hardwired: false, Volts: 120 }
+            appliance is { Hardwired: false, Connection: Connection.OneLine }
             && job.KindAt(box) == RoomKind.Garage
             && (purpose == CircuitPurpose.Garage || own == CircuitPurpose.Garage)
         )

@@ -76,7 +76,10 @@ internal sealed class CircuitDraft
         circuits
             .Where(c => c.Boxes.Count > 0 && fits(c.Circuit) && BuildingOf(RoomOf(c.Boxes[0].Box)).Length == 0)
             .Sum(c =>
-                On(c.Circuit.Number).Any(b => b.Appliance is { } id && ApplianceFacts.Of(Job.ApplianceById(id)!).Volts == 240) ? 2 : 1
+                On(c.Circuit.Number)
+                    .Any(b => b.Appliance is { } id && ApplianceFacts.Of(Job.ApplianceById(id)!).Connection == Connection.TwoLines)
+                    ? 2
+                    : 1
             );
 
     internal int New(CircuitPurpose purpose, IEnumerable<Box> boxes)
@@ -178,7 +181,7 @@ internal sealed class CircuitDraft
     }
 
     internal bool Fits(int breaker, IReadOnlyList<Box> boxes) =>
-        !LoadLimits.Check(Edition, breaker, 120, [.. boxes.Select(b => BoxLoad.Of(Job, b))]).Any();
+        !LoadLimits.Check(Edition, breaker, CodeLibrary.Supply.ToNeutral, [.. boxes.Select(b => BoxLoad.Of(Job, b))]).Any();
 
     // No small-appliance circuit serves two kitchens (210.52(B)(3)): each kitchen has its own, and the dining rooms and
     // pantries around it.

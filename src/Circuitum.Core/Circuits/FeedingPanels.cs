@@ -1,3 +1,4 @@
+using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Routing;
@@ -9,8 +10,7 @@ namespace Circuitum.Core.Circuits;
 /// <param name="runs">The ways through the frame.</param>
 internal sealed class FeedingPanels(HouseShape house, CableRouter runs)
 {
-    // A feeder carries 240 V between its legs.
-    private const double FeederVolts = 240;
+    private static readonly double FeederVolts = CodeLibrary.Supply.Between;
 
     private readonly Dictionary<string, double> feederFeet = [];
 

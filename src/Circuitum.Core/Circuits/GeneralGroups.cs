@@ -149,7 +149,9 @@ internal sealed class GeneralGroups
                 Closed = [.. numbers.Where(work.Locked).Select(n => index[n])],
                 Heavy = things.Any(t => t.Any(RoomClusters.Heavy)) ? [.. things.Select(t => t.Any(RoomClusters.Heavy))] : [],
                 MostSize = lighting ? MostLights : MostReceptacles(p, work.Edition, rating),
-                MostLoad = (lighting ? (int)(rating * 120 * 0.8) : rating * 120) - Alarms(work, purpose),
+                MostLoad =
+                    (lighting ? (int)(rating * CodeLibrary.Supply.ToNeutral * 0.8) : rating * CodeLibrary.Supply.ToNeutral)
+                    - Alarms(work, purpose),
                 Weights = weights,
             }
         );

@@ -1,3 +1,4 @@
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Routing;
@@ -74,7 +75,7 @@ internal static class OutdoorGroups
         var most = GeneralGroups.MostReceptacles(work.Job.Preferences, work.Edition, rating);
         return all.Count(b => b.Kind == BoxKind.Receptacle) <= most
             && work.Fits(rating, all)
-            && all.Sum(b => Loads.BoxLoad.Of(work.Job, b).Load.Value) <= rating * 120;
+            && all.Sum(b => Loads.BoxLoad.Of(work.Job, b).Load.Value) <= rating * CodeLibrary.Supply.ToNeutral;
     }
 
     // Boxes that a chain of segments joins, none of them longer than one would pull.

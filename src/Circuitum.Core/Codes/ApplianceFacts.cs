@@ -14,8 +14,11 @@ public sealed record ApplianceFacts(Appliance Appliance, ApplianceType Type)
     /// <summary>What the schedule calls it.</summary>
     public string Name => Appliance.Name.Length > 0 ? Appliance.Name : Type.Name;
 
-    /// <summary>Supply voltage.</summary>
-    public int Volts => Appliance.Nameplate.Volts ?? Type.Volts;
+    /// <summary>Its voltage.</summary>
+    public int Volts => Appliance.Nameplate.Volts ?? CodeLibrary.Supply.Volts(Type.Connection);
+
+    /// <summary>How many lines it hangs on.</summary>
+    public Connection Connection => CodeLibrary.Supply.At(Volts);
 
     /// <summary>Load.</summary>
     public VoltAmperes Load => new(Appliance.Nameplate.VoltAmperes ?? (Appliance.Nameplate.Amperes * Volts) ?? Type.Va);
@@ -29,8 +32,8 @@ public sealed record ApplianceFacts(Appliance Appliance, ApplianceType Type)
     /// <summary>Fastened in place: wired in, built in, hung up or piped, and not what one carries away (220.53, 210.23).</summary>
     public bool FastenedInPlace => Hardwired || Type.Fastened;
 
-    /// <summary>Whether it takes a neutral: at 120 V always, at 240 V where the type has 120 V parts.</summary>
-    public bool Neutral => Volts == 120 || (Type.Neutral && Type.Volts == 240);
+    /// <summary>Whether it takes a neutral: on one line always, on two where the type has parts for one.</summary>
+    public bool Neutral => Connection == Connection.OneLine || Type is { Neutral: true, Connection: Connection.TwoLines };
 
     /// <summary>What cuts it off beside its breaker: what has a plug needs no disconnect.</summary>
     public Cutoff Cutoff => Type.Cutoff is Cutoff.Sight or Cutoff.Service && !Hardwired ? Cutoff.None : Type.Cutoff;

@@ -9,8 +9,8 @@ public sealed record ApplianceType
     /// <summary>What it is called.</summary>
     public required string Name { get; init; }
 
-    /// <summary>Supply voltage.</summary>
-    public int Volts { get; init; }
+    /// <summary>How many lines it usually hangs on.</summary>
+    public required Connection Connection { get; init; }
 
     /// <summary>Typical load in volt-amperes.</summary>
     public double Va { get; init; }

@@ -8,6 +8,9 @@ namespace Circuitum.Core.Codes;
 /// </summary>
 public sealed record Families
 {
+    /// <summary>The supply of a dwelling, the same in all editions that are shipped.</summary>
+    public required Supply Supply { get; init; }
+
     /// <summary>Canadian dwelling rules.</summary>
     public required CanadaTables Canada { get; init; }
 

@@ -81,8 +81,13 @@ public static partial class JobRules
                     )
                 );
             var plate = appliance.Nameplate;
-            if (plate.Volts is { } volts && volts is not (120 or 240))
-                problems.Add(new($"{field}.nameplate.volts", "A dwelling appliance is 120 or 240 V."));
+            if (plate.Volts is { } volts && volts != CodeLibrary.Supply.ToNeutral && volts != CodeLibrary.Supply.Between)
+                problems.Add(
+                    new(
+                        $"{field}.nameplate.volts",
+                        $"A dwelling appliance is {CodeLibrary.Supply.ToNeutral} or {CodeLibrary.Supply.Between} V."
+                    )
+                );
             if (plate.VoltAmperes is { } va && va is not (>= 1 and <= 60_000))
                 problems.Add(new($"{field}.nameplate.voltAmperes", "A load lies between 1 and 60,000 VA."));
             if (plate.Amperes is { } amps && amps is not (>= 0.05 and <= 250))

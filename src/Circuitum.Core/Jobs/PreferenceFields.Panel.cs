@@ -22,7 +22,7 @@ public static partial class PreferenceFields
                 "largeAppliances",
                 "Panel",
                 "Large appliances beside a sub-panel",
-                "Those of 240 V; in the main panel they do not load the feeder.",
+                "Those with a two-pole breaker; in the main panel they do not load the feeder.",
                 false,
                 p => p.LargeAppliances,
                 (p, v) => p with { LargeAppliances = v },

@@ -7,12 +7,20 @@ using Circuitum.Core.Measure;
 namespace Circuitum.Core.Loads;
 
 /// <summary>The load of a circuit.</summary>
-/// <param name="Volts">120 or 240.</param>
+/// <param name="Connection">How many lines it hangs on.</param>
+/// <param name="Volts">The voltage of that.</param>
 /// <param name="Connected">Planned load on it.</param>
 /// <param name="Actual">The current it draws.</param>
 /// <param name="Sizing">What breaker and wire must carry: 125 percent of the continuous part and all of the rest.</param>
 /// <param name="Derivation">How that came about.</param>
-public sealed record CircuitLoad(int Volts, VoltAmperes Connected, Amperes Actual, Amperes Sizing, Derivation Derivation)
+public sealed record CircuitLoad(
+    Connection Connection,
+    int Volts,
+    VoltAmperes Connected,
+    Amperes Actual,
+    Amperes Sizing,
+    Derivation Derivation
+)
 {
     /// <summary>What of <see cref="Sizing"/> is a planning figure that no rule holds a breaker to.</summary>
     public Amperes Practice { get; init; }
@@ -26,12 +34,14 @@ public sealed record CircuitLoad(int Volts, VoltAmperes Connected, Amperes Actua
     {
         var loads = boxes.Select(b => BoxLoad.Of(job, b)).Where(l => l.Load.Value > 0).ToImmutableArray();
         var appliances = boxes.Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(ApplianceFacts.Of).ToList();
-        var volts = appliances.Count > 0 ? appliances.Max(a => a.Volts) : 120;
+        var connection = appliances.Select(a => a.Connection).DefaultIfEmpty(Connection.OneLine).Max();
+        var volts = CodeLibrary.Supply.Volts(connection);
         if (purpose is CircuitPurpose.SmallAppliance or CircuitPurpose.Laundry && appliances.All(a => a.Load.Value <= 1500))
         {
             var fixedVa = new VoltAmperes(edition.Number(purpose == CircuitPurpose.Laundry ? "laundryVa" : "smallApplianceVa"));
             var fixedAmps = fixedVa.At(volts);
             return new(
+                connection,
                 volts,
                 fixedVa,
                 fixedAmps,
@@ -50,6 +60,7 @@ public sealed record CircuitLoad(int Volts, VoltAmperes Connected, Amperes Actua
             var demand = CookingDemand.OfRange(range, edition);
             var amps = demand.Demand.At(volts);
             return new(
+                connection,
                 volts,
                 range,
                 amps,
@@ -89,6 +100,7 @@ public sealed record CircuitLoad(int Volts, VoltAmperes Connected, Amperes Actua
         var sum = parts.Count > 1 ? $"({string.Join(" + ", parts)})" : parts[0];
         var practice = new Amperes(loads.Where(l => l.Practice).Sum(l => l.Load.Value) / volts);
         return new(
+            connection,
             volts,
             steady + rest,
             actual,

@@ -8,7 +8,7 @@ namespace Circuitum.Core.Panels;
 /// <summary>A worked service load.</summary>
 /// <param name="Method">Which method.</param>
 /// <param name="Total">The load.</param>
-/// <param name="Current">At 240 V.</param>
+/// <param name="Current">Between the lines.</param>
 /// <param name="Derivation">Line by line.</param>
 public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Amperes Current, Derivation Derivation)
 {
@@ -215,7 +215,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         var on = all.Where(i => i.Neutral).ToList();
         var fixedVa = on.Sum(i => i.Load.Value * (ServiceParts.CountsToFour(i, edition) ? factor : 1));
         Add(
-            "Appliances of 120 V",
+            $"Appliances of {CodeLibrary.Supply.ToNeutral} V",
             fixedVa,
             string.Join(" + ", on.Select(i => $"{i.Load.Value:0}")) + (factor < 1 ? $", large ones x {factor:0.00}" : ""),
             edition.Cite("service.appliances")
@@ -233,7 +233,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         );
         var heat = c.Items.Where(i => i.Kind is ServiceItemKind.Heating or ServiceItemKind.Charging && i.Neutral).ToList();
         Add(
-            "Heating of 120 V",
+            $"Heating of {CodeLibrary.Supply.ToNeutral} V",
             heat.Sum(i => i.Load.Value),
             string.Join(" + ", heat.Select(i => $"{i.Load.Value:0}")),
             edition.Cite("service.heating")
@@ -249,12 +249,18 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
         Add("Dryer", dryer * share, $"{dryer:#,0} x {share:0.00}", edition.Cite("service.neutralShare"));
         var motor = c.Items.Where(i => i.Motor && i.Neutral).Select(i => i.Load.Value).DefaultIfEmpty(0).Max();
         var more = edition.Number("motorMoreShare");
-        Add("Largest motor of 120 V", motor * more, $"{motor:#,0} x {more:0.00}", edition.Cite("service.motor"));
-        return new("Neutral load", $"{total:#,0} VA, {total / 240:0.0} A")
+        Add(
+            $"Largest motor of {CodeLibrary.Supply.ToNeutral} V",
+            motor * more,
+            $"{motor:#,0} x {more:0.00}",
+            edition.Cite("service.motor")
+        );
+        var volts = CodeLibrary.Supply.Between;
+        return new("Neutral load", $"{total:#,0} VA, {total / volts:0.0} A")
         {
-            Formula = $"{total:#,0} / 240 = {total / 240:0.0} A",
+            Formula = $"{total:#,0} / {volts} = {total / volts:0.0} A",
             Citation = edition.Cite("service.neutral"),
-            Because = "What 240 V takes without a neutral is left out. By the standard method.",
+            Because = $"What {volts} V takes without a neutral is left out. By the standard method.",
             Steps = [.. lines],
         };
     }
@@ -271,7 +277,8 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
                 }
             );
 
-        var amps = new Amperes(total / 240);
+        var volts = CodeLibrary.Supply.Between;
+        var amps = new Amperes(total / volts);
         return new(
             method,
             new(total),
@@ -281,7 +288,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
                 $"{total:#,0} VA, {amps.Value:0.0} A"
             )
             {
-                Formula = $"{total:#,0} / 240 = {amps.Value:0.0} A",
+                Formula = $"{total:#,0} / {volts} = {amps.Value:0.0} A",
                 Citation = cite,
                 Steps = [.. lines],
             }

@@ -14,17 +14,18 @@ public static class ProtectionNeeds
     {
         var needs = ImmutableArray.CreateBuilder<ProtectionNeed>();
         var room = house[box.Room];
+        var oneLine = CodeLibrary.Supply.At(volts) == Connection.OneLine;
         var kind = house.Job.KindAt(box);
         var traits = edition.Traits(kind);
-        if (volts == 120 && breaker <= 20 && traits.ArcFault && box.Kind != BoxKind.Provision)
+        if (oneLine && breaker <= 20 && traits.ArcFault && box.Kind != BoxKind.Provision)
             Need(ProtectionKind.ArcFault, "protect.arc", $"{(box.Kind == BoxKind.Switch ? "a switch" : "an outlet")} in {room.Room.Name}");
-        else if (volts == 120 && breaker <= 20 && box.Kind != BoxKind.Provision && RoomUse.InLaundryArea(house, edition, box))
+        else if (oneLine && breaker <= 20 && box.Kind != BoxKind.Provision && RoomUse.InLaundryArea(house, edition, box))
             Need(ProtectionKind.ArcFault, "protect.arc", $"an outlet of the laundry area in {room.Room.Name}");
         var facts = house.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(appliance) : null;
         var receptacle = box.Kind is BoxKind.Receptacle or BoxKind.Provision || facts is { Hardwired: false };
         if (receptacle && volts <= edition.Number("groundFaultReceptacleVolts"))
             ByPlace();
-        if (box.Kind == BoxKind.Light && volts == 120 && kind == RoomKind.CrawlSpace)
+        if (box.Kind == BoxKind.Light && oneLine && kind == RoomKind.CrawlSpace)
             Need(ProtectionKind.GroundFault, "protect.crawlLight", $"a light in {room.Room.Name}");
         if (facts is not null)
             ByAppliance(facts);
@@ -42,7 +43,7 @@ public static class ProtectionNeeds
         {
             if (demand.Kind == LocalDemandKind.GroundFault && receptacle)
                 Need(ProtectionKind.GroundFault, rule, $"a receptacle in {room.Room.Name}, by local rule");
-            if (demand.Kind == LocalDemandKind.ArcFault && volts == 120 && box.Kind != BoxKind.Provision)
+            if (demand.Kind == LocalDemandKind.ArcFault && oneLine && box.Kind != BoxKind.Provision)
                 Need(
                     ProtectionKind.ArcFault,
                     rule,

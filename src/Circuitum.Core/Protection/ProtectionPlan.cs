@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Routing;
@@ -22,7 +23,10 @@ public static class ProtectionPlan
             [.. c.Needs.Where(n => n.Value.Any(x => x.Kind == kind)).Select(n => n.Key).Order(StringComparer.Ordinal)];
         var (arc, ground) = (Needing(ProtectionKind.ArcFault), Needing(ProtectionKind.GroundFault));
         var all = Ids(c.Run);
-        var holders = c.Volts == 120 ? c.Boxes.Where(CircuitProtection.CanHoldDevice).Select(b => b.Id).ToHashSet() : [];
+        var holders =
+            CodeLibrary.Supply.At(c.Volts) == Connection.OneLine
+                ? c.Boxes.Where(CircuitProtection.CanHoldDevice).Select(b => b.Id).ToHashSet()
+                : [];
 
         // The first outlet can hold the arc-fault device only where the code trusts the home run without it.
         var asked = arc.Length > 0 && c.Preferences.ArcFault == ArcFaultPlace.FirstOutlet && c.Chosen != ProtectionPlace.Breaker;
