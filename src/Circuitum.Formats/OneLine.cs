@@ -8,6 +8,9 @@ namespace Circuitum.Formats;
 /// </summary>
 public static class OneLine
 {
+    // What an edition asks for between the utility and the panel.
+    private static readonly string[] BeforeThePanel = ["service.emergency", "service.surge"];
+
     /// <summary>The drawing as SVG.</summary>
     /// <param name="a">The analysis.</param>
     public static string Svg(JobAnalysis a) => Of(a).Svg("one-line", "One-line drawing of service, panels and feeders");
@@ -40,7 +43,7 @@ public static class OneLine
             90,
             string.Join(
                 ", ",
-                new[] { "service.emergency", "service.surge" }
+                BeforeThePanel
                     .Where(a.Edition.InForce)
                     .Select(id => $"{a.Edition.Rule(id).Title.ToLowerInvariant()} ({a.Edition.Cite(id)})")
                     .Prepend("Meter")
