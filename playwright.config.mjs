@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { browserPath } from './scripts/browser.mjs';
 
 export default defineConfig({
   testDir: 'tests/browser',
@@ -14,7 +15,7 @@ export default defineConfig({
     actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      executablePath: browserPath,
       args: [
         '--headless',
         '--no-sandbox',

@@ -1,5 +1,6 @@
 // Makes docs/screenshots from the demo data. Needs ./start to have run once: node scripts/screenshots.mjs
 import { chromium } from '@playwright/test';
+import { browserPath } from './browser.mjs';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -8,7 +9,7 @@ import { serve } from '../tests/browser/house.mjs';
 const data = mkdtempSync(join(tmpdir(), 'circuitum-'));
 const child = await serve(5599, data);
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: browserPath,
   args: [
     '--headless',
     '--no-sandbox',

@@ -34,8 +34,13 @@ public class PlannerStabilityTests
         {
             var gone = new PlanCircuits(false).Apply(new RemoveBox(box.Id).Apply(Planned).Job!).Job.ShouldNotBeNull();
             Others(Planned, gone, box.Id).ShouldBeLessThanOrEqualTo(2, box.Id);
-            if (looked++ % 4 == 0)
+            looked++;
+            if (looked % 8 == 0)
                 IsHardlyDearerThanAfresh(gone, box.Id);
+
+            // Loose and taken away are hardly different to the planner: every third shows both.
+            if (looked % 3 != 0)
+                continue;
             var loose = Planned with
             {
                 Decisions = Planned.Decisions with
