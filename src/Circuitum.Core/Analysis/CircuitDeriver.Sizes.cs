@@ -138,7 +138,7 @@ internal sealed partial class CircuitDeriver
 
         // At another voltage the library's breaker means nothing.
         var usual = alone.Connection == alone.Type.Connection ? alone.Type.Breaker : null;
-        if (alone.Type.Id == "range" && alone.Load.Value >= edition.Number("rangeLeastVa"))
+        if (alone.Type.Has(ApplianceTrait.Range) && alone.Load.Value >= edition.Number("rangeLeastVa"))
             usual = Math.Max(usual ?? 0, (int)edition.Number("rangeLeastBreaker"));
         return usual is { } u && LargestFor(edition, alone, load.Actual.Value) is { } most ? Math.Min(u, most) : usual;
     }
@@ -157,7 +157,7 @@ internal sealed partial class CircuitDeriver
             return null;
         if (alone.MotorLoad)
             return edition.BreakerFor(amps * edition.Number("motorBreakerFactor"));
-        if ((alone.Type.Cooking || alone.Type.Id == "dryer") && !alone.Appliance.Nameplate.Confirmed)
+        if ((alone.Type.Cooking || alone.Type.Has(ApplianceTrait.Dryer)) && !alone.Appliance.Nameplate.Confirmed)
             return null;
         return amps > edition.Number("smallApplianceBreakerAmps")
             ? edition.BreakerFor(amps * edition.Number("applianceBreakerFactor"))

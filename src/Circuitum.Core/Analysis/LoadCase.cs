@@ -182,7 +182,9 @@ internal sealed class LoadCase
                 Boxes = [.. boxes.Select(b => b.Id)],
                 Horsepower = facts.Type.Hp,
                 RefrigeratorAlone =
-                    facts.Type.Id == "refrigerator" && alone && edition.Traits(job.RoomById(appliance.Room)!.Kind).SmallAppliance,
+                    facts.Type.Has(ApplianceTrait.Refrigerator)
+                    && alone
+                    && edition.Traits(job.RoomById(appliance.Room)!.Kind).SmallAppliance,
             }
         );
     }
@@ -197,7 +199,7 @@ internal sealed class LoadCase
         type switch
         {
             { Cooking: true } => ServiceItemKind.Cooking,
-            { Id: "dryer" } => ServiceItemKind.Dryer,
+            _ when type.Has(ApplianceTrait.Dryer) => ServiceItemKind.Dryer,
             { Charging: true } => ServiceItemKind.Charging,
             { Heating: true } => ServiceItemKind.Heating,
             { Cooling: true } => ServiceItemKind.Cooling,

@@ -86,13 +86,14 @@ internal static class PanelDeriver
         return [.. rows.Skip(1).SelectMany(r => r)];
     }
 
-    /// <summary>What one panel needs for its circuits and the feeders that begin in it; a feeder's number is under zero.</summary>
+    /// <summary>What one panel needs for its circuits and the feeders that begin in it.</summary>
     internal static ImmutableArray<BreakerNeed> Breakers(JobAnalysis a, Panel panel) =>
         [
             .. a
-                .Panels.Where(p => p.Feeder?.From == panel.Id)
+                .Panels.Reverse()
+                .Where(p => p.Feeder?.From == panel.Id)
                 .Select(p => new BreakerNeed(
-                    FeederNumber(a.Job, p.Panel.Id),
+                    BreakerKey.Feeder(p.Panel.Id),
                     2,
                     p.Feeder!.Breaker,
                     (int)Math.Round(p.Feeder.Connected.Value)
@@ -116,7 +117,4 @@ internal static class PanelDeriver
             byExpected ? connected : expected
         );
     }
-
-    /// <summary>The number by which a feeder's breaker is placed.</summary>
-    internal static int FeederNumber(Job job, string panel) => -1 - job.Panels.Select((p, i) => (p.Id, i)).First(x => x.Id == panel).i;
 }

@@ -24,10 +24,13 @@ internal static class PanelShare
         {
             while (Over(panel) > 0)
             {
-                var moves = needs[panel.Id].Where(n => n.Circuit > 0 && Free(n.Circuit)).SelectMany(n => Others(panel, n)).ToList();
+                var moves = needs[panel.Id]
+                    .Where(n => n.Breaker.Feeds is null && Free(n.Breaker.Circuit))
+                    .SelectMany(n => Others(panel, n))
+                    .ToList();
                 if (moves.Count == 0)
                     break;
-                var (need, to, _) = moves.OrderBy(m => m.Extra).ThenBy(m => m.Need.Circuit).First();
+                var (need, to, _) = moves.OrderBy(m => m.Extra).ThenBy(m => m.Need.Order).First();
                 needs[panel.Id].Remove(need);
                 needs[to].Add(need);
             }
@@ -45,7 +48,7 @@ internal static class PanelShare
 
         IEnumerable<(BreakerNeed Need, string To, double Extra)> Others(Panel panel, BreakerNeed need)
         {
-            var c = a.CircuitByNumber(need.Circuit)!;
+            var c = a.CircuitByNumber(need.Breaker.Circuit)!;
             List<string> boxes = [.. c.Boxes.Select(b => b.Id)];
             var here = feeding.Feet(panel, boxes, c.Load.Connected.Value);
             return feeding

@@ -78,7 +78,7 @@ internal static class ServiceBench
                         item with
                         {
                             Horsepower = type.Hp,
-                            RefrigeratorAlone = type.Id == "refrigerator",
+                            RefrigeratorAlone = type.Has(ApplianceTrait.Refrigerator),
                         },
                         (ApplianceType?)type
                     );

@@ -1,3 +1,4 @@
+using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -124,7 +125,8 @@ internal static class AlarmRules
         var fan = edition.Number("alarmFromFanTipIn") + FanBladeInches;
         foreach (
             var box in boxes.Where(b =>
-                b.Room == shape.Room.Id && (b.Fixture == LightStyle.Fan || house.Job.ApplianceById(b.Appliance)?.Type == "ceiling-fan")
+                b.Room == shape.Room.Id
+                && (b.Fixture == LightStyle.Fan || ApplianceFacts.Has(house.Job.ApplianceById(b.Appliance), ApplianceTrait.CeilingFan))
             )
         )
         {
@@ -136,7 +138,9 @@ internal static class AlarmRules
         var cooking = edition.Number("alarmFromCookingIn");
         foreach (
             var appliance in house.Job.Appliances.Where(a =>
-                a.Room == shape.Room.Id && (Codes.CodeLibrary.Appliances[a.Type].Cooking || a.Type == "gas-range")
+                a.Room == shape.Room.Id
+                && CodeLibrary.Appliances[a.Type] is var type
+                && (type.Cooking || type.Has(ApplianceTrait.CookingSurface))
             )
         )
         {

@@ -1,3 +1,4 @@
+using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -143,7 +144,8 @@ internal static class BoxBody
         return null;
     }
 
-    private static bool IsFan(Job job, Box box) => box.Fixture == LightStyle.Fan || job.ApplianceById(box.Appliance)?.Type == "ceiling-fan";
+    private static bool IsFan(Job job, Box box) =>
+        box.Fixture == LightStyle.Fan || ApplianceFacts.Has(job.ApplianceById(box.Appliance), ApplianceTrait.CeilingFan);
 
     // On an island or a peninsula a box sits in a face, not in the cabinets.
     private static string? InIsland(HouseShape house, Box box)

@@ -27,7 +27,7 @@ public static class BoxHardware
     /// </summary>
     public static bool NeedsFanBox(HouseShape house, CodeEdition edition, Box box)
     {
-        if (box.Fixture == LightStyle.Fan || house.Job.ApplianceById(box.Appliance)?.Type == "ceiling-fan")
+        if (box.Fixture == LightStyle.Fan || ApplianceFacts.Has(house.Job.ApplianceById(box.Appliance), ApplianceTrait.CeilingFan))
             return true;
         if (
             edition.Ways.FanBox != FanBoxWay.Habitable

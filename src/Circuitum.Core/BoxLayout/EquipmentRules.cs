@@ -65,7 +65,7 @@ internal static class EquipmentRules
             Serves = appliance.Id,
             Height = Height,
         };
-        if (facts.Type.Id == "disposer")
+        if (facts.Type.Has(ApplianceTrait.Disposer))
         {
             // Over the counter beside the sink.
             var sink = draft

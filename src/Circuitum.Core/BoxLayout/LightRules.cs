@@ -1,3 +1,4 @@
+using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -126,7 +127,8 @@ internal static class LightRules
         foreach (
             var fan in draft
                 .All.Where(b =>
-                    b.Room == shape.Room.Id && (b.Fixture == LightStyle.Fan || draft.Job.ApplianceById(b.Appliance)?.Type == "ceiling-fan")
+                    b.Room == shape.Room.Id
+                    && (b.Fixture == LightStyle.Fan || ApplianceFacts.Has(draft.Job.ApplianceById(b.Appliance), ApplianceTrait.CeilingFan))
                 )
                 .Select(b => Places.Of(draft.House, b))
                 .ToList()

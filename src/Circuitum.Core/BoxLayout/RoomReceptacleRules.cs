@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -174,7 +175,10 @@ internal static class RoomReceptacleRules
 
     internal static void Laundry(Draft draft, RoomShape shape)
     {
-        if (HasReceptacle(draft, shape) || draft.Job.Appliances.Any(a => a.Room == shape.Room.Id && a.Type == "washer"))
+        if (
+            HasReceptacle(draft, shape)
+            || draft.Job.Appliances.Any(a => a.Room == shape.Room.Id && ApplianceFacts.Has(a, ApplianceTrait.Washer))
+        )
             return;
         One(draft, shape, Length.Inches(42));
     }

@@ -16,7 +16,7 @@ public static class RoomUse
     /// <param name="room">The room.</param>
     public static bool Cooks(Job job, Room room) =>
         room.Kind == RoomKind.Kitchen
-        || (job.Appliances.Any(a => a.Room == room.Id && a.Type is "range" or "cooktop" or "gas-range") && HasSink(job, room));
+        || (job.Appliances.Any(a => a.Room == room.Id && ApplianceFacts.Has(a, ApplianceTrait.CookingSurface)) && HasSink(job, room));
 
     /// <summary>
     /// Whether food or drink is prepared in a room for good: a sink, and something that cooks, cools or washes dishes beside it (2023:
@@ -29,18 +29,7 @@ public static class RoomUse
         && (
             room.Kind == RoomKind.Kitchen
             || job.Appliances.Any(a =>
-                a.Room == room.Id
-                && CodeLibrary.Appliances[a.Type]
-                    is { Cooking: true }
-                        or {
-                            Id: "gas-range"
-                                or "microwave"
-                                or "over-range-microwave"
-                                or "refrigerator"
-                                or "beverage-cooler"
-                                or "dishwasher"
-                                or "disposer"
-                        }
+                a.Room == room.Id && CodeLibrary.Appliances[a.Type] is var type && (type.Cooking || type.Has(ApplianceTrait.FoodPlace))
             )
         );
 
@@ -109,5 +98,5 @@ public static class RoomUse
             );
     }
 
-    private static bool Launders(Appliance appliance) => appliance.Type is "washer" or "dryer" or "gas-dryer";
+    private static bool Launders(Appliance appliance) => ApplianceFacts.Has(appliance, ApplianceTrait.LaundryEquipment);
 }

@@ -1,3 +1,4 @@
+using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -198,7 +199,7 @@ internal static class SwitchRules
                 .All.Where(b =>
                     b.Kind == BoxKind.Appliance
                     && b.Room == shape.Room.Id
-                    && draft.Job.ApplianceById(b.Appliance)!.Type is "bath-fan" or "ceiling-fan"
+                    && ApplianceFacts.Has(draft.Job.ApplianceById(b.Appliance), ApplianceTrait.OwnSwitch)
                 )
                 .ToList()
         )

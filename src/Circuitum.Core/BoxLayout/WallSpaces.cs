@@ -73,7 +73,7 @@ public static class WallSpaces
         if (runs.Count == 0)
             return [];
         var breaks = Between(id, shape.Perimeter, runs, Length.Zero).Select(s => (s.Start, s.Start + s.Length)).ToList();
-        var cooking = job.Appliances.Where(a => a.Room == id && a.Type is ("range" or "cooktop" or "gas-range")).Select(a => a.Spot);
+        var cooking = job.Appliances.Where(a => a.Room == id && ApplianceFacts.Has(a, ApplianceTrait.CookingSurface)).Select(a => a.Spot);
         foreach (var spot in job.Fixtures.Where(f => f.Room == id && f.Kind == FixtureKind.Sink).Select(f => f.Spot).Concat(cooking))
         {
             if (spot.Wall is { } wall)

@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Checks;
@@ -11,6 +12,10 @@ internal sealed class BoxLaundryRule : CheckedRule
     internal override IEnumerable<Finding> InHouse(JobAnalysis a) =>
         RoomReceptacles
             .Without(a, RoomKind.Laundry)
-            .Where(r => !a.Job.Decisions.Boxes.Any(b => b.Room == r.Room.Id && a.Job.ApplianceById(b.Appliance) is { Type: "washer" }))
+            .Where(r =>
+                !a.Job.Decisions.Boxes.Any(b =>
+                    b.Room == r.Room.Id && ApplianceFacts.Has(a.Job.ApplianceById(b.Appliance), ApplianceTrait.Washer)
+                )
+            )
             .Select(r => Breach(a, $"{r.Room.Name} has no receptacle.", Subject.Room(r.Room.Id)) with { Fix = BoxFixes.Propose(r) });
 }

@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 
 namespace Circuitum.Core.Checks;
 
@@ -10,7 +11,8 @@ internal sealed class WireRangeRule : CheckedRule
     internal override IEnumerable<Finding> InCircuit(JobAnalysis a, CircuitAnalysis c)
     {
         if (
-            OneAppliance.On(a, c) is { Type.Id: "range" } range
+            OneAppliance.On(a, c) is { } range
+            && range.Type.Has(ApplianceTrait.Range)
             && range.Load.Value >= a.Edition.Number("rangeLeastVa")
             && c.Breaker < a.Edition.Number("rangeLeastBreaker")
         )

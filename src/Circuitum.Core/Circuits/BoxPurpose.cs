@@ -26,7 +26,7 @@ public static class BoxPurpose
                 return CircuitPurpose.Laundry;
             if (facts.Type.Garage && kind == RoomKind.Garage)
                 return job.Preferences.Division.DoorOperator == DoorOperator.Alone ? CircuitPurpose.Appliance : CircuitPurpose.Garage;
-            if (facts.Type.Id is "refrigerator" or "gas-range" && edition.Traits(kind).SmallAppliance)
+            if (facts.Type.Has(ApplianceTrait.SmallApplianceGuest) && edition.Traits(kind).SmallAppliance)
                 return CircuitPurpose.SmallAppliance;
             if (facts.Type is { Fastened: false, Hvac: false, Motor: false } && !facts.Hardwired && kind == RoomKind.Garage)
                 return CircuitPurpose.Garage;
@@ -110,7 +110,7 @@ public static class BoxPurpose
 
         // A refrigerator may be on the kitchen's circuits although the job wants it alone (210.52(B)(1)).
         return purpose == CircuitPurpose.SmallAppliance
-            && appliance is { Type.Id: "refrigerator" or "gas-range" }
+            && ApplianceFacts.Has(appliance?.Appliance, ApplianceTrait.SmallApplianceGuest)
             && edition.Traits(job.KindAt(box)).SmallAppliance;
     }
 

@@ -162,14 +162,14 @@ internal sealed class CircuitDraft
         foreach (var (box, facts) in loose)
         {
             var partner =
-                facts.Type.Id == "disposer" && Job.Preferences.DishwasherSharesWithDisposer
+                facts.Type.Has(ApplianceTrait.Disposer) && Job.Preferences.DishwasherSharesWithDisposer
                     ? circuits
                         .Where(c => c.Circuit.Purpose == CircuitPurpose.Appliance && c.Boxes.Count == 1)
                         .Select(c => c.Circuit.Number)
                         .FirstOrDefault(n =>
                             On(n)[0] is { Appliance: { } id } other
                             && other.Room == box.Room
-                            && Job.ApplianceById(id)!.Type == "dishwasher"
+                            && ApplianceFacts.Has(Job.ApplianceById(id), ApplianceTrait.Dishwasher)
                             && Fits(20, [other, box])
                         )
                     : 0;

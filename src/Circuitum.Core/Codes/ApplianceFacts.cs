@@ -11,6 +11,10 @@ public sealed record ApplianceFacts(Appliance Appliance, ApplianceType Type)
     /// <summary>The facts of an appliance.</summary>
     public static ApplianceFacts Of(Appliance appliance) => new(appliance, CodeLibrary.Appliances[appliance.Type]);
 
+    /// <summary>Whether an appliance is known by a trait; none is not.</summary>
+    public static bool Has(Appliance? appliance, ApplianceTrait trait) =>
+        appliance is not null && CodeLibrary.Appliances[appliance.Type].Has(trait);
+
     /// <summary>What the schedule calls it.</summary>
     public string Name => Appliance.Name.Length > 0 ? Appliance.Name : Type.Name;
 
@@ -49,9 +53,9 @@ public sealed record ApplianceFacts(Appliance Appliance, ApplianceType Type)
 
     /// <summary>Whether its load is continuous under the job's preferences.</summary>
     public bool Continuous(Preferences preferences) =>
-        Appliance.Nameplate.Continuous ?? (Type.Continuous || (Type.Id == "dishwasher" && preferences.DishwasherContinuous));
+        Appliance.Nameplate.Continuous ?? (Type.Continuous || (Type.Has(ApplianceTrait.Dishwasher) && preferences.DishwasherContinuous));
 
     /// <summary>Whether it has a circuit of its own under the job's preferences.</summary>
     public bool Own(Preferences preferences) =>
-        Appliance.Nameplate.OwnCircuit ?? (Type.Id == "refrigerator" ? preferences.RefrigeratorAlone : Type.Own);
+        Appliance.Nameplate.OwnCircuit ?? (Type.Has(ApplianceTrait.Refrigerator) ? preferences.RefrigeratorAlone : Type.Own);
 }

@@ -1,3 +1,5 @@
+using System.Collections.Immutable;
+
 namespace Circuitum.Core.Codes;
 
 /// <summary>A typical household appliance.</summary>
@@ -88,6 +90,12 @@ public sealed record ApplianceType
 
     /// <summary>Typical maximum breaker.</summary>
     public int? MaxBreaker { get; init; }
+
+    /// <summary>What it is known by.</summary>
+    public ImmutableArray<ApplianceTrait> Traits { get; init; } = [];
+
+    /// <summary>Whether it is known by a trait.</summary>
+    public bool Has(ApplianceTrait trait) => Traits.Contains(trait);
 
     /// <summary>Usual height of its outlet in inches; -1 is the ceiling.</summary>
     public double OutletHeightIn { get; init; }

@@ -15,6 +15,10 @@ public sealed record SpaceDecision
     /// <summary>The sub-panel whose feeder this breaker is, or none.</summary>
     public string? Feeds { get; init; }
 
+    /// <summary>What it feeds.</summary>
+    [JsonIgnore]
+    public BreakerKey Breaker => new(Circuit, Feeds);
+
     /// <summary>The space, for a two-pole breaker its upper one.</summary>
     public int Space { get; init; }
 

@@ -132,9 +132,12 @@ public sealed record CircuitLoad(
     // A range by itself; or a cooktop with one or two ovens, all in one room. None for anything else, which goes by its plate.
     private static VoltAmperes? AsOneRange(List<ApplianceFacts> appliances)
     {
-        if (appliances is [{ Type.Id: "range" } only])
+        if (appliances is [var only] && only.Type.Has(ApplianceTrait.Range))
             return only.Load;
-        var (tops, ovens) = (appliances.Count(a => a.Type.Id == "cooktop"), appliances.Count(a => a.Type.Id == "wall-oven"));
+        var (tops, ovens) = (
+            appliances.Count(a => a.Type.Has(ApplianceTrait.Cooktop)),
+            appliances.Count(a => a.Type.Has(ApplianceTrait.Oven))
+        );
         if (tops != 1 || ovens is not (1 or 2) || tops + ovens != appliances.Count)
             return null;
         return appliances.DistinctBy(a => a.Appliance.Room).Count() > 1

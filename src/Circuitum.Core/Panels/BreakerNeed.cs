@@ -1,7 +1,9 @@
+using Circuitum.Core.Jobs;
+
 namespace Circuitum.Core.Panels;
 
 /// <summary>A breaker that wants a space.</summary>
-/// <param name="Circuit">Circuit number.</param>
+/// <param name="Breaker">What it feeds.</param>
 /// <param name="Poles">1 or 2.</param>
 /// <param name="Amperes">Rating.</param>
 /// <param name="Va">Load in volt-amperes.</param>
@@ -10,7 +12,7 @@ namespace Circuitum.Core.Panels;
 /// <param name="TiedTo">The circuit with which it shares a neutral: the two open together and sit on opposite legs.</param>
 /// <param name="Second">A second load that breaks ties between divisions with the same gap.</param>
 public sealed record BreakerNeed(
-    int Circuit,
+    BreakerKey Breaker,
     int Poles,
     int Amperes,
     int Va,
@@ -20,6 +22,9 @@ public sealed record BreakerNeed(
     int Second = 0
 )
 {
+    /// <summary>Its place in an order by numbers: feeders before circuits.</summary>
+    internal int Order => Breaker.Circuit;
+
     // Breakers of half the height are made up to this.
     private const int LargestHalf = 30;
 

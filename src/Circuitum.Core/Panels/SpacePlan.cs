@@ -60,28 +60,28 @@ public static class SpacePlan
         PanelOrder order
     )
     {
-        var byCircuit = needs.ToDictionary(n => n.Circuit);
+        var needed = needs.ToDictionary(n => n.Breaker);
         var free = Enumerable.Range(1, panel.Spaces).ToHashSet();
         var placed = new List<SpaceDecision>();
-        foreach (var d in decided.Where(d => d.Panel == panel.Id && byCircuit.ContainsKey(d.Circuit)).OrderByDescending(d => d.By))
+        foreach (var d in decided.Where(d => d.Panel == panel.Id && needed.ContainsKey(d.Breaker)).OrderByDescending(d => d.By))
         {
-            var (need, shared) = (byCircuit[d.Circuit], d.Half != TandemHalf.Whole);
+            var (need, shared) = (needed[d.Breaker], d.Half != TandemHalf.Whole);
             var spaces = Taken(d.Space, need.Poles).ToList();
 
             // A half that is not possible any more is given up by the planner; a person's stays and is found.
             if (shared && d.By == Origin.Planner && !(need.FitsHalf && panel.TakesTandem(d.Space)))
                 continue;
             var beside = shared && placed.Any(p => p.Space == d.Space && p.Half != TandemHalf.Whole && p.Half != d.Half);
-            if (!(beside || spaces.All(free.Contains)) || placed.Any(p => p.Circuit == d.Circuit))
+            if (!(beside || spaces.All(free.Contains)) || placed.Any(p => p.Breaker == d.Breaker))
                 continue;
             free.ExceptWith(spaces);
             placed.Add(d);
         }
 
-        Untie(placed, byCircuit, free);
+        Untie(placed, needed, free);
 
-        var done = placed.Select(p => p.Circuit).ToHashSet();
-        var open = needs.Where(n => !done.Contains(n.Circuit)).ToList();
+        var done = placed.Select(p => p.Breaker).ToHashSet();
+        var open = needs.Where(n => !done.Contains(n.Breaker)).ToList();
 
         // Where spaces are short, what needs two keeps clear of those that could hold a tandem.
         var isShort = open.Sum(n => n.Poles) > free.Count;
@@ -93,49 +93,44 @@ public static class SpacePlan
             if (at == 0)
                 continue;
             free.ExceptWith([at, at + 2]);
-            placed.Add(
-                new SpaceDecision
-                {
-                    Panel = panel.Id,
-                    Circuit = need.Circuit,
-                    Space = at,
-                    By = Origin.Planner,
-                }
-            );
+            placed.Add(At(panel, need.Breaker, at));
             if (need.Poles == 1)
-                placed.Add(
-                    new SpaceDecision
-                    {
-                        Panel = panel.Id,
-                        Circuit = need.TiedTo!.Value,
-                        Space = at + 2,
-                        By = Origin.Planner,
-                    }
-                );
+                placed.Add(At(panel, need.TiedTo!.Value, at + 2));
         }
 
-        var tied = placed.Select(p => p.Circuit).ToHashSet();
-        List<BreakerNeed> ones = [.. Ordered(open.Where(n => n.Poles == 1 && !tied.Contains(n.Circuit)), order)];
+        var tied = placed.Select(p => p.Breaker).ToHashSet();
+        List<BreakerNeed> ones = [.. Ordered(open.Where(n => n.Poles == 1 && !tied.Contains(n.Breaker)), order)];
         if (ones.Count <= free.Count || panel.TandemSpaces.IsEmpty)
-            PlaceOnePole(panel, ones, placed, free, byCircuit);
+            PlaceOnePole(panel, ones, placed, free, needed);
         else
-            TandemPlan.Place(panel, ones, placed, free, byCircuit);
+            TandemPlan.Place(panel, ones, placed, free, needed);
         return [.. placed.OrderBy(p => p.Space)];
     }
+
+    internal static SpaceDecision At(Panel panel, BreakerKey breaker, int space, TandemHalf half = TandemHalf.Whole) =>
+        new()
+        {
+            Panel = panel.Id,
+            Circuit = breaker.Circuit,
+            Feeds = breaker.Feeds,
+            Space = space,
+            Half = half,
+            By = Origin.Planner,
+        };
 
     /// <summary>Whether two spaces can hold breakers that open together: one under the other in a column, so on opposite legs.</summary>
     public static bool CanTie(int one, int other) => Math.Abs(one - other) == 2;
 
     // Of two breakers that are tied, the one with the lower number is placed and takes the other along.
     private static bool Leads(BreakerNeed need, List<BreakerNeed> open) =>
-        need.TiedTo is { } mate && need.Circuit < mate && open.Any(n => n.Circuit == mate);
+        need.TiedTo is { } mate && need.Order < mate && open.Exists(n => n.Breaker == mate);
 
     // The planner's own places of a tied pair are given up where they are not one under the other.
-    private static void Untie(List<SpaceDecision> placed, Dictionary<int, BreakerNeed> byCircuit, HashSet<int> free)
+    private static void Untie(List<SpaceDecision> placed, Dictionary<BreakerKey, BreakerNeed> needed, HashSet<int> free)
     {
-        foreach (var d in placed.Where(d => byCircuit[d.Circuit].TiedTo is not null).ToList())
+        foreach (var d in placed.Where(d => needed[d.Breaker].TiedTo is not null).ToList())
         {
-            var mate = placed.FirstOrDefault(p => p.Circuit == byCircuit[d.Circuit].TiedTo);
+            var mate = placed.FirstOrDefault(p => needed[d.Breaker].TiedTo is { } mate && p.Breaker == mate);
             if (d.By == Origin.Person || (mate is not null && CanTie(mate.Space, d.Space)))
                 continue;
             placed.Remove(d);
@@ -148,7 +143,7 @@ public static class SpacePlan
         List<BreakerNeed> ones,
         List<SpaceDecision> placed,
         HashSet<int> free,
-        Dictionary<int, BreakerNeed> byCircuit
+        Dictionary<BreakerKey, BreakerNeed> needed
     )
     {
         // Spares stay together at the bottom: only as many of the free spaces, from the top, as there are breakers, and one more
@@ -157,27 +152,15 @@ public static class SpacePlan
         var a = new Queue<int>(usable.Where(OnLegA));
         var b = new Queue<int>(usable.Where(s => !OnLegA(s)));
         var fitting = ones.Take(usable.Count).ToList();
-        var lead = placed
-            .Where(p => byCircuit[p.Circuit].Poles == 1)
-            .Sum(p => OnLegA(p.Space) ? byCircuit[p.Circuit].Va : -byCircuit[p.Circuit].Va);
+        var lead = placed.Where(p => needed[p.Breaker].Poles == 1).Sum(p => OnLegA(p.Space) ? needed[p.Breaker].Va : -needed[p.Breaker].Va);
         var split = LegBalance.Split([.. fitting.Select(f => f.Va)], a.Count, b.Count, lead);
         bool[] onA = [.. split];
         var second =
-            placed
-                .Where(p => byCircuit[p.Circuit].Poles == 1)
-                .Sum(p => OnLegA(p.Space) ? byCircuit[p.Circuit].Second : -byCircuit[p.Circuit].Second)
+            placed.Where(p => needed[p.Breaker].Poles == 1).Sum(p => OnLegA(p.Space) ? needed[p.Breaker].Second : -needed[p.Breaker].Second)
             + fitting.Select((f, i) => onA[i] ? f.Second : -f.Second).Sum();
         BreakTies(fitting, onA, second);
         for (var i = 0; i < fitting.Count; i++)
-            placed.Add(
-                new SpaceDecision
-                {
-                    Panel = panel.Id,
-                    Circuit = fitting[i].Circuit,
-                    Space = (onA[i] ? a : b).Dequeue(),
-                    By = Origin.Planner,
-                }
-            );
+            placed.Add(At(panel, fitting[i].Breaker, (onA[i] ? a : b).Dequeue()));
     }
 
     // Breakers of the same load change legs where that brings the legs closer by the second load.
@@ -208,12 +191,12 @@ public static class SpacePlan
     private static IEnumerable<BreakerNeed> Ordered(IEnumerable<BreakerNeed> needs, PanelOrder order) =>
         order switch
         {
-            PanelOrder.LargestFirst => needs.OrderByDescending(n => n.Amperes).ThenBy(n => n.Circuit),
-            PanelOrder.ByRoom => needs.OrderBy(n => n.Room).ThenBy(n => n.Circuit),
+            PanelOrder.LargestFirst => needs.OrderByDescending(n => n.Amperes).ThenBy(n => n.Order),
+            PanelOrder.ByRoom => needs.OrderBy(n => n.Room).ThenBy(n => n.Order),
             PanelOrder.ProtectionTogether => needs
                 .OrderByDescending(n => n.Protective)
                 .ThenByDescending(n => n.Amperes)
-                .ThenBy(n => n.Circuit),
-            _ => needs.OrderBy(n => n.Circuit),
+                .ThenBy(n => n.Order),
+            _ => needs.OrderBy(n => n.Order),
         };
 }

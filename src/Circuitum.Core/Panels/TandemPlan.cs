@@ -12,7 +12,7 @@ internal static class TandemPlan
         List<BreakerNeed> ones,
         List<SpaceDecision> placed,
         HashSet<int> free,
-        Dictionary<int, BreakerNeed> needs
+        Dictionary<BreakerKey, BreakerNeed> needs
     )
     {
         // A breaker that the planner put in a whole space, or the lone half of a tandem, leaves a half beside it.
@@ -21,7 +21,7 @@ internal static class TandemPlan
             .Where(g =>
                 g.Count() == 1
                 && panel.TakesTandem(g.Key)
-                && needs[g.First().Circuit].FitsHalf
+                && needs[g.First().Breaker].FitsHalf
                 && (g.First().Half != TandemHalf.Whole || g.First().By == Origin.Planner)
             )
             .Select(g => g.Key)
@@ -34,8 +34,8 @@ internal static class TandemPlan
                 free.Count(s => SpacePlan.OnLegA(s) == legA && panel.TakesTandem(s))
             );
         var lead = placed
-            .Where(p => needs[p.Circuit].Poles == 1)
-            .Sum(p => SpacePlan.OnLegA(p.Space) ? needs[p.Circuit].Va : -needs[p.Circuit].Va);
+            .Where(p => needs[p.Breaker].Poles == 1)
+            .Sum(p => SpacePlan.OnLegA(p.Space) ? needs[p.Breaker].Va : -needs[p.Breaker].Va);
         var fitting = ones.ToList();
         while (fitting.Count > 0)
         {
@@ -67,17 +67,7 @@ internal static class TandemPlan
     )
     {
         var (small, large) = (new Queue<BreakerNeed>(needs.Where(n => n.FitsHalf)), new Queue<BreakerNeed>(needs.Where(n => !n.FitsHalf)));
-        void Put(BreakerNeed need, int space, TandemHalf half) =>
-            placed.Add(
-                new SpaceDecision
-                {
-                    Panel = panel.Id,
-                    Circuit = need.Circuit,
-                    Space = space,
-                    Half = half,
-                    By = Origin.Planner,
-                }
-            );
+        void Put(BreakerNeed need, int space, TandemHalf half) => placed.Add(SpacePlan.At(panel, need.Breaker, space, half));
         foreach (var space in halves.Where(s => SpacePlan.OnLegA(s) == legA).Take(extra))
         {
             var there = placed.First(p => p.Space == space);

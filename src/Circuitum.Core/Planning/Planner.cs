@@ -109,16 +109,9 @@ public static class Planner
             analysis = HouseDeriver.Derive(job);
         }
 
-        var kept = job
-            .Decisions.Spaces.Where(s => !afresh || s.By == Origin.Person)
-            .Select(s =>
-                s.Feeds is { } fed && job.Panels.Any(p => p.Id == fed) ? s with { Circuit = PanelDeriver.FeederNumber(job, fed) } : s
-            )
-            .ToList();
+        var kept = job.Decisions.Spaces.Where(s => !afresh || s.By == Origin.Person).ToList();
         var needs = PanelShare.Of(analysis);
-        var spaces = job
-            .Panels.SelectMany(p => SpacePlan.Fill(p, kept, needs[p.Id], job.Preferences.PanelOrder))
-            .Select(s => s.Circuit < 0 ? s with { Circuit = 0, Feeds = job.Panels[-1 - s.Circuit].Id } : s);
+        var spaces = job.Panels.SelectMany(p => SpacePlan.Fill(p, kept, needs[p.Id], job.Preferences.PanelOrder));
         return job with { Decisions = job.Decisions with { Spaces = [.. spaces] } };
     }
 }

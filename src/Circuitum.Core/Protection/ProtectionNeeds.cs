@@ -107,7 +107,7 @@ public static class ProtectionNeeds
             if (edition.GroundFaultAppliances.GetValueOrDefault(f.Type.Id) is { } named)
                 Need(
                     ProtectionKind.GroundFault,
-                    f.Type.Id == "sump-pump" ? "protect.sump" : "protect.appliance",
+                    f.Type.Has(ApplianceTrait.SumpPump) ? "protect.sump" : "protect.appliance",
                     $"{f.Name}: named by the rule, plug or hardwired",
                     named
                 );

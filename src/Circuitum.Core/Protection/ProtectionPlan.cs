@@ -122,8 +122,7 @@ public static class ProtectionPlan
 
     /// <summary>Outlets that are better not behind a device that others trip: a freezer, a refrigerator, a sump pump, an alarm.</summary>
     public static bool KeptClear(Job job, Box box) =>
-        box.Kind == BoxKind.SmokeAlarm
-        || (job.ApplianceById(box.Appliance) is { } a && a.Type is "freezer" or "refrigerator" or "sump-pump");
+        box.Kind == BoxKind.SmokeAlarm || ApplianceFacts.Has(job.ApplianceById(box.Appliance), ApplianceTrait.KeptClear);
 
     // Where the cable runs anyway, the box deepest in the chain that still covers all that need it; else the cable is led there first.
     private static (string Box, CableRun Run, string Reason)? Receptacle(
