@@ -59,7 +59,7 @@ public static class AnalysisJson
                             ampacity = c.Wire.Ampacity.Value,
                             ground = c.Wire.Ground,
                             homeRunSize = c.HomeRunSize,
-                            cable = c.Cable,
+                            cable = $"{c.Cable}",
                             steps = c.WireDerivation,
                         },
                     breaker = new

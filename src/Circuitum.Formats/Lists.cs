@@ -30,7 +30,7 @@ public static class Lists
                                 l.Label,
                                 a.PanelById(l.Circuit.Panel)?.Panel.Name,
                                 l.To,
-                                l.Cable,
+                                $"{l.Cable}",
                                 Feet(l.Cut),
                                 l.Way,
                                 l.Pulled?.Measured is { } m ? Feet(m) : null,
@@ -50,7 +50,7 @@ public static class Lists
                 ["Circuit", "From", "To", "Cable", "Feet", "Way"],
                 [
                     .. a.Circuits.SelectMany(c =>
-                        PullList.Branches(a, c).Select(b => new object?[] { c.Number, b.From, b.To, b.Cable, Feet(b.Cut), b.Way })
+                        PullList.Branches(a, c).Select(b => new object?[] { c.Number, b.From, b.To, $"{b.Cable}", Feet(b.Cut), b.Way })
                     ),
                 ]
             ),

@@ -44,7 +44,7 @@ public static class ListsXlsx
                             r.SecondPole ? null : c.Breaker,
                             r.SecondPole ? null : c.Poles,
                             r.SecondPole ? null : c.Protection.Mark,
-                            r.SecondPole ? null : c.Cable,
+                            r.SecondPole ? null : $"{c.Cable}",
                             Va(r.LegA.Value),
                             Va(r.LegB.Value),
                         ],

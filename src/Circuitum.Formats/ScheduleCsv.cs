@@ -76,7 +76,7 @@ public static class ScheduleCsv
                         Number(c.Breaker),
                         Number(c.Poles),
                         c.Protection.Mark,
-                        c.Cable,
+                        $"{c.Cable}",
                         Va(c.Run.Cut.InFeet),
                         Va(row.LegA.Value),
                         Va(row.LegB.Value)

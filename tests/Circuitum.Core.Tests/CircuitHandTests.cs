@@ -121,7 +121,7 @@ public class CircuitHandTests
             var then = Analyzer.Analyze(new AssignBoxes([box], state.Number).Apply(Planned).Job!);
             var real = then.CircuitByNumber(state.Number)!;
             (state.Boxes, state.Load, state.Breaker, state.Cable).ShouldBe(
-                (real.Boxes.Length, real.Load.Connected.Value, real.Breaker, real.Cable)
+                (real.Boxes.Length, real.Load.Connected.Value, real.Breaker, $"{real.Cable}")
             );
             state.Feet.ShouldBe(real.Run.Cut.InFeet, 0.01);
             state

@@ -158,7 +158,7 @@ public class CircuitTests
     {
         var a = Plan(p => p with { HomeRunUpsize = HomeRunUpsize.Always });
         a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles)
-            .ShouldAllBe(c => c.Cable == "10-2" && c.BranchCable == "12-2");
+            .ShouldAllBe(c => $"{c.Cable}" == "10-2" && $"{c.BranchCable}" == "12-2");
         a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Appliance && c.Boxes.Length == 1)
             .ShouldAllBe(c => c.Cable == c.BranchCable);
         var off = Plan(p => p with { HomeRunUpsize = HomeRunUpsize.Off });

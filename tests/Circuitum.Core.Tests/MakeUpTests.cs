@@ -41,7 +41,7 @@ public class MakeUpTests
         m.Grounds.Select(g => MakeUp.Cmil(g.Size)).ShouldBe(m.Grounds.Select(g => MakeUp.Cmil(g.Size)).OrderDescending());
 
         // A one-pole circuit lands a neutral or a breaker's tail; of two poles what takes 120 V as well does, a fault breaker always.
-        var neutral = A.Circuits.Count(c => c.Poles == 1 || c.Cable.Split('-')[1] == "3" || c.Protection.Devices.Any(d => d.Box is null));
+        var neutral = A.Circuits.Count(c => c.Poles == 1 || c.Cable.Conductors == 3 || c.Protection.Devices.Any(d => d.Box is null));
         m.NeutralTerminals.ShouldBe(neutral);
         m.Breakers.Where(b => b.Remark).ShouldAllBe(b => b.Poles == 2 && b.Wire.EndsWith("-2"));
         m.Breakers.Where(b => b.NeutralOnBreaker).ShouldAllBe(b => b.Tail && b.Mark != "");

@@ -59,7 +59,7 @@ public class OutsideTests
         (post.Method, post.Buried, post.Depth, post.DepthWanted).ShouldBe(
             (OutsideMethod.PvcConduit, true, Length.Inches(18), Length.Inches(18))
         );
-        post.Wires.ShouldBe([new(c.BranchCable.Split('-')[0], 3)]);
+        post.Wires.ShouldBe([new(c.BranchCable.Size, 3)]);
         post.Fill!.Size!.Size.ShouldBe("1/2");
         post.Bends!.Pass.ShouldBeTrue();
 

@@ -59,7 +59,7 @@ public class PairTests
     {
         var a = Analyzer.Analyze(Pair(kind));
         var (first, second) = (a.CircuitByNumber(Offer.First)!, a.CircuitByNumber(Offer.Second)!);
-        first.Cable.ShouldBe(cable);
+        $"{first.Cable}".ShouldBe(cable);
         second.Run.Segments[0].Via.ShouldBe(first.Run.First);
         second.Carried.ShouldBeTrue();
         a.Specs[first.Run.First!].Fill!.Inches3.ShouldBeGreaterThan(A.Specs[first.Run.First!].Fill!.Inches3);

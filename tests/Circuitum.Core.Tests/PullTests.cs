@@ -64,7 +64,7 @@ public class PullTests
         var pulled = new MarkPulled(circuit.Number, true, Length.Feet(41)).Apply(Planned).Job!;
         var a = Analyzer.Analyze(pulled);
         a.CircuitByNumber(circuit.Number)!.Pulled!.Measured.ShouldBe(Length.Feet(41));
-        PullList.Totals(PullList.Of(a)).Single(t => t.Cable == circuit.Cable).Measured.ShouldBe(Length.Feet(41));
+        PullList.Totals(PullList.Of(a)).Single(t => t.Cable == $"{circuit.Cable}").Measured.ShouldBe(Length.Feet(41));
 
         // A box nearer the panel joins: the run that is in the frame still ends where it ends.
         var nearer = pulled with

@@ -52,7 +52,7 @@ public partial class RuleLoadTests
             }
         );
         var a = Analyzer.Analyze(job);
-        CircuitOf(a, "extra").Cable.ShouldEndWith("-2");
+        CircuitOf(a, "extra").Cable.Conductors.ShouldBe(2);
         a.ServiceCase.Items.Single(i => i.Boxes.Contains(job.Decisions.Boxes.Single(b => b.Appliance == "extra").Id))
             .Neutral.ShouldBeFalse();
     }

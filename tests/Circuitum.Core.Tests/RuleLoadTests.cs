@@ -60,7 +60,7 @@ public partial class RuleLoadTests
         var kitchen = Together(job, CircuitPurpose.Appliance, Outlets(job, "dishwasher", "microwave", "refrigerator", "disposer"));
         var c = CircuitOf(kitchen, "dishwasher");
         c.Breaker.ShouldBe(20);
-        c.Cable.ShouldBe("12-2");
+        $"{c.Cable}".ShouldBe("12-2");
         kitchen.Findings.ShouldContain(f =>
             f.RuleId == "circuit.overload" && f.Severity == Severity.Must && f.Subjects.Contains(Subject.Parse($"circuit:{c.Number}"))
         );

@@ -166,7 +166,7 @@ public class SwitchWiringTests
         foreach (var s in Line[1..])
         {
             var spec = a.Specs[s];
-            spec.Cables.Select(c => c.Cable).Order().ShouldBe(["14-2", "14-3"]);
+            spec.Cables.Select(c => $"{c.Cable}").Order().ShouldBe(["14-2", "14-3"]);
             spec.Fill!.Inches3.ShouldBe(16, 0.001);
             spec.FillDerivation!.Steps.Count(x => x.What.Contains("travelers", StringComparison.Ordinal)).ShouldBe(1);
         }

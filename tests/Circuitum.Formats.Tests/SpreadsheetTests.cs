@@ -79,7 +79,7 @@ public sealed class SpreadsheetTests : IDisposable
             Number(cells[7]).ShouldBe(Math.Round(row.LegA.Value));
             Number(cells[8]).ShouldBe(Math.Round(row.LegB.Value));
             if (row is { Circuit: { } c, SecondPole: false })
-                (cells[1], cells[2], cells[3], cells[6]).ShouldBe(($"{c.Number}", c.Label, $"{c.Breaker}", c.Cable));
+                (cells[1], cells[2], cells[3], cells[6]).ShouldBe(($"{c.Number}", c.Label, $"{c.Breaker}", $"{c.Cable}"));
         }
 
         var runs = sheets["Home runs"].Skip(1).ToDictionary(r => r[0]);

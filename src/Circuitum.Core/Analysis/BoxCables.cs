@@ -19,13 +19,7 @@ public static class BoxCables
 
         // Where a shared home run ends, the other circuit goes on.
         if (circuit is { Pair: { } pair, Carried: false } && circuit.Run.First == box)
-            ends.Add(
-                new(
-                    $"circuit {pair.Second}",
-                    $"{circuit.BranchCable[..circuit.BranchCable.IndexOf('-', StringComparison.Ordinal)]}-2",
-                    CableUse.Power
-                )
-            );
+            ends.Add(new($"circuit {pair.Second}", circuit.BranchCable with { Conductors = 2 }, CableUse.Power));
         return ends.ToImmutable();
     }
 

@@ -27,7 +27,7 @@ public sealed record BoxSpec
             ? null
             : fill.Derivation with
             {
-                Steps = [.. Cables.Select(c => Derivation.Fact(c.InWords, c.Cable)), .. fill.Derivation.Steps, Holds(fill, entry)],
+                Steps = [.. Cables.Select(c => Derivation.Fact(c.InWords, $"{c.Cable}")), .. fill.Derivation.Steps, Holds(fill, entry)],
             };
 
     private static Derivation Holds(BoxFill fill, BoxEntry entry)

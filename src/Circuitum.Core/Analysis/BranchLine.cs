@@ -1,3 +1,4 @@
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -10,4 +11,4 @@ namespace Circuitum.Core.Analysis;
 /// <param name="Use">What it is for.</param>
 /// <param name="Way">By which way, in words.</param>
 /// <param name="Cut">Length to cut.</param>
-public sealed record BranchLine(string From, string To, string Cable, CableUse Use, string Way, Length Cut);
+public sealed record BranchLine(string From, string To, CableType Cable, CableUse Use, string Way, Length Cut);

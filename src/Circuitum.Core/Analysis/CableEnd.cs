@@ -1,4 +1,5 @@
 using System.Globalization;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Analysis;
@@ -7,13 +8,13 @@ namespace Circuitum.Core.Analysis;
 /// <param name="Other">Where its other end is: a box, or none for the panel.</param>
 /// <param name="Cable">The cable, such as <c>14-3</c>.</param>
 /// <param name="Use">What it is for.</param>
-public sealed record CableEnd(string? Other, string Cable, CableUse Use)
+public sealed record CableEnd(string? Other, CableType Cable, CableUse Use)
 {
     /// <summary>AWG of its insulated conductors.</summary>
-    public string Size => Cable[..Cable.IndexOf('-', StringComparison.Ordinal)];
+    public string Size => Cable.Size;
 
     /// <summary>Its insulated conductors.</summary>
-    public int Conductors => Cable.Split('-').Skip(1).Sum(n => int.Parse(n, CultureInfo.InvariantCulture));
+    public int Conductors => Cable.Conductors;
 
     /// <summary>Where it leads and what for, in words.</summary>
     public string InWords =>

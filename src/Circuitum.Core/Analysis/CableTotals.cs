@@ -26,16 +26,16 @@ public sealed class CableTotals(JobAnalysis a)
     private (string Cable, Length Cut) InHouse(CircuitAnalysis c, CableSegment segment)
     {
         if (a.Outside.Length == 0 || a.OutsideOf(segment) is not { } outside)
-            return (c.CableOf(segment), segment.Cut);
+            return ($"{c.CableOf(segment)}", segment.Cut);
         if (outside.Fill is null)
             return (
-                outside.Method == OutsideMethod.DirectBurial ? $"{c.CableOf(segment)} for the ground" : c.CableOf(segment),
+                outside.Method == OutsideMethod.DirectBurial ? $"{c.CableOf(segment)} for the ground" : $"{c.CableOf(segment)}",
                 segment.Cut
             );
 
         // Where the cable ends and the wires begin is a box on the wall; nothing of the cable is left when all of the way is outside.
         return (
-            c.CableOf(segment),
+            $"{c.CableOf(segment)}",
             outside.Length >= segment.Way - Length.Feet(1) ? Length.Zero : Length.Max(Length.Zero, segment.Cut - outside.Length)
         );
     }

@@ -55,17 +55,16 @@ public sealed record CircuitAnalysis
     public EquipmentGround? Ground { get; init; }
 
     /// <summary>The cable of its home run, such as <c>12-2</c>.</summary>
-    public required string Cable { get; init; }
+    public required CableType Cable { get; init; }
 
     /// <summary>The cable past the first box.</summary>
-    public required string BranchCable { get; init; }
+    public required CableType BranchCable { get; init; }
 
     /// <summary>The cable that a piece of its run is, such as <c>14-3</c> for travelers.</summary>
-    public string CableOf(CableSegment segment) =>
+    public CableType CableOf(CableSegment segment) =>
         segment.From is null ? Cable
         : segment is { Use: CableUse.Power, More: 0 } ? BranchCable
-        : $"{BranchCable[..BranchCable.IndexOf('-', StringComparison.Ordinal)]}-"
-            + $"{(segment.Conductors == 4 ? "2-2" : $"{segment.Conductors}")}";
+        : BranchCable with { Conductors = segment.Conductors };
 
     /// <summary>Breaker in amperes; 0 when nothing could be sized.</summary>
     public int Breaker => Wire?.Breaker ?? 0;

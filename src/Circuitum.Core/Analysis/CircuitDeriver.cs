@@ -78,11 +78,10 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
             Pulled = pulled,
             Panel = panel,
             Cable =
-                carrier is not null ? $"{size}-{conductors}"
-                : pair is null ? $"{home}-{conductors}"
-                : pair.Kind == PairKind.SharedNeutral ? $"{home}-3"
-                : $"{home}-2-2",
-            BranchCable = $"{size}-{conductors}",
+                carrier is not null ? new(size, conductors)
+                : pair is null ? new(home, conductors)
+                : new CableType(home, pair.Kind == PairKind.SharedNeutral ? 3 : 4),
+            BranchCable = new(size, conductors),
             Run = run,
             DropPercent = drop,
             DropAt = dropAt,

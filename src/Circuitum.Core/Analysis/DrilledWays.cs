@@ -24,13 +24,7 @@ internal static class DrilledWays
             foreach (var segment in c.Run.Cables)
             {
                 var cable = c.CableOf(segment);
-                Pass(
-                    a,
-                    a.RouteOf(segment),
-                    new Passing(c.Number, segment, Thickness(cable), cable.EndsWith("-2-2", StringComparison.Ordinal) ? 4 : 2),
-                    holes,
-                    unknown
-                );
+                Pass(a, a.RouteOf(segment), new Passing(c.Number, segment, cable.InchesWide, cable.Carrying), holes, unknown);
             }
         }
 
@@ -54,27 +48,6 @@ internal static class DrilledWays
                 member.LargestIn
             ),
         ];
-    }
-
-    // About what the jacket of the common sizes measures across its wide side.
-    internal static double Thickness(string cable)
-    {
-        var wires =
-            cable.EndsWith("-3", StringComparison.Ordinal) ? 1.0
-            : cable.EndsWith("-2-2", StringComparison.Ordinal) ? 1.1
-            : 0.85;
-        return wires
-            * (
-                cable[..cable.IndexOf('-', StringComparison.Ordinal)] switch
-                {
-                    "14" => 0.42,
-                    "12" => 0.47,
-                    "10" => 0.55,
-                    "8" => 0.72,
-                    "6" => 0.85,
-                    _ => 1.0,
-                }
-            );
     }
 
     private static void Pass(

@@ -76,11 +76,11 @@ public sealed record MakeUp(
             var c = row.Circuit!;
 
             // Of two circuits in one cable the second has neither a ground of its own nor, with a shared neutral, a neutral.
-            var cable = (c.Carried ? a.CircuitByNumber(c.Pair!.First)?.Cable ?? c.Cable : c.Cable).Split('-');
-            var (size, number) = (cable[0], c.Number.ToString(CultureInfo.InvariantCulture));
+            var cable = c.Carried ? a.CircuitByNumber(c.Pair!.First)?.Cable ?? c.Cable : c.Cable;
+            var (size, number) = (cable.Size, c.Number.ToString(CultureInfo.InvariantCulture));
             if (!c.Carried)
                 grounds.Add((CodeLibrary.Conductors.SheathedGround.GetValueOrDefault(size) ?? c.Ground?.Needed ?? size, number));
-            var neutral = c.Poles == 1 ? !(c.Carried && c.Pair!.Kind == PairKind.SharedNeutral) : cable.Length > 1 && cable[1] == "3";
+            var neutral = c.Poles == 1 ? !(c.Carried && c.Pair!.Kind == PairKind.SharedNeutral) : cable.Conductors == 3;
             var tail = c.Protection.Devices.Any(d => d.Box is null);
             if (neutral && !tail)
                 neutrals.Add((size, number));
@@ -91,7 +91,7 @@ public sealed record MakeUp(
                     c.Breaker,
                     c.Poles,
                     c.Label,
-                    string.Join('-', cable),
+                    $"{cable}",
                     size,
                     c.Poles == 2 && !neutral,
                     neutral && tail,

@@ -60,13 +60,9 @@ internal static class OutsideRuns
         if (method is OutsideMethod.DirectBurial or OutsideMethod.IndoorCable)
             return new(c.Number, segment, method, length, buried, depth, wanted, [], null, null);
         var kind = method == OutsideMethod.PvcConduit ? "pvc40" : "rigid";
-        var cable = c.CableOf(segment).Split('-');
-        var ground = c.Wire is { } wire ? EquipmentGround.For(wire.Breaker, wire.Size, cable[0]) : cable[0];
-        WireCount[] wires =
-        [
-            new(cable[0], cable[1..].Sum(n => int.Parse(n, System.Globalization.CultureInfo.InvariantCulture))),
-            new(ground, 1),
-        ];
+        var cable = c.CableOf(segment);
+        var ground = c.Wire is { } wire ? EquipmentGround.For(wire.Breaker, wire.Size, cable.Size) : cable.Size;
+        WireCount[] wires = [new(cable.Size, cable.Conductors), new(ground, 1)];
         ImmutableArray<WireCount> all = [.. wires.GroupBy(w => w.Size).Select(g => new WireCount(g.Key, g.Sum(w => w.Count)))];
         return new(
             c.Number,

@@ -1,3 +1,4 @@
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -13,5 +14,5 @@ namespace Circuitum.Core.Analysis;
 public sealed record PullLine(CircuitAnalysis Circuit, string Label, string To, string Way, Length Cut, PulledRun? Pulled)
 {
     /// <summary>Its cable.</summary>
-    public string Cable => Circuit.Cable;
+    public CableType Cable => Circuit.Cable;
 }

@@ -39,7 +39,7 @@ public static class PullList
         [
             .. groups
                 .SelectMany(g => g.Lines)
-                .GroupBy(l => l.Cable)
+                .GroupBy(l => $"{l.Cable}")
                 .OrderBy(g => g.Key, StringComparer.Ordinal)
                 .Select(g => new PullTotal(
                     g.Key,

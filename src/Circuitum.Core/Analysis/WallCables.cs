@@ -122,7 +122,7 @@ public sealed record WallCables(ImmutableArray<WallCable> Cables, ImmutableArray
             var key = (along.RoundTo(Length.Inches(2)).Units, height.RoundTo(Length.Inches(2)).Units);
             if (!through.TryGetValue(key, out var there))
                 through[key] = there = [];
-            there.Add(DrilledWays.Thickness(cable.Circuit.CableOf(cable.CableSegment)));
+            there.Add(cable.Circuit.CableOf(cable.CableSegment).InchesWide);
         }
 
         var ceiling = room.Room.CeilingHeight;

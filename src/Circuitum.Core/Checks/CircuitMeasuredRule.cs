@@ -16,7 +16,7 @@ internal sealed class CircuitMeasuredRule : CheckedRule
                 run.Measured is { } took
                 && a.CircuitByNumber(run.Circuit) is { } c
                 && c.Pulled == run
-                && c.Cable == run.Cable
+                && $"{c.Cable}" == run.Cable
                 && c.Run.First == run.To
                 && c.Run.Segments[0].Cut is var planned
                 && Odd(took, planned)

@@ -22,6 +22,6 @@ internal sealed class CircuitPulledRule : CheckedRule
         : c.Pulled != run
             ? $"A second home run of circuit {c.Number} is pulled, to {run.To}: one feeds it, the other stays for something else or comes "
                 + "out."
-        : c.Cable != run.Cable ? $"The home run of circuit {c.Number} is pulled as {run.Cable}; it needs {c.Cable} now."
+        : $"{c.Cable}" != run.Cable ? $"The home run of circuit {c.Number} is pulled as {run.Cable}; it needs {c.Cable} now."
         : null;
 }

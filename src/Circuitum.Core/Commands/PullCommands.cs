@@ -34,7 +34,7 @@ public sealed record MarkPulled(int Circuit, bool Pulled = true, Length? Measure
                         {
                             Circuit = Circuit,
                             To = first,
-                            Cable = c.Cable,
+                            Cable = $"{c.Cable}",
                             Measured = Measured,
                         }
                     ),

@@ -76,7 +76,7 @@ public sealed record CircuitPreview(ImmutableArray<CircuitState> Now, ImmutableA
             c.Boxes.Count(b => b.Kind == BoxKind.Receptacle),
             c.Load.Connected.Value,
             c.Breaker,
-            c.Cable,
+            $"{c.Cable}",
             c.Run.Cut.InFeet,
             [
                 .. findings

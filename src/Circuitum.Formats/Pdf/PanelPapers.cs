@@ -69,7 +69,7 @@ internal static class PanelPapers
                 c.Label,
                 $"{c.Breaker} A, {c.Poles}-pole",
                 c.Protection.Mark,
-                c.Cable == c.BranchCable ? c.Cable : $"{c.Cable}, then {c.BranchCable}",
+                c.Cable == c.BranchCable ? $"{c.Cable}" : $"{c.Cable}, then {c.BranchCable}",
                 .. legs,
             ];
     }
