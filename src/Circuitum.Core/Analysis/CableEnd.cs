@@ -1,4 +1,3 @@
-using System.Globalization;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 

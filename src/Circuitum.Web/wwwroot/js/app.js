@@ -1,13 +1,17 @@
 // Keys, derivations, findings, and what happens after each answer.
 import { address, fetched, memory, send, tell, visit, work } from './desk.js';
-import { circuitField } from './circuits.js';
-import { setTool } from './draft.js';
+import { circuitField, circuitsHand, lassoHand } from './circuits.js';
+import { draftHand, setTool } from './draft.js';
+import { hands } from './gesture.js';
 import { nudgePlan } from './nudge.js';
 import { drawingKey } from './room.js';
 import './patch.js';
 import './planning.js';
-import './runs.js';
+import { runsHand } from './runs.js';
 import { forgetFrame, settleView, zoom } from './view.js';
+
+// In this order they are asked for what the pointer went down on.
+hands(lassoHand, circuitsHand, runsHand, draftHand);
 
 async function why(key) {
   const { job } = work().dataset;

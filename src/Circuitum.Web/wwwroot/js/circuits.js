@@ -1,13 +1,12 @@
 // The hand in Circuits: boxes, a lassoed lot or a whole room go to another circuit, and every circuit shows meanwhile what
 // it would become. The program works it out; nothing is changed until the hand lets go.
 import { fetched, memory, plan, send, tell, visit, work } from './desk.js';
+import { holds } from './gesture.js';
 import { perPixel, place } from './view.js';
 
 const here = () => work()?.dataset.stage === 'circuits';
 const rows = () => document.querySelectorAll('[data-circuit]');
 const chosen = new Set();
-let drag = null;
-let lasso = null;
 
 function mark() {
   document.querySelectorAll('[data-box].chosen').forEach(e => e.classList.remove('chosen'));
@@ -24,9 +23,9 @@ function preview(which, load) {
 }
 
 // Every circuit as it would be, written into its row; the figures of the page are put back afterwards.
-async function showEverywhere(load) {
-  const answer = await fetched(preview('moves', load));
-  if (!answer.ok || drag?.load !== load) return;
+async function showEverywhere(held) {
+  const answer = await fetched(preview('moves', held.load));
+  if (!answer.ok || !holds(held)) return;
   for (const c of await answer.json()) {
     const row = document.querySelector(`[data-circuit="${c.number}"]`);
     if (!row) continue;
@@ -48,43 +47,41 @@ function clear() {
 }
 
 // What lies under the pointer that boxes can be dropped on: a row of the list, or another box's circuit.
-function target(e) {
+function target(e, load) {
   const over = document.elementFromPoint(e.clientX, e.clientY);
   const row = over?.closest('[data-circuit]');
   if (row) return row.dataset.circuit;
   const box = over?.closest('.plan [data-box]');
-  return box && !drag.load.boxes?.includes(box.dataset.box) ? (box.dataset.circuitOf ?? '') : '';
+  return box && !load.boxes?.includes(box.dataset.box) ? (box.dataset.circuitOf ?? '') : '';
 }
 
 // Beside the hand, on the side where there is room, and whole.
-function beside(card) {
-  const [x, y] = drag.at;
+function beside(card, [x, y]) {
   const { offsetWidth: w, offsetHeight: h } = card;
   card.style.left = `${x + 18 + w < innerWidth ? x + 18 : Math.max(4, x - w - 18)}px`;
   card.style.top = `${Math.max(4, Math.min(y + 18, innerHeight - h - 8))}px`;
 }
 
-async function hover(e) {
+async function hover(e, held) {
   const card =
     document.querySelector('.drag-card') ??
     document.body.appendChild(Object.assign(document.createElement('div'), { className: 'drag-card' }));
-  drag.at = [e.clientX, e.clientY];
-  beside(card);
-  const to = target(e);
-  if (to === drag.to) return;
-  drag.to = to;
+  held.at = [e.clientX, e.clientY];
+  beside(card, held.at);
+  const to = target(e, held.load);
+  if (to === held.to) return;
+  held.to = to;
   rows().forEach(r => r.classList.toggle('target', r.dataset.circuit === to));
   if (!to) {
-    card.textContent = drag.load.name;
+    card.textContent = held.load.name;
     return;
   }
-  const { load } = drag;
-  const answer = await fetched(`${preview('move', load)}&circuit=${to}`);
+  const answer = await fetched(`${preview('move', held.load)}&circuit=${to}`);
   const text = await answer.text();
-  if (drag?.load !== load || drag.to !== to) return;
+  if (!holds(held) || held.to !== to) return;
   if (answer.ok) card.innerHTML = text;
   else card.textContent = 'That cannot be worked out now.';
-  beside(card);
+  beside(card, held.at);
 }
 
 function move(load, circuit) {
@@ -98,102 +95,96 @@ const inside = ([x, y], path) =>
     return ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax ? !odd : odd;
   }, false);
 
-function drawLasso() {
+function drawLasso(path) {
   const svg = plan();
   svg.querySelector('.lasso')?.remove();
-  if (!lasso) return;
+  if (!path) return;
   const line = document.createElementNS('http://www.w3.org/2000/svg', 'polygon');
   line.setAttribute('class', 'lasso');
-  line.setAttribute('points', lasso.map(p => p.join(',')).join(' '));
+  line.setAttribute('points', path.map(p => p.join(',')).join(' '));
   line.setAttribute('stroke-width', 2 * perPixel());
   svg.append(line);
 }
 
-document.addEventListener(
-  'pointerdown',
-  e => {
-    if (!here() || e.button !== 0) return;
+// A line around boxes chooses them.
+export const lassoHand = {
+  take(e) {
+    if (!here() || !e.target.closest('.plan')) return null;
+    if (memory.tool !== 'lasso' && (e.target.closest('[data-box]') || !e.shiftKey)) return null;
+    e.preventDefault();
+    document.documentElement.classList.add('in-hand');
+    return { path: [place(e)] };
+  },
+  follow(e, { path }) {
+    path.push(place(e));
+    drawLasso(path);
+  },
+  press() {
+    clear();
+  },
+  drop(e, { path }) {
+    clear();
+    drawLasso(null);
+    if (path.length < 4) return;
+    for (const b of plan().querySelectorAll('[data-box]')) {
+      const r = b.getBoundingClientRect();
+      if (inside(place({ clientX: r.x + r.width / 2, clientY: r.y + r.height / 2 }), path)) chosen.add(b.dataset.box);
+    }
+    mark();
+  },
+  letBe() {
+    clear();
+    drawLasso(null);
+  },
+};
+
+// What is taken goes to the circuit on which it is let go.
+export const circuitsHand = {
+  take(e) {
+    if (!here()) return null;
     const svg = e.target.closest('.plan');
     const box = e.target.closest('[data-box]');
-    if (svg && (memory.tool === 'lasso' || (!box && e.shiftKey))) {
-      lasso = [place(e)];
-      document.documentElement.classList.add('in-hand');
-      e.stopPropagation();
-      e.preventDefault();
-      return;
-    }
     const room = !box && svg ? e.target.closest('.floor.picked') : null;
-    if (!box && !room) return;
+    if (!box && !room) return null;
     const boxes = box && chosen.has(box.dataset.box) ? [...chosen] : box ? [box.dataset.box] : null;
-    const load = room
-      ? { room: room.dataset.pick.slice(5), name: 'The room' }
-      : { boxes, name: boxes.length === 1 ? boxes[0] : `${boxes.length} boxes` };
-    drag = {
-      load,
-      from: [e.clientX, e.clientY],
+    if (!svg && e.target.closest('a')) e.preventDefault();
+    return {
+      load: room
+        ? { room: room.dataset.pick.slice(5), name: 'The room' }
+        : { boxes, name: boxes.length === 1 ? boxes[0] : `${boxes.length} boxes` },
       pick: box ? `box:${box.dataset.box}` : room.dataset.pick,
-      moved: false,
-      to: null,
       shift: e.shiftKey,
+      lifted: false,
+      to: null,
     };
-    if (svg) e.stopPropagation();
-    else if (e.target.closest('a')) e.preventDefault();
   },
-  true,
-);
-
-document.addEventListener(
-  'pointermove',
-  e => {
-    if (lasso) {
-      lasso.push(place(e));
-      drawLasso();
-      return;
-    }
-    if (!drag) return;
-    if (!drag.moved && Math.hypot(e.clientX - drag.from[0], e.clientY - drag.from[1]) < 5) return;
-    if (!drag.moved) {
-      drag.moved = true;
+  follow(e, held) {
+    if (!held.lifted) {
+      held.lifted = true;
       document.documentElement.classList.add('in-hand');
-      for (const id of drag.load.boxes ?? [])
+      for (const id of held.load.boxes ?? [])
         document.querySelectorAll(`.plan [data-box="${CSS.escape(id)}"]`).forEach(b => b.classList.add('lifted'));
-      showEverywhere(drag.load);
+      showEverywhere(held);
     }
-    hover(e);
+    hover(e, held);
   },
-  true,
-);
-
-document.addEventListener(
-  'pointerup',
-  e => {
-    if (lasso) {
-      const path = lasso;
-      lasso = null;
-      clear();
-      drawLasso();
-      if (path.length < 4) return;
-      for (const b of plan().querySelectorAll('[data-box]')) {
-        const r = b.getBoundingClientRect();
-        if (inside(place({ clientX: r.x + r.width / 2, clientY: r.y + r.height / 2 }), path)) chosen.add(b.dataset.box);
-      }
-      mark();
-      return;
-    }
-    const d = drag;
-    if (!d) return;
-    const to = d.moved ? target(e) : '';
-    drag = null;
+  press(e, { shift, load, pick }) {
+    if (!shift || !load.boxes) return visit(pick);
+    const id = pick.slice(4);
+    if (!chosen.delete(id)) chosen.add(id);
+    mark();
+  },
+  drop(e, { load }) {
+    const to = target(e, load);
     clear();
-    if (!d.moved) {
-      if (!d.shift || !d.load.boxes) return visit(d.pick);
-      const id = d.pick.slice(4);
-      if (!chosen.delete(id)) chosen.add(id);
-      mark();
-    } else if (to) move(d.load, to);
+    if (to) move(load, to);
   },
-  true,
-);
+  letBe() {
+    clear();
+    chosen.clear();
+    mark();
+  },
+};
 
 // A dragged link would otherwise be followed, or carried away by the browser.
 document.addEventListener('dragstart', e => here() && e.target.closest('[data-box]') && e.preventDefault());
@@ -210,19 +201,13 @@ document.addEventListener(
 document.addEventListener(
   'keydown',
   e => {
-    if (e.key !== 'Escape' || !here() || !(drag || chosen.size)) return;
+    if (e.key !== 'Escape' || !here() || !chosen.size) return;
     e.stopPropagation();
-    drag = lasso = null;
-    clear();
     chosen.clear();
     mark();
   },
   true,
 );
-document.addEventListener('pointercancel', () => {
-  drag = lasso = null;
-  clear();
-});
 document.addEventListener('submit', e => {
   if (!e.target.matches('.chosen-bar')) return;
   e.preventDefault();

@@ -1,11 +1,11 @@
 // The hand on the plan: picking, dragging, putting things down, typing over dimensions, scaling a traced picture.
 import { fetched, memory, plan, send, visit, work } from './desk.js';
+import { holds } from './gesture.js';
 import { dropRoom, finishRoom, isDrawing, moveRoom, pressRoom, releaseRoom } from './room.js';
 import { ask, feet, label, sketch, snapOne } from './sketch.js';
 import { pan, perPixel, place, rest } from './view.js';
 
 const stage = () => work()?.dataset.stage;
-let drag = null;
 let scaling = null;
 
 export function setTool(tool) {
@@ -28,50 +28,58 @@ function askDimension(target, e) {
   );
 }
 
-document.addEventListener('pointerdown', e => {
-  const svg = e.target.closest?.('.plan, .panel-drawing');
-  if (!svg || e.button !== 0) return;
-  if (svg === plan()) rest();
-  const canDrag =
-    svg === plan() ? { boxes: '[data-box]', rooms: '[data-drag]', runs: '[data-drag^="panel:"]' }[stage()] : '[data-space][data-pick]';
-  let mark = canDrag ? e.target.closest(canDrag) : null;
-  if (mark?.dataset.drag === 'under' && memory.tool !== 'under') mark = null;
-  if (memory.tool === 'under') mark = svg.querySelector('.under');
-  // The picked room itself can be dragged; any other floor moves the view.
-  if (!mark && stage() === 'rooms' && memory.tool === '' && e.target.matches('.floor.picked')) mark = e.target;
-  drag = {
-    svg,
-    mark,
-    from: [e.clientX, e.clientY],
-    at: svg === plan() ? place(e) : null,
-    moved: false,
-    view: { x: memory.x, y: memory.y },
-    started: performance.now(),
-  };
-  if (svg === plan() && memory.tool === 'room' && stage() === 'rooms') {
-    pressRoom(drag.at);
-    drag.mark = null;
-  }
-});
+// What may be dragged in each stage.
+const draggable = { boxes: '[data-box]', rooms: '[data-drag]', runs: '[data-drag^="panel:"]' };
 
-document.addEventListener('pointermove', e => {
-  if (isDrawing() && e.target.closest?.('.plan')) moveRoom(e);
-  if (!drag) return;
-  const dx = e.clientX - drag.from[0],
-    dy = e.clientY - drag.from[1];
-  if (!drag.moved && Math.hypot(dx, dy) < 5) return;
-  drag.moved = true;
-  if (isDrawing()) return;
-  if (drag.mark) follow(e, dx, dy);
-  else if (drag.svg === plan()) pan(drag.view, dx, dy);
-});
+function markUnder(e, svg) {
+  if (memory.tool === 'under') return svg.querySelector('.under');
+  const mark = e.target.closest(svg === plan() ? (draggable[stage()] ?? 'none') : '[data-space][data-pick]');
+  if (mark && mark.dataset.drag !== 'under') return mark;
+  // The picked room itself can be dragged; any other floor moves the view.
+  return stage() === 'rooms' && memory.tool === '' && e.target.matches('.floor.picked') ? e.target : null;
+}
+
+// The plan and the panel: things are dragged, the view is moved, a click picks or puts down.
+export const draftHand = {
+  take(e) {
+    const svg = e.target.closest?.('.plan, .panel-drawing');
+    if (!svg) return null;
+    if (svg === plan()) rest();
+    const at = svg === plan() ? place(e) : null;
+    const rooms = svg === plan() && memory.tool === 'room' && stage() === 'rooms';
+    if (rooms) pressRoom(at);
+    return { svg, mark: rooms ? null : markUnder(e, svg), at, view: { x: memory.x, y: memory.y } };
+  },
+  follow(e, held) {
+    if (isDrawing()) return;
+    const [dx, dy] = [e.clientX - held.from[0], e.clientY - held.from[1]];
+    if (held.mark) follow(e, held, dx, dy);
+    else if (held.svg === plan()) pan(held.view, dx, dy);
+  },
+  press: (e, held) => (memory.tool === 'room' && isDrawing() ? releaseRoom(e, false) : press(e, held)),
+  drop(e, held) {
+    if (memory.tool === 'room' && isDrawing()) releaseRoom(e, true);
+    else if (held.mark) drop(e, held);
+  },
+  letBe({ mark }) {
+    if (isDrawing()) dropRoom();
+    if (mark) {
+      mark.style.translate = '';
+      mark.classList.remove('dragged');
+    }
+    sketch();
+  },
+};
+
+// A corner of the room that is drawn follows the hand, also while nothing is pressed.
+document.addEventListener('pointermove', e => isDrawing() && e.target.closest?.('.plan') && moveRoom(e));
 
 // A wall goes from its face, wherever on its thickness it was taken.
 const wallTo = (mark, by, axis) => snapOne(Number(mark.dataset.at) + by, axis, Number(mark.dataset.at));
 
-function follow(e, dx, dy) {
-  const { mark } = drag;
-  const unit = 1 / drag.svg.getScreenCTM().a;
+function follow(e, held, dx, dy) {
+  const { mark } = held;
+  const unit = 1 / held.svg.getScreenCTM().a;
   let [x, y] = [dx * unit, dy * unit];
   const wall = mark.dataset.drag?.startsWith('wall:');
   if (wall) {
@@ -82,28 +90,29 @@ function follow(e, dx, dy) {
   }
   mark.classList.add('dragged');
   mark.style.translate = `${x}px ${y}px`;
-  if (mark.dataset.box) showReach(mark.dataset.box, place(e));
+  if (mark.dataset.box) showReach(held, place(e));
 }
 
 // While a box is dragged the program says how far the receptacles of its room would reach; one question at a time, and
 // only the newest place is asked for.
 let asking = false,
   wanted = null;
-async function showReach(box, at) {
+async function showReach(held, at) {
+  const { box } = held.mark.dataset;
   wanted = at;
   if (asking) return;
   asking = true;
-  while (wanted && drag?.mark?.dataset.box === box) {
+  while (wanted && holds(held)) {
     const [x, y] = wanted;
     wanted = null;
     const { job, storey } = work().dataset;
     const answer = await fetched(
       `/jobs/${job}/preview/reach?storey=${encodeURIComponent(storey)}&box=${encodeURIComponent(box)}&x=${x.toFixed(2)}&y=${y.toFixed(2)}`,
     );
-    if (!drag) break;
+    if (!holds(held)) break;
     if (!answer.ok) continue;
     const drawn = new DOMParser().parseFromString(await answer.text(), 'image/svg+xml').getElementById('part-reach');
-    if (!drag || !drawn) break;
+    if (!holds(held) || !drawn) break;
     document.getElementById('part-reach')?.replaceWith(document.adoptNode(drawn));
     const worst = decodeURIComponent(answer.headers.get('X-Worst') ?? '');
     const unit = perPixel();
@@ -111,15 +120,6 @@ async function showReach(box, at) {
   }
   asking = false;
 }
-
-document.addEventListener('pointerup', e => {
-  const d = drag;
-  drag = null;
-  if (!d) return;
-  if (memory.tool === 'room' && isDrawing()) return releaseRoom(e, d.moved);
-  if (!d.moved) return press(e, d);
-  if (d.mark) drop(e, d);
-});
 
 function press(e, d) {
   // An answer may have put another drawing in the place of the one that the hand went down on.
@@ -193,23 +193,5 @@ function drop(e, d) {
   }
 }
 
-function letBe() {
-  if (drag?.mark) {
-    drag.mark.style.translate = '';
-    drag.mark.classList.remove('dragged');
-  }
-  drag = null;
-  sketch();
-}
-document.addEventListener('pointercancel', letBe);
-document.addEventListener(
-  'keydown',
-  e => {
-    if (e.key !== 'Escape' || !drag?.moved || isDrawing()) return;
-    e.stopPropagation();
-    letBe();
-  },
-  true,
-);
 document.addEventListener('dblclick', () => isDrawing() && finishRoom());
 document.addEventListener('change', e => e.target.id === 'tool' && setTool(e.target.value));

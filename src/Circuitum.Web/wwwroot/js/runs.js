@@ -1,10 +1,10 @@
 // The hand in Runs: a cable is taken by its line and led over another place. The program finds the way and its length;
 // nothing is changed until the hand lets go.
 import { fetched, plan, send, visit, work } from './desk.js';
+import { holds } from './gesture.js';
 import { place } from './view.js';
 
 const here = () => work()?.dataset.stage === 'runs';
-let drag = null;
 
 function clear() {
   document.documentElement.classList.remove('in-hand');
@@ -37,17 +37,17 @@ function preview(d) {
 async function ask(d) {
   if (d.asking) return;
   d.asking = true;
-  while (d === drag && d.asked !== d.at) {
+  while (holds(d) && d.asked !== d.at) {
     d.asked = d.at;
     const { job, storey } = work().dataset;
     const [x, y] = d.place;
     const answer = await fetched(
       `/jobs/${job}/preview/lead?storey=${encodeURIComponent(storey)}&from=${encodeURIComponent(d.line.dataset.from ?? '')}&to=${encodeURIComponent(d.line.dataset.run)}&x=${x}&y=${y}`,
     );
-    if (d !== drag) break;
+    if (!holds(d)) break;
     if (answer.ok) {
       const { way, feet, longer } = await answer.json();
-      if (d !== drag) break;
+      if (!holds(d)) break;
       preview(way);
       show(`${feet} ft, ${longer >= 0 ? '+' : ''}${longer} ft against the shortest way`, d.at);
     } else {
@@ -58,57 +58,23 @@ async function ask(d) {
   d.asking = false;
 }
 
-document.addEventListener(
-  'pointerdown',
-  e => {
-    const line = here() && e.button === 0 && e.target.closest?.('[data-run]');
-    if (!line) return;
-    drag = { line, from: [e.clientX, e.clientY], moved: false };
-    e.stopPropagation();
+// A cable that is taken by its line is led over the place where it is let go.
+export const runsHand = {
+  take(e) {
+    const line = here() ? e.target.closest?.('[data-run]') : null;
+    return line ? { line } : null;
   },
-  true,
-);
-
-document.addEventListener(
-  'pointermove',
-  e => {
-    if (!drag) return;
-    if (!drag.moved && Math.hypot(e.clientX - drag.from[0], e.clientY - drag.from[1]) < 5) return;
-    drag.moved = true;
+  follow(e, held) {
     document.documentElement.classList.add('in-hand');
-    drag.at = [e.clientX, e.clientY];
-    drag.place = place(e);
-    ask(drag);
+    held.at = [e.clientX, e.clientY];
+    held.place = place(e);
+    ask(held);
   },
-  true,
-);
-
-document.addEventListener(
-  'pointerup',
-  e => {
-    const d = drag;
-    if (!d) return;
-    drag = null;
+  press: (e, { line }) => visit(line.dataset.pick),
+  drop(e, { line }) {
     clear();
-    if (!d.moved) return visit(d.line.dataset.pick);
     const [x, y] = place(e);
-    send({ do: 'lead-cable', from: d.line.dataset.from ?? '', to: d.line.dataset.run, storey: work().dataset.storey, x, y });
+    send({ do: 'lead-cable', from: line.dataset.from ?? '', to: line.dataset.run, storey: work().dataset.storey, x, y });
   },
-  true,
-);
-
-document.addEventListener('pointercancel', () => {
-  drag = null;
-  clear();
-});
-document.addEventListener(
-  'keydown',
-  e => {
-    if (e.key !== 'Escape' || !drag) return;
-    // It ends the drag and nothing else.
-    e.stopPropagation();
-    drag = null;
-    clear();
-  },
-  true,
-);
+  letBe: clear,
+};
