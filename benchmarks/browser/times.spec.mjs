@@ -1,6 +1,6 @@
 // How long an answer takes from pointer up to the next frame, and frames while zooming. It prints; docs/performance.md keeps what was measured.
 // Run: npx playwright test --config benchmarks/browser/playwright.config.mjs
-import { test, expect } from '../../tests/browser/house.mjs';
+import { test, visit, expect } from '../../tests/browser/house.mjs';
 import { clickAt, dragTo, edited } from '../../tests/browser/hand.mjs';
 import { bigHouse } from './bighouse.mjs';
 
@@ -43,11 +43,11 @@ const place = (page, box) =>
       .map(Number),
   );
 
-test.describe('with boxes', () => {
-  test.use({ begin: 'boxes' });
+visit.describe('with boxes', () => {
+  visit.use({ begins: 'boxes' });
 
-  test('the drag of one box is answered at once', async ({ page, house }) => {
-    await page.goto(`${house.url}/jobs/tamarack-row/boxes`);
+  visit('the drag of one box is answered at once', async ({ page, house }) => {
+    await page.goto(`${house.job}/boxes`);
     const from = await place(page, 'living.r1');
     const wall =
       Math.abs(from[0] - (await page.locator('.floor[data-pick="room:living"]').evaluate(e => e.getBBox().x))) < 20 ? [0, 24] : [24, 0];

@@ -89,10 +89,20 @@ test('boxes are lassoed and a circuit number is typed; a locked circuit keeps it
     [floor.width + 8, floor.height + 8],
     [-8, floor.height + 8],
   ].map(([a, b]) => [floor.x + a, floor.y + b]);
-  await page.mouse.move(...corners[0]);
-  await page.mouse.down();
-  for (const c of corners.slice(1)) await page.mouse.move(...c, { steps: 6 });
-  await page.mouse.up();
+  const around = async end => {
+    await page.mouse.move(...corners[0]);
+    await page.mouse.down();
+    for (const c of corners.slice(1)) await page.mouse.move(...c, { steps: 6 });
+    await end();
+    await page.mouse.up();
+  };
+  await around(async () => {
+    await expect(page.locator('.lasso')).toBeVisible();
+    await page.keyboard.press('Escape');
+  });
+  await expect(page.locator('.lasso, .chosen-bar:visible')).toHaveCount(0);
+  await page.selectOption('#tool', 'lasso');
+  await around(async () => {});
   await expect(page.locator('.chosen-bar')).toBeVisible();
   const ids = await page.locator('.plan [data-box].chosen').evaluateAll(bs => bs.map(b => b.dataset.box));
   expect(ids).toEqual(expect.arrayContaining(['office.r1', 'office.r2', 'office.r3']));

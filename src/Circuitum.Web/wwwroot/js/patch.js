@@ -1,5 +1,6 @@
 // An answer that carries only the changed parts of the plan: what it brings takes the place of what is shown, the rest of
 // the drawing stays as it is, so the browser lays out and paints little.
+import { Idiomorph } from '../lib/idiomorph.esm.js';
 import { plan, work } from './desk.js';
 
 // What this page shows; the program answers with parts only when it remembers just this.
@@ -8,19 +9,6 @@ document.addEventListener('htmx:configRequest', e => {
   const { stamp, stage, storey, pick } = work().dataset;
   e.detail.headers['X-Drawn'] = encodeURIComponent([stamp, stage, storey, pick].join('|'));
 });
-
-// Where the hand was typing, by something that is the same in the answer.
-function focused() {
-  const at = document.activeElement;
-  if (!at || at === document.body || !work().contains(at)) return null;
-  if (at.id) return `#${CSS.escape(at.id)}`;
-  const act = at.form?.elements.do?.value;
-  return act && at.name
-    ? `form:has([name=do][value="${CSS.escape(act)}"]) [name="${CSS.escape(at.name)}"]`
-    : at.dataset.do
-      ? `[data-do="${CSS.escape(at.dataset.do)}"]`
-      : null;
-}
 
 function patchPlan(from) {
   const to = plan();
@@ -44,7 +32,6 @@ document.addEventListener('htmx:beforeSwap', e => {
   const page = document.createElement('template');
   page.innerHTML = e.detail.serverResponse;
   const next = page.content.getElementById('work');
-  const again = focused();
   const scrolled = here.querySelector('.side').scrollTop;
   const same = here.dataset.pick === next.dataset.pick;
   Object.assign(here.dataset, next.dataset);
@@ -52,12 +39,12 @@ document.addEventListener('htmx:beforeSwap', e => {
   here.querySelectorAll(':scope > .notice').forEach(n => n.remove());
   for (const part of next.querySelectorAll(':scope > .head, :scope > .strip, .tools, .side, #edit')) {
     const old = part.id ? document.getElementById(part.id) : here.querySelector(`.${part.classList[0]}`);
-    old.replaceWith(part);
-    htmx.process(part);
+    // What is the same stays as it is, so the field in which the hand types keeps its cursor.
+    Idiomorph.morph(old, part);
+    htmx.process(old);
   }
   here.querySelector('.strip').after(...next.querySelectorAll(':scope > .notice'));
-  // What an edit brings with it stands at the head of the ticket and shall be seen.
-  if (same && scrolled > 0 && !here.querySelector('.consequences')) here.querySelector('.side').scrollTop = scrolled;
-  if (again) here.querySelector(again)?.focus({ preventScroll: true });
+  // What an edit brings with it stands at the head of the ticket and shall be seen, as shall the head of another ticket.
+  here.querySelector('.side').scrollTop = same && !here.querySelector('.consequences') ? scrolled : 0;
   document.dispatchEvent(new CustomEvent('circuitum:patched'));
 });
