@@ -199,4 +199,36 @@ public partial class DraftingTests
         HouseShape.Of(joined)["right"].AreaSqFt.ShouldBe(110 + 112 + (4.5 * 120 / 144), 0.05);
         HouseShape.Of(joined)["right"].Openings.ShouldHaveSingleItem().Beyond.ShouldBe("left");
     }
+
+    // 1800 mm is no number of sixteenths of an inch: 1800.225 would be what is nearest.
+    [Fact]
+    public void What_is_typed_in_millimetres_stays_what_was_typed()
+    {
+        static Length Mm(long mm) => Length.Millimetres(mm);
+        var job = Done(
+            new AddRoom("Metric", RoomKind.Office, "first", Mm(3800), Mm(2990), "right", Side.East, Mm(2440)),
+            Pair() with
+            {
+                Frame = new Frame { Partition = Mm(115) },
+            }
+        );
+        var shape = HouseShape.Of(job)["metric"];
+        (shape.Walls[0].Length, shape.Walls[1].Length, shape.Room.CeilingHeight).ShouldBe((Mm(3800), Mm(2990), Mm(2440)));
+        (shape.MinX - HouseShape.Of(job)["right"].MaxX).ShouldBe(Mm(115));
+
+        job = Done(new SetWallLength("metric", 0, Mm(4101), false), job);
+        HouseShape.Of(job)["metric"].Walls[0].Length.ShouldBe(Mm(4101));
+        job = Done(new MoveWall("metric", 1, Mm(-301), null, true), job);
+        HouseShape.Of(job)["metric"].Walls[0].Length.ShouldBe(Mm(3800));
+        job = Done(new PutOnWall("window", "metric", 0, Mm(1801), Mm(913), Opening.Outside), job);
+        (job.Openings[^1].From, job.Openings[^1].Width).ShouldBe((Mm(1801), Mm(913)));
+        job = Done(new AddBox(BoxKind.Receptacle, "metric", 2, Mm(1800), null), job);
+        var box = job.Decisions.Boxes[^1];
+        box.Along.ShouldBe(Mm(1800));
+        job = Done(new EditBox(box.Id, new() { Height = Mm(301) }), job);
+        job = Done(new MoveBox(box.Id, 2, Mm(1700), null), job);
+        (job.Decisions.Boxes[^1].Along, job.Decisions.Boxes[^1].Height).ShouldBe((Mm(1700), Mm(301)));
+        job = Done(new EditStorey("first", "First", Length.Zero, Mm(2743)), job);
+        job.Storeys.Single(t => t.Id == "first").Ceiling.ShouldBe(Mm(2743));
+    }
 }
