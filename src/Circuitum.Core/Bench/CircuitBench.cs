@@ -54,8 +54,8 @@ internal static class CircuitBench
             throw new BenchException("breaker", $"choose one of {string.Join(", ", edition.Breakers)}.");
         List<BoxLoad> loads =
         [
-            .. Told("fixed", LoadKind.Fixed),
-            .. Told("plug", LoadKind.PlugIn),
+            .. LoadsOf("fixed", LoadKind.Fixed),
+            .. LoadsOf("plug", LoadKind.PlugIn),
             .. i.Numbers("lights", 0, 50_000).Select(va => new BoxLoad(new Box(), new(va), false, LoadKind.Light, "")),
             .. Enumerable
                 .Range(0, i.Whole("receptacles", 0, 100))
@@ -111,7 +111,7 @@ internal static class CircuitBench
             }
         );
 
-        IEnumerable<BoxLoad> Told(string field, LoadKind kind) =>
+        IEnumerable<BoxLoad> LoadsOf(string field, LoadKind kind) =>
             i.All(field)
                 .SelectMany(v => v.Split([',', ' '], StringSplitOptions.RemoveEmptyEntries))
                 .Select(v =>

@@ -180,7 +180,7 @@ internal sealed partial class RunPlanner
         while (stack.TryPop(out var here))
         {
             if (here.By is { } by)
-                Told(by.Other(here.Box), here.Box, by);
+                Lay(by.Other(here.Box), here.Box, by);
             foreach (
                 var cable in forest
                     .At(here.Box)
@@ -196,7 +196,7 @@ internal sealed partial class RunPlanner
             beside.Add(Piece(ring.From!, ring.To, runs.Between(ring.From!, ring.To), ring.Use, 0));
         return new([.. segments]) { Beside = [.. beside] };
 
-        void Told(string from, string to, RunCable c)
+        void Lay(string from, string to, RunCable c)
         {
             // More wires than one cable holds go in others beside it, each with a neutral of its own that is joined at one end only.
             var wires = c.Wires;

@@ -119,15 +119,15 @@ public static class EditCodec
     }
 
     /// <summary>A word, the edit that it stands for, and values that the word itself tells.</summary>
-    private sealed record Entry(string Word, Type Type, EditShape Shape, ImmutableDictionary<string, object?> Told)
+    private sealed record Entry(string Word, Type Type, EditShape Shape, ImmutableDictionary<string, object?> Fixed)
     {
         internal static Entry Of<T>(string word, params (string Name, object? Value)[] told)
             where T : JobCommand => new(word, typeof(T), new EditShape(typeof(T)), told.ToImmutableDictionary(t => t.Name, t => t.Value));
 
-        internal bool Matches(JobCommand edit) => edit.GetType() == Type && Told.All(t => Equals(Shape.Get(edit, t.Key), t.Value));
+        internal bool Matches(JobCommand edit) => edit.GetType() == Type && Fixed.All(t => Equals(Shape.Get(edit, t.Key), t.Value));
 
-        internal JobCommand Read(EditReader reader) => (JobCommand)Shape.Read(reader, Told);
+        internal JobCommand Read(EditReader reader) => (JobCommand)Shape.Read(reader, Fixed);
 
-        internal EditFields Write(JobCommand edit) => new(Word, [.. Shape.Write(edit, [.. Told.Keys])]);
+        internal EditFields Write(JobCommand edit) => new(Word, [.. Shape.Write(edit, [.. Fixed.Keys])]);
     }
 }

@@ -27,7 +27,7 @@ public sealed class BenchModel : PageModel
             Question = asked;
         }
 
-        var told = BenchApi.Told(Request.Query).Where(t => t.Name != "question").ToList();
+        var told = BenchApi.FieldsOf(Request.Query).Where(t => t.Name != "question").ToList();
         if (told.Count == 0)
             return Page();
         try

@@ -52,7 +52,7 @@ public static class BenchApi
     {
         try
         {
-            return Json(BenchJson.Write(question, BenchDesk.Ask(question, Told(query))));
+            return Json(BenchJson.Write(question, BenchDesk.Ask(question, FieldsOf(query))));
         }
         catch (BenchException problem)
         {
@@ -61,7 +61,7 @@ public static class BenchApi
     }
 
     /// <summary>What a query tells.</summary>
-    public static IEnumerable<(string Name, string Value)> Told(IQueryCollection query) =>
+    public static IEnumerable<(string Name, string Value)> FieldsOf(IQueryCollection query) =>
         query.SelectMany(q => q.Value.Select(v => (q.Key, v ?? "")));
 
     private static IResult Json(string text, int status = 200) => Results.Text(text, "application/json", Encoding.UTF8, status);

@@ -18,7 +18,7 @@ public sealed partial class JobDesk
         if (plain.Length is 0 or > 80 || plain.Any(char.IsControl))
             return "Name: say in 1 to 80 characters what the set is issued for.";
         await using var store = JobStore.Connect(directory);
-        return await Told(() => store.IssueAsync(id, stamp, plain, cancel));
+        return await TryAsync(() => store.IssueAsync(id, stamp, plain, cancel));
     }
 
     /// <summary>The sets of a job, last first.</summary>

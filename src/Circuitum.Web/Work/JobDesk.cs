@@ -217,11 +217,11 @@ public sealed partial class JobDesk(string directory)
             return Stale;
         if ((back ? stored.Undo : stored.Redo) is null)
             return back ? "There is nothing to undo." : "There is nothing to redo.";
-        return await Told(() => back ? store.UndoAsync(id, stamp, cancel) : store.RedoAsync(id, stamp, cancel));
+        return await TryAsync(() => back ? store.UndoAsync(id, stamp, cancel) : store.RedoAsync(id, stamp, cancel));
     }
 
     // Another window is named only when it was one; a full disk is a full disk.
-    private static async Task<string> Told(Func<Task<bool>> write)
+    private static async Task<string> TryAsync(Func<Task<bool>> write)
     {
         try
         {

@@ -97,8 +97,8 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
             ? (c, segment)
             : null;
 
-    /// <summary>What the last edit brought with it, where the cable is looked at and the program remembers how it was.</summary>
-    public ImmutableArray<Consequence> Brought =>
+    /// <summary>What the last edit changed beside what it says, where the cable is looked at and the program remembers how it was.</summary>
+    public ImmutableArray<Consequence> ConsequencesOfEdit =>
         Open is { Before: { } before, Stored.Undo: not null }
         && (Stage == "panel" ? before.Circuits.Length > 0 : Stage == "runs" && CablesLed(before.Job, Job))
             ? Consequences.Of(before, A)

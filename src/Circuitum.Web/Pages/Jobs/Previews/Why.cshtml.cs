@@ -13,7 +13,7 @@ public sealed class WhyModel(JobDesk desk) : PageModel
     private const string Afresh = "afresh";
 
     /// <summary>The derivation.</summary>
-    public Derivation Told { get; private set; } = null!;
+    public Derivation Derivation { get; private set; } = null!;
 
     /// <summary>Shows it; not found where there is no such number.</summary>
     public async Task<IActionResult> OnGetAsync(string id, string? key, CancellationToken cancel)
@@ -22,7 +22,7 @@ public sealed class WhyModel(JobDesk desk) : PageModel
             return NotFound();
         if ((key == Afresh ? PlanChoices.Saving(a) : a.Why(key ?? "")) is not { } why)
             return NotFound();
-        Told = why;
+        Derivation = why;
         return Page();
     }
 }
