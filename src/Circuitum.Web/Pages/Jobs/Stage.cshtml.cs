@@ -97,7 +97,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
             ? (c, segment)
             : null;
 
-    /// <summary>What the last edit changed beside what it says, where the cable is looked at and the program remembers how it was.</summary>
+    /// <summary>What the last edit changed beside what it says, where cable is looked at and the state before is remembered.</summary>
     public ImmutableArray<Consequence> ConsequencesOfEdit =>
         Open is { Before: { } before, Stored.Undo: not null }
         && (Stage == "panel" ? before.Circuits.Length > 0 : Stage == "runs" && CablesLed(before.Job, Job))
