@@ -12,7 +12,7 @@ public static class RulesMarkdown
     {
         var editions = CodeLibrary.EditionIds.Select(CodeLibrary.Edition).OrderBy(e => e.Id, StringComparer.Ordinal).ToList();
         var text = new StringBuilder();
-        foreach (var area in RuleBook.Of(CodeLibrary.Edition(CodeLibrary.EditionIds[0]), editions))
+        foreach (var area in RuleBook.Of(CodeLibrary.Newest, editions))
         {
             text.Append(
                 $"### {area.Key}\n\n| rule | about | in plain words | {string.Join(" | ", editions.Select(e => e.Id))} | a "

@@ -141,7 +141,7 @@ internal static class CircuitBench
         var volts = i.Whole("volts", 100, 300);
         if (plates.Length > CookingDemand.Most)
             throw new BenchException("kw", $"{CookingDemand.Most} appliances at most; a house has no more.");
-        var demand = CookingDemand.Of([.. plates.Select(p => new VoltAmperes(p * 1000))], CodeLibrary.Edition(CodeLibrary.EditionIds[0]));
+        var demand = CookingDemand.Of([.. plates.Select(p => new VoltAmperes(p * 1000))], CodeLibrary.Newest);
         var (va, formula, column) = (demand.Demand.Value, demand.Derivation.Formula, demand.Column);
         return new(
             [("demandVa", Math.Round(va)), ("amps", Math.Round(va / volts, 1)), ("column", column)],

@@ -44,7 +44,7 @@ internal static class MoreWire
         // The circuit's rating is the lesser of its breaker's and its wire's, so the wire carries continuous load by 80 percent too.
         var inflated = atBreaker / (ambient * count);
         var rows = copper ? CodeLibrary.Conductors.Copper : CodeLibrary.Conductors.Aluminum;
-        var limits = CodeLibrary.Edition(CodeLibrary.EditionIds[0]).SmallWireLimits[copper ? "copper" : "aluminum"];
+        var limits = CodeLibrary.Newest.SmallWireLimits[copper ? "copper" : "aluminum"];
         bool Does(ConductorRow r) =>
             r.At(column) >= inflated - 1e-6
             && (!limits.TryGetValue(r.Size, out var most) || breaker <= most)

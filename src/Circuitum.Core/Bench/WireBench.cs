@@ -77,7 +77,7 @@ internal static class WireBench
                         Formula =
                             $"2 x {feet:0.#} ft x {amps:0.0#} A x {row.OhmPerKft} / 1000 = {drop:0.000} V; {drop:0.000} / "
                             + $"{volts} = {percent:0.00} percent",
-                        Citation = CodeLibrary.Edition(CodeLibrary.EditionIds[0]).Cite("wire.drop"),
+                        Citation = CodeLibrary.Newest.Cite("wire.drop"),
                         Because =
                             $"{row.Size} {(copper ? "copper" : "aluminum")} carries {amps:0.##} A for {Math.Floor(farthest):0} "
                             + $"ft within {most:0.#} percent. A recommendation, not a rule, in the US editions.",
@@ -202,7 +202,7 @@ internal static class WireBench
 
     private static BenchAnswer Together(BenchInput i)
     {
-        var edition = CodeLibrary.Edition(CodeLibrary.EditionIds[0]);
+        var edition = CodeLibrary.Newest;
         if (!CodeLibrary.Conductors.Sheathed.Contains(i.Text("size")))
             throw new BenchException("size", $"choose one of {string.Join(", ", CodeLibrary.Conductors.Sheathed)}.");
         var row = Conductor.Copper(i.Text("size"));

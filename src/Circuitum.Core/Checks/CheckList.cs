@@ -6,8 +6,8 @@ namespace Circuitum.Core.Checks;
 /// <summary>The door to the checks: runs them all and sorts what they find.</summary>
 public static class CheckList
 {
-    // A rule's check is found by being there: a class of its own, in the order of its name.
-    private static readonly ImmutableArray<CheckedRule> All =
+    /// <summary>The check of each rule: it is found by being there, a class of its own, in the order of its name.</summary>
+    internal static ImmutableArray<CheckedRule> Rules { get; } =
     [
         .. typeof(CheckedRule)
             .Assembly.GetTypes()
@@ -17,10 +17,7 @@ public static class CheckList
     ];
 
     /// <summary>The rules whose breach gives a finding.</summary>
-    public static ImmutableHashSet<string> Checked { get; } = [.. All.Select(c => c.Id)];
-
-    /// <summary>The check of each rule.</summary>
-    internal static ImmutableArray<CheckedRule> Rules => All;
+    public static ImmutableHashSet<string> Checked { get; } = [.. Rules.Select(c => c.Id)];
 
     /// <summary>The rules that the product only names: nobody but the inspector looks at them.</summary>
     public static ImmutableHashSet<string> LeftToTheInspector { get; } = ["service.surge", "service.emergency"];
@@ -28,7 +25,8 @@ public static class CheckList
     /// <summary>All findings, gravest first, then by rule and place.</summary>
     public static ImmutableArray<Finding> Run(JobAnalysis analysis) =>
         [
-            .. All.SelectMany(c => c.Find(analysis))
+            .. Rules
+                .SelectMany(c => c.Find(analysis))
                 .Concat(LocalRules.Find(analysis))
                 .Where(f => analysis.Edition.InForce(f.RuleId))
                 .OrderBy(f => f.Severity)
@@ -44,7 +42,8 @@ public static class CheckList
         var alone = analysis with { Circuits = [circuit], ByBox = circuit.Run.Segments.ToImmutableDictionary(h => h.To, _ => circuit) };
         return
         [
-            .. All.SelectMany(c => c.InCircuit(alone, circuit))
+            .. Rules
+                .SelectMany(c => c.InCircuit(alone, circuit))
                 .Where(f => analysis.Edition.InForce(f.RuleId))
                 .OrderBy(f => f.Severity)
                 .ThenBy(f => f.RuleId, StringComparer.Ordinal),

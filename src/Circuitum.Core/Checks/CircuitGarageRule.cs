@@ -1,19 +1,9 @@
-using Circuitum.Core.Analysis;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Checks;
 
 /// <summary>The garage circuit, and what may be on it.</summary>
-internal sealed class CircuitGarageRule : CheckedRule
+internal sealed class CircuitGarageRule() : RequiredCircuitRule("garage", CircuitPurpose.Garage, RoomKind.Garage)
 {
     internal override string Id => "circuit.garage";
-
-    internal override IEnumerable<Finding> InHouse(JobAnalysis a)
-    {
-        if (RequiredCircuit.Missing(a, RoomKind.Garage, CircuitPurpose.Garage))
-            yield return Breach(a, $"There is no garage circuit of {RequiredCircuit.Least(a)} A.");
-    }
-
-    internal override IEnumerable<Finding> InCircuit(JobAnalysis a, CircuitAnalysis c) =>
-        RequiredCircuit.Guests(a, c, Id).Select(g => Breach(a, g.Words, Subject.Box(g.Box.Id), Subject.Circuit(c.Number)));
 }

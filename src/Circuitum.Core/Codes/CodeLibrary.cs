@@ -82,6 +82,9 @@ public static class CodeLibrary
     /// <summary>Conduit by kind: <c>pvc40</c>, <c>pvc80</c>, <c>rigid</c>, <c>emt</c>.</summary>
     public static ImmutableDictionary<string, ConduitKind> Conduit => AllConduit.Value;
 
+    /// <summary>The newest edition, for questions that no job asks.</summary>
+    public static CodeEdition Newest => Editions[EditionIds[0]];
+
     /// <summary>The edition with an id.</summary>
     /// <exception cref="KeyNotFoundException">No such edition; a job that names one is refused before it gets here.</exception>
     public static CodeEdition Edition(string id) => Editions[id];

@@ -20,7 +20,7 @@ public sealed class CompanyModel(JobDesk desk) : PageModel
     public string Refusal { get; private set; } = "";
 
     /// <summary>The newest edition, over which the layers are shown.</summary>
-    public CodeEdition Edition { get; } = CodeLibrary.Edition(CodeLibrary.EditionIds[0]);
+    public CodeEdition Edition { get; } = CodeLibrary.Newest;
 
     /// <summary>Sample layers that are not taken yet.</summary>
     public ImmutableArray<AmendmentLayer> Offered =>
