@@ -162,12 +162,12 @@ public class CircuitWorkTests
         );
         var list = Consequences.Of(before, after);
         var circuit = after.CircuitOf(after.Job.Decisions.Boxes.Single(b => b.Appliance == "top").Id)!;
-        var own = list.Where(c => c.Subject == $"circuit:{circuit.Number}").ToList();
+        var own = list.Where(c => c.Subject == Subject.Circuit(circuit.Number)).ToList();
         own.ShouldContain(c => c.What.Contains("home run 10-2 to 6-2", StringComparison.Ordinal) && c.Again);
         own.ShouldContain(c => c.What.Contains("breaker 30 A two-pole to 45 A two-pole", StringComparison.Ordinal) && c.Again);
         own.ShouldContain(c => c.What.Contains("load", StringComparison.Ordinal) && !c.Again);
         list.ShouldContain(c => c.What.StartsWith("Service load", StringComparison.Ordinal));
-        list.Where(c => c.Subject.Length > 0).ShouldAllBe(c => c.Subject == $"circuit:{circuit.Number}");
+        list.Where(c => c.Subject is not null).ShouldAllBe(c => c.Subject == Subject.Circuit(circuit.Number));
         Consequences.Of(after, after).ShouldBeEmpty();
     }
 }

@@ -1,3 +1,4 @@
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -130,7 +131,7 @@ public class CommandTests
                 "water-heater" => $"appliance:{put.Appliances[^1].Id}",
                 _ => $"opening:{put.Openings[^1].Id}",
             };
-        var gone = Done(new RemoveThing(Thing()), put);
+        var gone = Done(new RemoveThing(Subject.Parse(Thing())), put);
         (gone.Openings.Length, gone.Counters.Length, gone.Fixtures.Length, gone.Appliances.Length).ShouldBe(
             (Planned.Openings.Length, Planned.Counters.Length, Planned.Fixtures.Length, Planned.Appliances.Length)
         );
@@ -147,7 +148,7 @@ public class CommandTests
             .ShouldContain("not something");
         Refused(new PutOnWall("7", "bedroom", 0, Length.Feet(1), Length.Feet(3), Opening.Outside, End.Start))
             .ShouldContain("not something");
-        Refused(new RemoveThing("opening:none")).ShouldContain("not there");
+        Refused(new RemoveThing(Subject.Parse("opening:none"))).ShouldContain("not there");
     }
 
     [Fact]

@@ -1,3 +1,4 @@
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Drafting;
 using Circuitum.Core.Geometry;
@@ -105,16 +106,16 @@ public partial class DraftingTests
     public void Things_go_where_they_are_dragged()
     {
         var job = Pair();
-        Done(new MoveThing("opening:window", Sample.P(3, 0)), job).Openings[1].From.ShouldBe(Length.Feet(1.5));
-        Done(new MoveThing("opening:window", Sample.P(0, 3)), job)
+        Done(new MoveThing(Subject.Parse("opening:window"), Sample.P(3, 0)), job).Openings[1].From.ShouldBe(Length.Feet(1.5));
+        Done(new MoveThing(Subject.Parse("opening:window"), Sample.P(0, 3)), job)
             .Openings[1]
             .ShouldSatisfyAllConditions(o => o.Wall.ShouldBe(3), o => o.To.ShouldBe(Opening.Outside));
-        Done(new MoveThing("counter:counter", Sample.P(18, 9.5)), job)
+        Done(new MoveThing(Subject.Parse("counter:counter"), Sample.P(18, 9.5)), job)
             .Counters[0]
             .ShouldSatisfyAllConditions(c => c.Room.ShouldBe("right"), c => c.Spot.Wall.ShouldBe(2));
-        Refused(new MoveThing("counter:none", Sample.P(1, 1)), job).ShouldContain("not there");
+        Refused(new MoveThing(Subject.Parse("counter:none"), Sample.P(1, 1)), job).ShouldContain("not there");
         var wished = Done(new PlaceHere("desk", "first", Sample.P(20, 5)), job);
-        Done(new MoveThing("wish:desk", Sample.P(5, 5)), wished).Wishes[0].Room.ShouldBe("left");
+        Done(new MoveThing(Subject.Parse("wish:desk"), Sample.P(5, 5)), wished).Wishes[0].Room.ShouldBe("left");
         Refused(new PlaceHere("desk", "first", Sample.P(90, 5)), job).ShouldContain("no room at that place");
     }
 
@@ -171,8 +172,8 @@ public partial class DraftingTests
                 "first",
                 P()
             ),
-            9 when job.Openings.Length > 0 => new MoveThing($"opening:{job.Openings[random.Next(job.Openings.Length)].Id}", P()),
-            10 when job.Counters.Length > 0 => new MoveThing($"counter:{job.Counters[random.Next(job.Counters.Length)].Id}", P()),
+            9 when job.Openings.Length > 0 => new MoveThing(Subject.Parse($"opening:{job.Openings[random.Next(job.Openings.Length)].Id}"), P()),
+            10 when job.Counters.Length > 0 => new MoveThing(Subject.Parse($"counter:{job.Counters[random.Next(job.Counters.Length)].Id}"), P()),
             11 => new EditWall(
                 new WallFact
                 {

@@ -1,3 +1,4 @@
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
@@ -170,7 +171,7 @@ public class PlacingTests
         var dryer = job.Decisions.Circuits.Single(c =>
             c.Boxes.Any(b => job.Decisions.Boxes.First(x => x.Id == b.Box).Appliance == "dryer")
         );
-        var left = new RemoveThing("appliance:dryer").Apply(job).Job.ShouldNotBeNull();
+        var left = new RemoveThing(Subject.Parse("appliance:dryer")).Apply(job).Job.ShouldNotBeNull();
         left.Decisions.Circuits.ShouldNotContain(c => c.Number == dryer.Number);
         left.Decisions.Spaces.ShouldNotContain(s => s.Circuit == dryer.Number);
         Analyzer.Analyze(left).Circuits.ShouldAllBe(c => c.Circuit.Boxes.Length > 0);
@@ -181,6 +182,6 @@ public class PlacingTests
                 Circuits = [.. job.Decisions.Circuits.Select(c => c.Number == dryer.Number ? c with { Label = "Dryer, west wall" } : c)],
             },
         };
-        new RemoveThing("appliance:dryer").Apply(named).Job!.Decisions.Circuits.ShouldContain(c => c.Number == dryer.Number);
+        new RemoveThing(Subject.Parse("appliance:dryer")).Apply(named).Job!.Decisions.Circuits.ShouldContain(c => c.Number == dryer.Number);
     }
 }

@@ -1,3 +1,4 @@
+using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Commands;
@@ -79,7 +80,7 @@ public class HouseStabilityTests
         foreach (var (appliance, i) in Planned.Appliances.Select((x, i) => (x, i)))
         {
             IsStable(
-                Again(new RemoveThing($"appliance:{appliance.Id}").Apply(Planned).Job.ShouldNotBeNull(appliance.Id)),
+                Again(new RemoveThing(Subject.Parse($"appliance:{appliance.Id}")).Apply(Planned).Job.ShouldNotBeNull(appliance.Id)),
                 appliance.Id,
                 priced: i % 5 == 0
             );

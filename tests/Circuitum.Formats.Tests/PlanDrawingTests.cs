@@ -1,3 +1,4 @@
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -18,7 +19,7 @@ public class PlanDrawingTests
         var job = Demo();
         var before = Draw(job);
         var counter = job.Counters.First(c => c.Spot.Wall is not null);
-        var moved = new EditThing($"counter:{counter.Id}", counter.Spot.From, counter.Spot.Width - Length.Inches(6), counter.Spot.Depth)
+        var moved = new EditThing(Subject.Parse($"counter:{counter.Id}"), counter.Spot.From, counter.Spot.Width - Length.Inches(6), counter.Spot.Depth)
             .Apply(job)
             .Job.ShouldNotBeNull();
         var part = Draw(moved).Since(before).ShouldNotBeNull();

@@ -23,13 +23,13 @@ public sealed record ChangesSince(ImmutableArray<Consequence> List, ImmutableHas
             if (what.Length == 0)
                 continue;
             marked.Add(box.Id);
-            list.Add(new($"box:{box.Id}", $"Box {box.Id}, {after.Job.RoomById(box.Room)!.Name}: {what}.", box.State != BoxState.Planned));
+            list.Add(new(Subject.Box(box.Id), $"Box {box.Id}, {after.Job.RoomById(box.Room)!.Name}: {what}.", box.State != BoxState.Planned));
         }
 
         foreach (
             var gone in before.Job.Decisions.Boxes.Where(b => !after.Boxes.ContainsKey(b.Id)).OrderBy(b => b.Id, StringComparer.Ordinal)
         )
-            list.Add(new("", $"Box {gone.Id}: gone.", gone.State != BoxState.Planned));
+            list.Add(new(null, $"Box {gone.Id}: gone.", gone.State != BoxState.Planned));
         list.AddRange(Consequences.Of(before, after));
         return new(list.ToImmutable(), marked.ToImmutable());
     }

@@ -1,7 +1,7 @@
 namespace Circuitum.Core.Analysis;
 
 /// <summary>Something that an edit changed elsewhere.</summary>
-/// <param name="Subject">What it is about: <c>circuit:N</c> or empty for the house.</param>
+/// <param name="Subject">What it is about: a circuit or a box; none for the house.</param>
 /// <param name="What">In words, with the old and the new value.</param>
 /// <param name="Again">Whether work that may be done already has to be done again: a cable pulled, a breaker bought.</param>
-public sealed record Consequence(string Subject, string What, bool Again);
+public sealed record Consequence(Subject? Subject, string What, bool Again);

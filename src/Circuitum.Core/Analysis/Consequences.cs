@@ -14,18 +14,18 @@ public static class Consequences
             if (before.CircuitByNumber(now.Number) is { } was)
                 Circuit(was, now, found);
             else
-                found.Add(new($"circuit:{now.Number}", $"Circuit {now.Number}, {now.Label}: new, {now.Cable} on {now.Breaker} A.", true));
+                found.Add(new(Subject.Circuit(now.Number), $"Circuit {now.Number}, {now.Label}: new, {now.Cable} on {now.Breaker} A.", true));
         }
 
         foreach (var gone in before.Circuits.Where(c => after.CircuitByNumber(c.Number) is null))
-            found.Add(new("", $"Circuit {gone.Number}, {gone.Label}, is gone.", true));
+            found.Add(new(null, $"Circuit {gone.Number}, {gone.Label}, is gone.", true));
         House(before, after, found);
         return found.ToImmutable();
     }
 
     private static void Circuit(CircuitAnalysis was, CircuitAnalysis now, ImmutableArray<Consequence>.Builder found)
     {
-        void Add(string what, bool again) => found.Add(new($"circuit:{now.Number}", $"Circuit {now.Number}, {now.Label}: {what}.", again));
+        void Add(string what, bool again) => found.Add(new(Subject.Circuit(now.Number), $"Circuit {now.Number}, {now.Label}: {what}.", again));
         var pulled = was.Pulled is { } run
             ? $", and {(run.Measured ?? was.Run.Segments[0].Cut).InFeet:0} ft of {run.Cable} are in the frame already and are to be "
                 + "pulled again"
@@ -48,7 +48,7 @@ public static class Consequences
 
     private static void House(JobAnalysis before, JobAnalysis after, ImmutableArray<Consequence>.Builder found)
     {
-        void Add(string what, bool again = false) => found.Add(new("", what, again));
+        void Add(string what, bool again = false) => found.Add(new(null, what, again));
         if (before.SpacesUsed != after.SpacesUsed)
             Add($"Spaces {before.SpacesUsed} to {after.SpacesUsed} of {after.Panel?.Spaces ?? 0}.", false);
         Spaces(before, after, Add);
@@ -117,13 +117,13 @@ public static class Consequences
         foreach (var (id, spec) in changed.Take(Most))
             found.Add(
                 new(
-                    $"box:{id}",
+                    Subject.Box(id),
                     $"Box {id}: {before.Specs[id].Entry!.Name} to {spec.Entry!.Name}, {spec.Fill?.Inches3:0.00} in3 in it.",
                     after.Boxes[id].State != Jobs.BoxState.Planned
                 )
             );
         if (changed.Count > Most)
-            found.Add(new("", $"{changed.Count - Most} more boxes change their size.", false));
+            found.Add(new(null, $"{changed.Count - Most} more boxes change their size.", false));
     }
 
     // Larger wire is dearer by the foot about as its copper is.

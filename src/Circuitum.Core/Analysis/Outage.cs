@@ -16,11 +16,11 @@ public sealed record Outage(string What, ImmutableHashSet<string> Dead, Immutabl
     /// feeds it.</param>
     public static Outage? Of(JobAnalysis a, string subject)
     {
-        switch (subject.Split(':'))
+        switch (Subject.TryParse(subject))
         {
-            case ["circuit", var number] when int.TryParse(number, out var n) && a.CircuitByNumber(n) is { } circuit:
+            case { Kind: SubjectKind.Circuit, Number: { } n } when a.CircuitByNumber(n) is { } circuit:
                 return Of(a, $"breaker {n}, {circuit.Label}", [.. circuit.Boxes.Select(b => b.Id)]);
-            case ["box", var id] when a.Boxes.ContainsKey(id) && a.CircuitOf(id) is { } circuit:
+            case { Kind: SubjectKind.Box, Id: var id } when a.Boxes.ContainsKey(id) && a.CircuitOf(id) is { } circuit:
                 // On a pigtail the failing of a device leaves the rest on; fed through it, and behind a protective one, what lies beyond
                 // goes with it.
                 var pigtail = a.Boxes[id].Kind == BoxKind.Receptacle && BoxCables.Style(a.Job, circuit, id) == Connections.Pigtail;
@@ -29,7 +29,7 @@ public sealed record Outage(string What, ImmutableHashSet<string> Dead, Immutabl
                     : pigtail ? ImmutableHashSet.Create(id)
                     : circuit.Run.Through(id);
                 return Of(a, $"the device in {id}, on circuit {circuit.Number}", beyond);
-            case ["cable", var to] when a.Boxes.ContainsKey(to) && a.CircuitOf(to) is { } fed:
+            case { Kind: SubjectKind.Cable, Id: var to } when a.Boxes.ContainsKey(to) && a.CircuitOf(to) is { } fed:
                 var mate = fed is { Pair: { } pair, Carried: false } && fed.Run.First == to ? a.CircuitByNumber(pair.Second) : null;
                 return Of(
                     a,

@@ -9,6 +9,9 @@ public enum SubjectKind
     /// <summary>A box, by its id.</summary>
     Box,
 
+    /// <summary>The cable that feeds a box.</summary>
+    Cable,
+
     /// <summary>A branch circuit, by its number.</summary>
     Circuit,
 

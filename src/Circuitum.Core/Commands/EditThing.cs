@@ -1,3 +1,4 @@
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -9,28 +10,28 @@ namespace Circuitum.Core.Commands;
 /// <param name="From">For one against a wall, from the wall's first corner.</param>
 /// <param name="Width">Along the wall, or west to east.</param>
 /// <param name="Depth">Away from the wall, or north to south.</param>
-public sealed record EditThing(string Thing, Length From, Length Width, Length Depth) : JobCommand("edit")
+public sealed record EditThing(Subject Thing, Length From, Length Width, Length Depth) : JobCommand("edit")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        var id = Thing[(Thing.IndexOf(':', StringComparison.Ordinal) + 1)..];
+        var id = Thing.Id;
         Spot To(Spot spot) => spot with { From = spot.Wall is null ? spot.From : From, Width = Width, Depth = Depth };
-        return Thing.Split(':')[0] switch
+        return Thing.Kind switch
         {
-            "counter" when job.Counters.FirstOrDefault(c => c.Id == id) is { } c => CommandResult.Checked(
+            SubjectKind.Counter when job.Counters.FirstOrDefault(c => c.Id == id) is { } c => CommandResult.Checked(
                 job with
                 {
                     Counters = job.Counters.Replace(c, c with { Spot = To(c.Spot) }),
                 }
             ),
-            "fixture" when job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f => CommandResult.Checked(
+            SubjectKind.Fixture when job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f => CommandResult.Checked(
                 job with
                 {
                     Fixtures = job.Fixtures.Replace(f, f with { Spot = To(f.Spot) }),
                 }
             ),
-            "appliance" when job.ApplianceById(id) is { } x => CommandResult.Checked(
+            SubjectKind.Appliance when job.ApplianceById(id) is { } x => CommandResult.Checked(
                 job with
                 {
                     Appliances = job.Appliances.Replace(x, x with { Spot = To(x.Spot) }),

@@ -1,3 +1,4 @@
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -7,18 +8,18 @@ namespace Circuitum.Core.Commands;
 /// <summary>Moves an opening, a fixed thing, the panel or a wish to where a person points.</summary>
 /// <param name="Thing">Kind and id, such as <c>opening:o3</c> or <c>panel:main</c>.</param>
 /// <param name="At">The place of its middle.</param>
-public sealed record MoveThing(string Thing, Point At) : JobCommand("move")
+public sealed record MoveThing(Subject Thing, Point At) : JobCommand("move")
 {
     /// <inheritdoc/>
-    public override string Nudges => Thing;
+    public override string Nudges => Thing.ToString();
 
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        var id = Thing[(Thing.IndexOf(':', StringComparison.Ordinal) + 1)..];
-        switch (Thing.Split(':')[0])
+        var id = Thing.Id;
+        switch (Thing.Kind)
         {
-            case "opening" when job.Openings.FirstOrDefault(o => o.Id == id) is { } opening:
+            case SubjectKind.Opening when job.Openings.FirstOrDefault(o => o.Id == id) is { } opening:
                 // A door goes along the walls of the room that it is given on, and from there to whatever is behind.
                 var (shape, wall, along) = Pointing.Wall(job, "", At, opening.Room)
                     ?? Pointing.Wall(job, job.RoomById(opening.Room)!.Storey, At, opening.Room)!.Value;
@@ -30,7 +31,7 @@ public sealed record MoveThing(string Thing, Point At) : JobCommand("move")
                         Openings = job.Openings.Replace(opening, opening with { Wall = wall, From = from, To = to }),
                     }
                 );
-            case "panel"
+            case SubjectKind.Panel
                 when job.Panels.FirstOrDefault(p => p.Id == id) is { } panel
                     && Pointing.Wall(job, job.RoomById(panel.Room)!.Storey, At) is { } there:
                 return CommandResult.Checked(
@@ -47,7 +48,7 @@ public sealed record MoveThing(string Thing, Point At) : JobCommand("move")
                         ),
                     }
                 );
-            case "wish"
+            case SubjectKind.Wish
                 when job.Wishes.FirstOrDefault(w => w.Id == id) is { } wish
                     && Pointing.Wall(job, job.RoomById(wish.Room)!.Storey, At) is { } there:
                 return CommandResult.Checked(
@@ -63,21 +64,21 @@ public sealed record MoveThing(string Thing, Point At) : JobCommand("move")
                         ),
                     }
                 );
-            case "counter" when job.Counters.FirstOrDefault(c => c.Id == id) is { } c && Moved(job, c.Room, c.Spot) is { } spot:
+            case SubjectKind.Counter when job.Counters.FirstOrDefault(c => c.Id == id) is { } c && Moved(job, c.Room, c.Spot) is { } spot:
                 return CommandResult.Checked(
                     job with
                     {
                         Counters = job.Counters.Replace(c, c with { Room = spot.Room, Spot = spot.Spot }),
                     }
                 );
-            case "fixture" when job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f && Moved(job, f.Room, f.Spot) is { } spot:
+            case SubjectKind.Fixture when job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f && Moved(job, f.Room, f.Spot) is { } spot:
                 return CommandResult.Checked(
                     job with
                     {
                         Fixtures = job.Fixtures.Replace(f, f with { Room = spot.Room, Spot = spot.Spot }),
                     }
                 );
-            case "appliance" when job.ApplianceById(id) is { } x && Moved(job, x.Room, x.Spot) is { } spot:
+            case SubjectKind.Appliance when job.ApplianceById(id) is { } x && Moved(job, x.Room, x.Spot) is { } spot:
                 return CommandResult.Checked(
                     job with
                     {

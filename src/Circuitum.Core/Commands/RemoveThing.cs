@@ -1,3 +1,4 @@
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 
@@ -5,19 +6,19 @@ namespace Circuitum.Core.Commands;
 
 /// <summary>Takes an opening, counter, fixture or appliance away.</summary>
 /// <param name="Thing">Its kind and id, such as <c>opening:o3</c>.</param>
-public sealed record RemoveThing(string Thing) : JobCommand("remove")
+public sealed record RemoveThing(Subject Thing) : JobCommand("remove")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
-        var id = Thing[(Thing.IndexOf(':', StringComparison.Ordinal) + 1)..];
-        var left = Thing.Split(':')[0] switch
+        var id = Thing.Id;
+        var left = Thing.Kind switch
         {
-            "opening" => job with { Openings = job.Openings.RemoveAll(o => o.Id == id) },
-            "counter" => job with { Counters = job.Counters.RemoveAll(c => c.Id == id) },
-            "fixture" => job with { Fixtures = job.Fixtures.RemoveAll(f => f.Id == id) },
-            "wish" => job with { Wishes = job.Wishes.RemoveAll(w => w.Id == id) },
-            "appliance" => job with
+            SubjectKind.Opening => job with { Openings = job.Openings.RemoveAll(o => o.Id == id) },
+            SubjectKind.Counter => job with { Counters = job.Counters.RemoveAll(c => c.Id == id) },
+            SubjectKind.Fixture => job with { Fixtures = job.Fixtures.RemoveAll(f => f.Id == id) },
+            SubjectKind.Wish => job with { Wishes = job.Wishes.RemoveAll(w => w.Id == id) },
+            SubjectKind.Appliance => job with
             {
                 Appliances = job.Appliances.RemoveAll(a => a.Id == id),
                 Decisions = BoxLayout.BoxProposal.DropLost(

@@ -1,3 +1,4 @@
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
@@ -33,7 +34,7 @@ public sealed record SetDimension(string Dim, Length Length) : JobCommand("set d
         if (spot.Spot?.Wall is not { } on)
             return CommandResult.Refuse(PlanEdit.Gone("dimension"));
         var (f, w) = Typed(job, spot.Room, on, spot.Spot.From, spot.Spot.Width, part[2]);
-        return new EditThing($"{part[0]}:{part[1]}", f, w, spot.Spot.Depth).Apply(job);
+        return new EditThing(Subject.Parse($"{part[0]}:{part[1]}"), f, w, spot.Spot.Depth).Apply(job);
     }
 
     private (Length From, Length Width) Typed(Job job, string room, int wall, Length from, Length width, string which) =>

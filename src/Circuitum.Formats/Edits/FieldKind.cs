@@ -1,4 +1,5 @@
 using System.Globalization;
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Formats.Edits;
@@ -15,6 +16,7 @@ internal sealed record FieldKind(Func<EditReader, string, object?> Read, Func<ob
         [typeof(double)] = new((r, n) => r.Decimal(n) ?? Missing(r, n), v => ((double)v).ToString("R", CultureInfo.InvariantCulture)),
         [typeof(bool)] = new((r, n) => r.Text(n) is "on" or "yes", v => (bool)v ? "yes" : "no"),
         [typeof(Length)] = new((r, n) => r.Length(n), v => LengthText.Print((Length)v)),
+        [typeof(Subject)] = new((r, n) => Subject.TryParse(r.Text(n)) ?? Missing(r, n), v => $"{v}"),
         [typeof(DateOnly)] = new(Date, v => ((DateOnly)v).ToString(DateForm, CultureInfo.InvariantCulture)),
     };
 
@@ -35,10 +37,10 @@ internal sealed record FieldKind(Func<EditReader, string, object?> Read, Func<ob
 
     internal static string Invariant(object value) => Convert.ToString(value, CultureInfo.InvariantCulture) ?? "";
 
-    private static object Missing(EditReader reader, string name)
+    private static object? Missing(EditReader reader, string name)
     {
         reader.Wrong($"{FieldNames.Label(name)}: it is missing.");
-        return 0;
+        return null;
     }
 
     private static object? Date(EditReader reader, string name)

@@ -75,25 +75,25 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     /// <summary>The document.</summary>
     public Job Job => A.Job;
 
-    /// <summary>The part of the pick after the first colon.</summary>
-    public string PickId => Pick[(Pick.IndexOf(':', StringComparison.Ordinal) + 1)..];
+    /// <summary>What is picked, as a reference; none when nothing is.</summary>
+    public Subject? Picked => Subject.TryParse(Pick);
 
     /// <summary>The picked box, room, circuit or appliance, where it is one.</summary>
-    public Box? PickedBox => Pick.StartsWith("box:", StringComparison.Ordinal) ? A.Boxes.GetValueOrDefault(PickId) : null;
+    public Box? PickedBox => IdOf(SubjectKind.Box) is { } id ? A.Boxes.GetValueOrDefault(id) : null;
 
     /// <summary>The picked room.</summary>
     public RoomShape? PickedRoom =>
-        Pick.StartsWith("room:", StringComparison.Ordinal) && Job.RoomById(PickId) is { } room ? A.House[room.Id] : null;
+        IdOf(SubjectKind.Room) is { } id && Job.RoomById(id) is { } room ? A.House[room.Id] : null;
 
     /// <summary>The picked circuit.</summary>
     public CircuitAnalysis? PickedCircuit =>
-        Pick.StartsWith("circuit:", StringComparison.Ordinal) && int.TryParse(PickId, out var n) ? A.CircuitByNumber(n) : null;
+        Picked is { Kind: SubjectKind.Circuit, Number: { } n } ? A.CircuitByNumber(n) : null;
 
     /// <summary>The picked cable, with its circuit.</summary>
     public (CircuitAnalysis Circuit, CableSegment CableSegment)? PickedRun =>
-        Pick.Split(':') is ["run", var to, .. var from]
-        && A.CircuitOf(to) is { } c
-        && c.Run.Cables.FirstOrDefault(h => h.To == to && h.From == from.FirstOrDefault()) is { } segment
+        Picked is { Kind: SubjectKind.Run } run
+        && A.CircuitOf(run.Id) is { } c
+        && c.Run.Cables.FirstOrDefault(h => h.To == run.Id && h.From == run.Part) is { } segment
             ? (c, segment)
             : null;
 
@@ -114,44 +114,40 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
         );
 
     /// <summary>The panel that is looked at: the picked one, that of the picked circuit, else the one at the service.</summary>
-    public PanelAnalysis? PickedPanel => A.PanelById(Pick.StartsWith("panel:", StringComparison.Ordinal) ? PickId : PickedCircuit?.Panel);
+    public PanelAnalysis? PickedPanel => A.PanelById(IdOf(SubjectKind.Panel) ?? PickedCircuit?.Panel);
 
     /// <summary>The picked appliance.</summary>
     public ApplianceFacts? PickedAppliance =>
-        Pick.StartsWith("appliance:", StringComparison.Ordinal) && Job.ApplianceById(PickId) is { } x ? ApplianceFacts.Of(x) : null;
+        IdOf(SubjectKind.Appliance) is { } id && Job.ApplianceById(id) is { } x ? ApplianceFacts.Of(x) : null;
 
     /// <summary>The picked wall.</summary>
     public (RoomShape Shape, int Wall)? PickedWall =>
-        Pick.Split(':') is ["wall", var room, var wall]
-        && Job.RoomById(room) is { } r
-        && int.TryParse(wall, out var n)
-        && n >= 0
-        && n < r.Outline.Length
-            ? (A.House[room], n)
+        Picked is { Kind: SubjectKind.Wall, Number: { } n } wall && Job.RoomById(wall.Id) is { } room && n < room.Outline.Length
+            ? (A.House[room.Id], n)
             : null;
 
     /// <summary>The picked opening, seen in the room on whose wall it is given.</summary>
     public (RoomShape Shape, Opening Opening)? PickedOpening =>
-        Pick.StartsWith("opening:", StringComparison.Ordinal) && Job.Openings.FirstOrDefault(o => o.Id == PickId) is { } o
+        IdOf(SubjectKind.Opening) is { } id && Job.Openings.FirstOrDefault(o => o.Id == id) is { } o
             ? (A.House[o.Room], o)
             : null;
 
     /// <summary>The picked counter, fixture or appliance: its room and place.</summary>
     public (string Room, Spot Spot, string Name)? PickedThing =>
-        Pick.Split(':') switch
+        Picked switch
         {
-            ["counter", var id] when Job.Counters.FirstOrDefault(c => c.Id == id) is { } c => (
+            { Kind: SubjectKind.Counter, Id: var id } when Job.Counters.FirstOrDefault(c => c.Id == id) is { } c => (
                 c.Room,
                 c.Spot,
                 c.Spot.Wall is null ? "island" : "counter"
             ),
-            ["fixture", var id] when Job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f => (f.Room, f.Spot, Words.Of(f.Kind)),
-            ["appliance", var id] when Job.ApplianceById(id) is { } x => (x.Room, x.Spot, ApplianceFacts.Of(x).Name),
+            { Kind: SubjectKind.Fixture, Id: var id } when Job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f => (f.Room, f.Spot, Words.Of(f.Kind)),
+            { Kind: SubjectKind.Appliance, Id: var id } when Job.ApplianceById(id) is { } x => (x.Room, x.Spot, ApplianceFacts.Of(x).Name),
             _ => null,
         };
 
     /// <summary>The picked wish.</summary>
-    public Wish? PickedWish => Pick.StartsWith("wish:", StringComparison.Ordinal) ? Job.Wishes.FirstOrDefault(w => w.Id == PickId) : null;
+    public Wish? PickedWish => IdOf(SubjectKind.Wish) is { } id ? Job.Wishes.FirstOrDefault(w => w.Id == id) : null;
 
     /// <summary>The picture under the shown storey.</summary>
     public Underlay? Under => Job.Underlays.FirstOrDefault(u => u.Storey == Storey);
@@ -270,29 +266,30 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
         return true;
     }
 
-    private string? StoreyOf(string pick)
-    {
-        var parts = pick.Split(':');
-        if (parts.Length < 2)
-            return null;
-        var room = parts[0] switch
+    private string? IdOf(SubjectKind kind) => Picked is { } picked && picked.Kind == kind ? picked.Id : null;
+
+    private string? StoreyOf(string pick) =>
+        Subject.TryParse(pick) switch
         {
-            "room" or "wall" => parts[1],
-            "box" or "run" => A.Boxes.GetValueOrDefault(parts[1])?.Room,
-            "opening" => Job.Openings.FirstOrDefault(o => o.Id == parts[1])?.Room,
-            "wish" => Job.Wishes.FirstOrDefault(w => w.Id == parts[1])?.Room,
-            "counter" or "fixture" or "appliance" => PickedThingRoom(parts[0], parts[1]),
-            "circuit" when int.TryParse(parts[1], out var n) => A.CircuitByNumber(n)?.Boxes.FirstOrDefault()?.Room,
+            null => null,
+            { Kind: SubjectKind.Storey, Id: var id } => Job.StoreyById(id)?.Id,
+            { } subject => Job.RoomById(RoomOf(subject))?.Storey,
+        };
+
+    private string? RoomOf(Subject subject)
+    {
+        var id = subject.Id;
+        return subject.Kind switch
+        {
+            SubjectKind.Room or SubjectKind.Wall => id,
+            SubjectKind.Box or SubjectKind.Run => A.Boxes.GetValueOrDefault(id)?.Room,
+            SubjectKind.Opening => Job.Openings.FirstOrDefault(o => o.Id == id)?.Room,
+            SubjectKind.Wish => Job.Wishes.FirstOrDefault(w => w.Id == id)?.Room,
+            SubjectKind.Counter => Job.Counters.FirstOrDefault(c => c.Id == id)?.Room,
+            SubjectKind.Fixture => Job.Fixtures.FirstOrDefault(f => f.Id == id)?.Room,
+            SubjectKind.Appliance => Job.ApplianceById(id)?.Room,
+            SubjectKind.Circuit when subject.Number is { } n => A.CircuitByNumber(n)?.Boxes.FirstOrDefault()?.Room,
             _ => null,
         };
-        return parts[0] == "storey" ? Job.StoreyById(parts[1])?.Id : Job.RoomById(room)?.Storey;
     }
-
-    private string? PickedThingRoom(string kind, string id) =>
-        kind switch
-        {
-            "counter" => Job.Counters.FirstOrDefault(c => c.Id == id)?.Room,
-            "fixture" => Job.Fixtures.FirstOrDefault(c => c.Id == id)?.Room,
-            _ => Job.ApplianceById(id)?.Room,
-        };
 }
