@@ -1,5 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 
 namespace Circuitum.Formats;
@@ -61,11 +62,11 @@ public static class MakeUpDrawing
 
     private static void Supply(Pen pen, MakeUp m, float centre)
     {
-        var (panel, size) = (m.At.Panel, m.At.Feeder?.Wire?.Size);
+        var (panel, size) = (m.At.Panel, m.At.Feeder?.Wire?.Size ?? ServiceSize);
         pen.Text(centre, 22, panel.Name.Length > 30 ? panel.Name[..29] + "\u2026" : panel.Name, 14, true, TextSide.Middle);
         pen.Text(centre, 40, m.At.Feeder is { } f ? $"fed by {f.Breaker} A, {f.Made}" : "fed by the service", 10, false, TextSide.Middle);
         foreach (var x in new[] { centre - 14, centre + 14 })
-            pen.Line(x, 48, x, 2.6f * Inch, Weight(size ?? "2/0"));
+            pen.Line(x, 48, x, 2.6f * Inch, Weight(size));
         if (m.At.Feeder is not null && panel.MainLugs)
         {
             foreach (var x in new[] { centre - 14, centre + 14 })
@@ -197,5 +198,8 @@ public static class MakeUpDrawing
     }
 
     // A wire's diameter in inches is the root of its circular mils over 1000.
-    private static float Weight(string size) => MathF.Max(1, MathF.Sqrt(MakeUp.Cmil(size)) / 1000 * Inch);
+    // Lines of a service are drawn as thick as the usual ones of 200 A.
+    private static readonly WireSize ServiceSize = WireSize.Parse("2/0");
+
+    private static float Weight(WireSize size) => MathF.Max(1, MathF.Sqrt(MakeUp.Cmil(size)) / 1000 * Inch);
 }

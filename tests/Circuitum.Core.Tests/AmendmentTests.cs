@@ -117,7 +117,7 @@ public partial class AmendmentTests
     {
         var job = Planner.PlanAll(With(Flat, Number("smallestWireAwg", 12), Number("receptaclesOnCircuitMost", 2)));
         var a = Analyzer.Analyze(job);
-        a.Circuits.ShouldAllBe(c => c.Wire!.Size != "14");
+        a.Circuits.ShouldAllBe(c => c.Wire!.Size != WireSize.Parse("14"));
         a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles).ShouldAllBe(c => c.Boxes.Length <= 2);
         a.Findings.ShouldNotContain(f => f.RuleId == "circuit.mostReceptacles");
         Analyzer

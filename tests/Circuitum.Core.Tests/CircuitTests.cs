@@ -2,6 +2,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Tests;
 
@@ -92,8 +93,8 @@ public class CircuitTests
     public void General_wire_follows_the_preference(GeneralWire wire, string lights, string receptacles)
     {
         var a = Plan(p => p with { GeneralWire = wire });
-        a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Lighting).ShouldAllBe(c => c.Wire!.Size == lights);
-        a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles).ShouldAllBe(c => c.Wire!.Size == receptacles);
+        a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Lighting).ShouldAllBe(c => c.Wire!.Size.ToString() == lights);
+        a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Receptacles).ShouldAllBe(c => c.Wire!.Size.ToString() == receptacles);
         a.Circuits.Where(c =>
                 c.Circuit.Purpose
                     is CircuitPurpose.SmallAppliance
@@ -101,7 +102,7 @@ public class CircuitTests
                         or CircuitPurpose.Laundry
                         or CircuitPurpose.Garage
             )
-            .ShouldAllBe(c => c.Breaker == 20 && c.Wire!.Size == "12");
+            .ShouldAllBe(c => c.Breaker == 20 && c.Wire!.Size == WireSize.Parse("12"));
     }
 
     [Fact]

@@ -172,8 +172,14 @@ public partial class DraftingTests
                 "first",
                 P()
             ),
-            9 when job.Openings.Length > 0 => new MoveThing(Subject.Parse($"opening:{job.Openings[random.Next(job.Openings.Length)].Id}"), P()),
-            10 when job.Counters.Length > 0 => new MoveThing(Subject.Parse($"counter:{job.Counters[random.Next(job.Counters.Length)].Id}"), P()),
+            9 when job.Openings.Length > 0 => new MoveThing(
+                Subject.Parse($"opening:{job.Openings[random.Next(job.Openings.Length)].Id}"),
+                P()
+            ),
+            10 when job.Counters.Length > 0 => new MoveThing(
+                Subject.Parse($"counter:{job.Counters[random.Next(job.Counters.Length)].Id}"),
+                P()
+            ),
             11 => new EditWall(
                 new WallFact
                 {

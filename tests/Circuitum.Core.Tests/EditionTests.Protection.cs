@@ -149,9 +149,9 @@ public partial class EditionTests
             .BoxFill.Of(
                 new()
                 {
-                    Conductors = [new("14", 15)],
-                    Grounds = [new("14", 7)],
-                    Devices = [.. Enumerable.Repeat(new Sizing.DeviceYoke("14"), 4)],
+                    Conductors = [new(WireSize.Parse("14"), 15)],
+                    Grounds = [new(WireSize.Parse("14"), 7)],
+                    Devices = [.. Enumerable.Repeat(new Sizing.DeviceYoke(WireSize.Parse("14")), 4)],
                     Clamps = true,
                 },
                 CodeLibrary.Edition(edition)
@@ -166,13 +166,13 @@ public partial class EditionTests
     public void Box_fill_line_by_line(string wires, string grounds, string device, bool wide, double inches3)
     {
         static System.Collections.Immutable.ImmutableArray<Sizing.WireCount> Read(string text) =>
-            [.. text.Split(',').Select(t => new Sizing.WireCount(t.Split(':')[0], int.Parse(t.Split(':')[1])))];
+            [.. text.Split(',').Select(t => new Sizing.WireCount(WireSize.Parse(t.Split(':')[0]), int.Parse(t.Split(':')[1])))];
         var fill = Sizing.BoxFill.Of(
             new()
             {
                 Conductors = Read(wires),
                 Grounds = Read(grounds),
-                Devices = [new(device, wide)],
+                Devices = [new(WireSize.Parse(device), wide)],
             },
             CodeLibrary.Edition("us-2023")
         );

@@ -138,7 +138,7 @@ public class FeederTests
 
         // 100 A: 2 AWG aluminum for the whole dwelling, 1 AWG for a part of it.
         var large = new EditPanel("sub", new() { AluminumFeeder = true, FeederBreaker = 100 }).Apply(all).Job!;
-        Of(large).Wire!.Size.ShouldBe("2");
+        Of(large).Wire!.Size.ShouldBe(WireSize.Parse("2"));
         var one = large.Decisions.Circuits.First(c => Analyzer.Analyze(large).CircuitByNumber(c.Number)!.Poles == 1).Number;
         Of(
             large with
@@ -149,7 +149,7 @@ public class FeederTests
                 },
             }
         )
-            .Wire!.Size.ShouldBe("1");
+            .Wire!.Size.ShouldBe(WireSize.Parse("1"));
         Of(Two).Derivation.Steps.Single(s => s.What == "Optional method").Because.ShouldContain("whole dwelling");
     }
 

@@ -131,7 +131,7 @@ public class PairTests
         var range = Of(c => c.Load.Volts == 240);
         new PairCircuits(Offer.First, range, PairKind.TwoNeutrals).Apply(Long).Problem.ShouldContain("240 V");
         new PairCircuits(Offer.First, Offer.First, PairKind.TwoNeutrals).Apply(Long).Problem.ShouldContain("another circuit");
-        new PairCircuits(Offer.First, Of(c => c.Wire!.Size == "14"), PairKind.TwoNeutrals)
+        new PairCircuits(Offer.First, Of(c => c.Wire!.Size == WireSize.Parse("14")), PairKind.TwoNeutrals)
             .Apply(Long)
             .Problem.ShouldContain("one cable has one size");
         new PairCircuits(Offer.First, 999, PairKind.TwoNeutrals).Apply(Long).Problem.ShouldBe("There is no circuit 999.");

@@ -108,17 +108,17 @@ public class PanelTests
         feeder.Breaker.ShouldBe(60);
         // 6 AWG reads 55 A in the 60 C column; the next size up protects it as long as the load is less.
         feeder.Made.ShouldBe("6-3 cable");
-        feeder.Ground.ShouldBe("10");
+        feeder.Ground.ShouldBe(WireSize.Parse("10"));
         feeder.Cut.ShouldBe(feeder.Route.Length + (Two.Preferences.PanelMakeUp * 2));
         A.Why("feeder.sub")!.Steps.ShouldContain(s => s.What == "Equipment ground");
         var conduit = Sub(
             Analyzer.Analyze(new EditPanel("sub", new() { FeederMethod = FeederMethod.Conduit, FeederBreaker = 100 }).Apply(Two).Job!)
         ).Feeder!;
-        (conduit.Wire!.Size, conduit.Conduit!.Size!.Size).ShouldBe(("3", "1"));
+        (conduit.Wire!.Size, conduit.Conduit!.Size!.Size).ShouldBe((WireSize.Parse("3"), "1"));
         var aluminum = Sub(
             Analyzer.Analyze(new EditPanel("sub", new() { AluminumFeeder = true, FeederBreaker = 100 }).Apply(Two).Job!)
         ).Feeder!;
-        aluminum.Wire!.Size.ShouldBe("1");
+        aluminum.Wire!.Size.ShouldBe(WireSize.Parse("1"));
     }
 
     [Theory]

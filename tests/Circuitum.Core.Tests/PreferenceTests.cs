@@ -63,7 +63,7 @@ public class PreferenceTests
     {
         WithOwn(CircuitPurpose.Lighting, "generalWire", "twelve-throughout")
             .Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.Lighting)
-            .ShouldAllBe(c => c.Breaker == 20 && c.Wire!.Size == "12");
+            .ShouldAllBe(c => c.Breaker == 20 && c.Wire!.Size == WireSize.Parse("12"));
         var metal = WithOwn(CircuitPurpose.Receptacles, "bothKinds", "breaker-and-receptacle");
         metal.Circuits.Count(c => c.Circuit.Preferences is not null).ShouldBeGreaterThan(0);
         WithOwn(CircuitPurpose.Bathroom, "groundFault", "breaker")
@@ -74,7 +74,7 @@ public class PreferenceTests
             .Wire!.Ampacity.Value.ShouldBe(20, 0.1);
         WithOwn(CircuitPurpose.Receptacles, "cablesTogether", "5")
             .Circuits.First(c => c.Circuit.Purpose == CircuitPurpose.Receptacles)
-            .Wire!.Size.ShouldBe("10");
+            .Wire!.Size.ShouldBe(WireSize.Parse("10"));
     }
 
     [Theory]

@@ -33,7 +33,7 @@ public partial class RuleLoadTests
         );
         c.Breaker.ShouldBeLessThanOrEqualTo(most);
         if (most <= 20)
-            c.Wire!.Size.ShouldBeOneOf("14", "12");
+            c.Wire!.Size.ShouldBeOneOf(WireSize.Parse("14"), WireSize.Parse("12"));
     }
 
     [Theory]

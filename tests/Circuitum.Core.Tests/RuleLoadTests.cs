@@ -137,7 +137,7 @@ public partial class RuleLoadTests
         );
         var c = CircuitOf(a, "extra");
         c.Load.Sizing.Value.ShouldBe(va / volts * 1.25, 0.01);
-        (c.Wire!.Size, c.Breaker).ShouldBe((wire, breaker));
+        (c.Wire!.Size, c.Breaker).ShouldBe((WireSize.Parse(wire), breaker));
     }
 
     [Fact]
@@ -183,7 +183,7 @@ public partial class RuleLoadTests
                 },
                 CodeLibrary.Edition("us-2023")
             )!
-            .Size.ShouldBe(wire);
+            .Size.ShouldBe(WireSize.Parse(wire));
 
     [Theory]
     [InlineData(60, "cable", "8")]
@@ -201,7 +201,8 @@ public partial class RuleLoadTests
                 },
                 CodeLibrary.Edition("us-2023")
             )
-            ?.Size.ShouldBe(wire);
+            ?.Size.ToString()
+            .ShouldBe(wire);
 
     [Theory]
     [InlineData(40, "12", "12", "12")]
@@ -209,13 +210,16 @@ public partial class RuleLoadTests
     [InlineData(60, "8", "6", "8")]
     [InlineData(60, "6", "6", "10")]
     public void The_equipment_ground_is_no_larger_than_the_wire_and_grows_with_it(int breaker, string least, string used, string ground) =>
-        EquipmentGround.For(breaker, least, used).ShouldBe(ground);
+        EquipmentGround.For(breaker, WireSize.Parse(least), WireSize.Parse(used)).ShouldBe(WireSize.Parse(ground));
 
     [Fact]
     public void A_cable_whose_ground_is_too_small_says_so()
     {
-        EquipmentGround.InCable(60, "8", "6").Enough.ShouldBeFalse();
-        EquipmentGround.InCable(60, "8", "6").Derivation(CodeLibrary.Edition("us-2023")).Because.ShouldContain("too small");
-        EquipmentGround.InCable(60, "6", "6").Enough.ShouldBeTrue();
+        EquipmentGround.InCable(60, WireSize.Parse("8"), WireSize.Parse("6")).Enough.ShouldBeFalse();
+        EquipmentGround
+            .InCable(60, WireSize.Parse("8"), WireSize.Parse("6"))
+            .Derivation(CodeLibrary.Edition("us-2023"))
+            .Because.ShouldContain("too small");
+        EquipmentGround.InCable(60, WireSize.Parse("6"), WireSize.Parse("6")).Enough.ShouldBeTrue();
     }
 }

@@ -94,7 +94,7 @@ public class TabledCases
                 Us2023
             )
             .ShouldNotBeNull(what);
-        (got.Size, got.Breaker).ShouldBe((r[7], N(r[8])), what);
+        (got.Size, got.Breaker).ShouldBe((WireSize.Parse(r[7]), N(r[8])), what);
     }
 
     [Theory]
@@ -117,14 +117,14 @@ public class TabledCases
                 Us2023
             )
             .ShouldNotBeNull(what);
-        (got.Size, got.Breaker).ShouldBe((r[8], N(r[9])), what);
+        (got.Size, got.Breaker).ShouldBe((WireSize.Parse(r[8]), N(r[9])), what);
     }
 
     [Theory]
     [MemberData(nameof(Drop))]
     public void Voltage_drop(string what, string[] r)
     {
-        var volts = Conductor.DropVolts(Length.Feet(D(r[1])), new(D(r[2])), Conductor.Copper(r[0]));
+        var volts = Conductor.DropVolts(Length.Feet(D(r[1])), new(D(r[2])), Conductor.Copper(WireSize.Parse(r[0])));
         volts.ShouldBe(D(r[4]), 0.0006, what);
         (volts / D(r[3]) * 100).ShouldBe(D(r[5]), 0.006, what);
         (volts / D(r[3]) * 100 > Us2023.Number("dropPercentBranch")).ShouldBe(r[6] == "yes", what);
@@ -134,8 +134,8 @@ public class TabledCases
     [MemberData(nameof(Ground))]
     public void Equipment_ground(string what, string[] r)
     {
-        var got = EquipmentGround.InCable(N(r[0]), r[1], r[2]);
-        (got.Needed, got.There, got.Enough).ShouldBe((r[3], r[4], r[5] == "yes"), what);
+        var got = EquipmentGround.InCable(N(r[0]), WireSize.Parse(r[1]), WireSize.Parse(r[2]));
+        (got.Needed, got.There, got.Enough).ShouldBe((WireSize.Parse(r[3]), WireSize.Parse(r[4]), r[5] == "yes"), what);
         got.Derivation(Us2023).Citation.ShouldBe("250.122");
     }
 
@@ -184,7 +184,7 @@ public class TabledCases
                 Us2023
             )
             .ShouldNotBeNull(what);
-        (got.Size, got.Breaker).ShouldBe((r[2], N(r[3])), what);
+        (got.Size, got.Breaker).ShouldBe((WireSize.Parse(r[2]), N(r[3])), what);
     }
 
     [Theory]
@@ -199,7 +199,10 @@ public class TabledCases
     [MemberData(nameof(ConduitFills))]
     public void Conduit_fill(string what, string[] r)
     {
-        var got = ConduitFill.Of([.. r[0].Split(" + ").Select(w => w.Split(" x ")).Select(w => new WireCount(w[1], N(w[0])))], r[1]);
+        var got = ConduitFill.Of(
+            [.. r[0].Split(" + ").Select(w => w.Split(" x ")).Select(w => new WireCount(WireSize.Parse(w[1]), N(w[0])))],
+            r[1]
+        );
         got.AreaIn2.ShouldBe(D(r[2]), 0.00005, what);
         (got.Size?.Size ?? "none").ShouldBe(r[3], what);
     }
@@ -225,12 +228,12 @@ public class TabledCases
                     Breaker = N(r[3]),
                     CurrentCarrying = 2 * N(r[1]),
                     SeveralReceptacles = true,
-                    SmallestSize = r[0],
+                    SmallestSize = WireSize.Parse(r[0]),
                 },
                 Us2023
             )
             .ShouldNotBeNull(what);
-        (got.Size == r[0]).ShouldBe(r[4] == "yes", what);
+        (got.Size == WireSize.Parse(r[0])).ShouldBe(r[4] == "yes", what);
         if (r[4] == "yes")
             got.Ampacity.Value.ShouldBe(D(r[2]), 1e-9, what);
     }
@@ -246,9 +249,9 @@ public class TabledCases
         var got = BoxFill.Of(
             new()
             {
-                Conductors = [.. Counts(r[2]).Select(w => new WireCount(w.Size, w.Count))],
-                Grounds = [.. Counts(r[3]).Select(w => new WireCount(w.Size, w.Count))],
-                Devices = [.. Counts(r[4]).SelectMany(w => Enumerable.Repeat(new DeviceYoke(w.Size, w.Wide), w.Count))],
+                Conductors = [.. Counts(r[2]).Select(w => new WireCount(WireSize.Parse(w.Size), w.Count))],
+                Grounds = [.. Counts(r[3]).Select(w => new WireCount(WireSize.Parse(w.Size), w.Count))],
+                Devices = [.. Counts(r[4]).SelectMany(w => Enumerable.Repeat(new DeviceYoke(WireSize.Parse(w.Size), w.Wide), w.Count))],
                 Clamps = r[5] == "yes",
             },
             CodeLibrary.Edition($"us-{r[1]}")

@@ -64,7 +64,7 @@ public partial class WorkedCases
                     Breaker = 20,
                     CurrentCarrying = 10,
                     SeveralReceptacles = true,
-                    SmallestSize = "12",
+                    SmallestSize = WireSize.Parse("12"),
                 },
                 "10",
                 20
@@ -77,7 +77,7 @@ public partial class WorkedCases
                     Breaker = 20,
                     CurrentCarrying = 6,
                     SeveralReceptacles = true,
-                    SmallestSize = "12",
+                    SmallestSize = WireSize.Parse("12"),
                 },
                 "12",
                 20
@@ -90,7 +90,7 @@ public partial class WorkedCases
                     Breaker = 20,
                     CurrentCarrying = 8,
                     SeveralReceptacles = true,
-                    SmallestSize = "12",
+                    SmallestSize = WireSize.Parse("12"),
                 },
                 "12",
                 20
@@ -104,7 +104,7 @@ public partial class WorkedCases
                     CurrentCarrying = 4,
                     AmbientC = 50,
                     SeveralReceptacles = true,
-                    SmallestSize = "12",
+                    SmallestSize = WireSize.Parse("12"),
                 },
                 "10",
                 20
@@ -117,7 +117,7 @@ public partial class WorkedCases
                     Breaker = 20,
                     CurrentCarrying = 4,
                     AmbientC = 50,
-                    SmallestSize = "12",
+                    SmallestSize = WireSize.Parse("12"),
                 },
                 "12",
                 20
@@ -200,7 +200,7 @@ public partial class WorkedCases
     public void Wire_and_breaker(string what, SizingCase given, string size, int breaker)
     {
         var choice = Conductor.Choose(given, Us2023).ShouldNotBeNull(what);
-        (choice.Size, choice.Breaker).ShouldBe((size, breaker), what);
+        (choice.Size, choice.Breaker).ShouldBe((WireSize.Parse(size), breaker), what);
     }
 
     [Theory]
@@ -210,7 +210,7 @@ public partial class WorkedCases
     [InlineData("6", 100, 40, 240, 3.928, 1.64)]
     public void Voltage_drop(string size, double feet, double amps, int volts, double drop, double percent)
     {
-        var got = Conductor.DropVolts(Length.Feet(feet), new(amps), Conductor.Copper(size));
+        var got = Conductor.DropVolts(Length.Feet(feet), new(amps), Conductor.Copper(WireSize.Parse(size)));
         got.ShouldBe(drop, 0.001);
         (got / volts * 100).ShouldBe(percent, 0.01);
     }

@@ -153,12 +153,12 @@ public partial class WorkedCases
     public void Service_conductors(int amperes, string copper, string aluminum)
     {
         var row = CodeLibrary.Conductors.Service.Single(r => r.Amperes == amperes);
-        (row.Copper, row.Aluminum).ShouldBe((copper, aluminum));
+        (row.Copper, row.Aluminum).ShouldBe((WireSize.Parse(copper), WireSize.Parse(aluminum)));
     }
 
     [Fact]
     public void A_100_A_feeder_that_is_not_the_whole_dwelling_is_3_copper() =>
-        CodeLibrary.Conductors.Copper.First(r => r.C75 >= 100).Size.ShouldBe("3");
+        CodeLibrary.Conductors.Copper.First(r => r.C75 >= 100).Size.ShouldBe(WireSize.Parse("3"));
 
     [Theory]
     [InlineData(15, 4)]

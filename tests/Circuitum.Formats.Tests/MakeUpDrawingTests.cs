@@ -36,7 +36,7 @@ public class MakeUpDrawingTests
         // 12 AWG is 0.081 in, 6 AWG 0.162 in.
         foreach (var (size, inches) in new[] { ("12", 0.0808), ("6", 0.162) })
         {
-            var wires = m.Breakers.Where(b => b.Size == size).Sum(b => b.Poles);
+            var wires = m.Breakers.Where(b => b.Size.ToString() == size).Sum(b => b.Poles);
             wires.ShouldBeGreaterThan(0);
             strokes
                 .Count(s =>

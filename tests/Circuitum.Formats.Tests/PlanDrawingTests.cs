@@ -19,7 +19,12 @@ public class PlanDrawingTests
         var job = Demo();
         var before = Draw(job);
         var counter = job.Counters.First(c => c.Spot.Wall is not null);
-        var moved = new EditThing(Subject.Parse($"counter:{counter.Id}"), counter.Spot.From, counter.Spot.Width - Length.Inches(6), counter.Spot.Depth)
+        var moved = new EditThing(
+            Subject.Parse($"counter:{counter.Id}"),
+            counter.Spot.From,
+            counter.Spot.Width - Length.Inches(6),
+            counter.Spot.Depth
+        )
             .Apply(job)
             .Job.ShouldNotBeNull();
         var part = Draw(moved).Since(before).ShouldNotBeNull();

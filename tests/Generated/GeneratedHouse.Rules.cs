@@ -46,7 +46,7 @@ internal static partial class GeneratedHouse
                 var hvac = c.Boxes.Any(b =>
                     job.ApplianceById(b.Appliance) is { } x && ApplianceFacts.Of(x).MinimumCircuitAmpacity is not null
                 );
-                var most = wire.Size switch
+                var most = wire.Size.ToString() switch
                 {
                     "14" => 15,
                     "12" => 20,

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Analysis;
 
@@ -6,4 +7,4 @@ namespace Circuitum.Core.Analysis;
 /// <param name="Size">AWG.</param>
 /// <param name="Count">How many.</param>
 /// <param name="From">Whose they are: circuit numbers, or names of panels.</param>
-public sealed record BarWires(string Size, int Count, ImmutableArray<string> From);
+public sealed record BarWires(WireSize Size, int Count, ImmutableArray<string> From);

@@ -62,11 +62,11 @@ public static class BoxCables
         return new()
         {
             Conductors = Summed(ends.Select(e => new WireCount(e.Size, e.Conductors))),
-            Grounds = Summed(ends.Select(e => new WireCount(CodeLibrary.Conductors.SheathedGround.GetValueOrDefault(e.Size, e.Size), 1))),
+            Grounds = Summed(ends.Select(e => new WireCount(CodeLibrary.Conductors.Cable(e.Size)?.Ground ?? e.Size, 1))),
             Devices = [.. Enumerable.Repeat(new DeviceYoke(device, wide), yokes)],
         };
     }
 
     private static ImmutableArray<WireCount> Summed(IEnumerable<WireCount> wires) =>
-        [.. wires.GroupBy(w => w.Size).Select(g => new WireCount(g.Key, g.Sum(w => w.Count))).OrderBy(w => w.Size, StringComparer.Ordinal)];
+        [.. wires.GroupBy(w => w.Size).Select(g => new WireCount(g.Key, g.Sum(w => w.Count))).OrderByDescending(w => w.Size)];
 }

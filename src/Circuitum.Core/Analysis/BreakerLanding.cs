@@ -1,3 +1,5 @@
+using Circuitum.Core.Measure;
+
 namespace Circuitum.Core.Analysis;
 
 /// <summary>A breaker in its turn.</summary>
@@ -19,7 +21,7 @@ public sealed record BreakerLanding(
     int Poles,
     string Name,
     string Wire,
-    string Size,
+    WireSize Size,
     bool Remark,
     bool NeutralOnBreaker,
     bool Tail,

@@ -1,5 +1,6 @@
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Analysis;
 
@@ -10,7 +11,7 @@ namespace Circuitum.Core.Analysis;
 public sealed record CableEnd(string? Other, CableType Cable, CableUse Use)
 {
     /// <summary>AWG of its insulated conductors.</summary>
-    public string Size => Cable.Size;
+    public WireSize Size => Cable.Size;
 
     /// <summary>Its insulated conductors.</summary>
     public int Conductors => Cable.Conductors;

@@ -23,7 +23,9 @@ public sealed record ChangesSince(ImmutableArray<Consequence> List, ImmutableHas
             if (what.Length == 0)
                 continue;
             marked.Add(box.Id);
-            list.Add(new(Subject.Box(box.Id), $"Box {box.Id}, {after.Job.RoomById(box.Room)!.Name}: {what}.", box.State != BoxState.Planned));
+            list.Add(
+                new(Subject.Box(box.Id), $"Box {box.Id}, {after.Job.RoomById(box.Room)!.Name}: {what}.", box.State != BoxState.Planned)
+            );
         }
 
         foreach (

@@ -3,6 +3,7 @@ using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Protection;
 using Circuitum.Core.Routing;
 using Circuitum.Core.Sizing;
@@ -37,7 +38,7 @@ public sealed record CircuitAnalysis
     public required ConductorChoice? Wire { get; init; }
 
     /// <summary>Size of the home run, which may be larger than the rest.</summary>
-    public required string HomeRunSize { get; init; }
+    public required WireSize HomeRunSize { get; init; }
 
     /// <summary>The pair of circuits whose home run is one cable, or none when it has its own.</summary>
     public HomeRunPair? Pair { get; init; }

@@ -4,6 +4,7 @@ using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Routing;
 using Circuitum.Core.Sizing;
 
@@ -26,7 +27,7 @@ internal sealed partial class CircuitDeriver
         carrying is { } n && n > c.CurrentCarrying ? c with { CurrentCarrying = n } : c;
 
     // The home run goes up first, size by size, until the drop is within the limit; then the rest, and the home run again.
-    private (string Size, string Home, double Drop, Derivation Why, ImmutableDictionary<string, double> At) Sizes(
+    private (WireSize Size, WireSize Home, double Drop, Derivation Why, ImmutableDictionary<string, double> At) Sizes(
         Circuit circuit,
         Preferences preferences,
         ConductorChoice? wire,
@@ -34,7 +35,7 @@ internal sealed partial class CircuitDeriver
         CircuitLoad load
     )
     {
-        var size = wire?.Size ?? "2";
+        var size = wire?.Size ?? CodeLibrary.Conductors.Sheathed[^1];
         var home = size;
         if (wire is not null && preferences.HomeRunUpsize == HomeRunUpsize.Always && circuit.Purpose is not CircuitPurpose.Appliance)
             home = Conductor.NextCable(size) ?? size;
@@ -50,7 +51,7 @@ internal sealed partial class CircuitDeriver
                 home = larger;
             else if (
                 run.Segments.Length > 1
-                && size != "10"
+                && size != LargestToDevices
                 && Conductor.NextCable(size) is { } branch
                 && Steps(wire.Size, branch) <= 1
                 && Grounded(wire, branch)
@@ -65,9 +66,9 @@ internal sealed partial class CircuitDeriver
     }
 
     // With larger wire the ground grows in proportion; what is in the cable must be enough.
-    private static bool Grounded(ConductorChoice wire, string size) => EquipmentGround.InCable(wire.Breaker, wire.Size, size).Enough;
+    private static bool Grounded(ConductorChoice wire, WireSize size) => EquipmentGround.InCable(wire.Breaker, wire.Size, size).Enough;
 
-    private static int Steps(string from, string to) =>
+    private static int Steps(WireSize from, WireSize to) =>
         CodeLibrary.Conductors.Sheathed.IndexOf(to) - CodeLibrary.Conductors.Sheathed.IndexOf(from);
 
     private SizingCase Case(
@@ -105,11 +106,11 @@ internal sealed partial class CircuitDeriver
             CurrentCarrying = (pair?.Kind == PairKind.TwoNeutrals ? 4 : 2) * preferences.CablesTogether,
         };
         if (edition.InForce("wire.smallest"))
-            c = c with { SmallestSize = $"{edition.Number("smallestWireAwg"):0}" };
+            c = c with { SmallestSize = WireSize.Awg((int)edition.Number("smallestWireAwg")) };
         var twelve =
             preferences.GeneralWire == GeneralWire.TwelveThroughout
             && circuit.Purpose is (CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed);
-        return twelve && c.SmallestSize != "10" ? c with { SmallestSize = "12" } : c;
+        return twelve && !(c.SmallestSize > Twelve) ? c with { SmallestSize = Twelve } : c;
     }
 
     // A duplex is two receptacles (210.21(B)).

@@ -149,12 +149,17 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
     // Devices take 10 AWG at most, and a box has only so much room: a home run is two sizes larger than the rest at most.
     private const int MostSteps = 2;
 
+    // Thicker wire does not go under the screws of ordinary devices, so past it only a home run grows.
+    private static readonly WireSize LargestToDevices = WireSize.Awg(10);
+
+    private static readonly WireSize Twelve = WireSize.Awg(12);
+
     // Each piece of cable carries what is planned beyond it; the worst box counts.
     private (double Percent, Derivation Why, ImmutableDictionary<string, double> At) Drop(
         CableRun run,
         CircuitLoad load,
-        string size,
-        string homeSize
+        WireSize size,
+        WireSize homeSize
     )
     {
         if (run.Segments.Length == 0)

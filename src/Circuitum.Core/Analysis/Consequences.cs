@@ -14,7 +14,9 @@ public static class Consequences
             if (before.CircuitByNumber(now.Number) is { } was)
                 Circuit(was, now, found);
             else
-                found.Add(new(Subject.Circuit(now.Number), $"Circuit {now.Number}, {now.Label}: new, {now.Cable} on {now.Breaker} A.", true));
+                found.Add(
+                    new(Subject.Circuit(now.Number), $"Circuit {now.Number}, {now.Label}: new, {now.Cable} on {now.Breaker} A.", true)
+                );
         }
 
         foreach (var gone in before.Circuits.Where(c => after.CircuitByNumber(c.Number) is null))
@@ -25,7 +27,8 @@ public static class Consequences
 
     private static void Circuit(CircuitAnalysis was, CircuitAnalysis now, ImmutableArray<Consequence>.Builder found)
     {
-        void Add(string what, bool again) => found.Add(new(Subject.Circuit(now.Number), $"Circuit {now.Number}, {now.Label}: {what}.", again));
+        void Add(string what, bool again) =>
+            found.Add(new(Subject.Circuit(now.Number), $"Circuit {now.Number}, {now.Label}: {what}.", again));
         var pulled = was.Pulled is { } run
             ? $", and {(run.Measured ?? was.Run.Segments[0].Cut).InFeet:0} ft of {run.Cable} are in the frame already and are to be "
                 + "pulled again"

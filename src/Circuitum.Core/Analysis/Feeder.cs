@@ -47,7 +47,7 @@ public sealed record Feeder
     public required ConductorChoice? Wire { get; init; }
 
     /// <summary>Its ground, AWG copper.</summary>
-    public required string Ground { get; init; }
+    public required WireSize Ground { get; init; }
 
     /// <summary>Its conduit, or none for cable.</summary>
     public required ConduitFill? Conduit { get; init; }

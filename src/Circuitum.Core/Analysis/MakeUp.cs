@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Analysis;
 
@@ -38,8 +39,8 @@ public sealed record MakeUp(
     public static MakeUp Of(JobAnalysis a, PanelAnalysis at)
     {
         var (grounds, neutrals, breakers) = (
-            new List<(string Size, string From)>(),
-            new List<(string Size, string From)>(),
+            new List<(WireSize Size, string From)>(),
+            new List<(WireSize Size, string From)>(),
             new List<BreakerLanding>()
         );
         if (at.Feeder is { Wire: { } supply } incoming)
@@ -79,7 +80,7 @@ public sealed record MakeUp(
             var cable = c.Carried ? a.CircuitByNumber(c.Pair!.First)?.Cable ?? c.Cable : c.Cable;
             var (size, number) = (cable.Size, c.Number.ToString(CultureInfo.InvariantCulture));
             if (!c.Carried)
-                grounds.Add((CodeLibrary.Conductors.SheathedGround.GetValueOrDefault(size) ?? c.Ground?.Needed ?? size, number));
+                grounds.Add((CodeLibrary.Conductors.Cable(size)?.Ground ?? c.Ground?.Needed ?? size, number));
             var neutral = c.Poles == 1 ? !(c.Carried && c.Pair!.Kind == PairKind.SharedNeutral) : cable.Conductors == 3;
             var tail = c.Protection.Devices.Any(d => d.Box is null);
             if (neutral && !tail)
@@ -110,7 +111,7 @@ public sealed record MakeUp(
         return new(at, Grouped(grounds), Grouped(neutrals), [.. order]);
     }
 
-    private static ImmutableArray<BarWires> Grouped(List<(string Size, string From)> wires) =>
+    private static ImmutableArray<BarWires> Grouped(List<(WireSize Size, string From)> wires) =>
         [
             .. wires
                 .GroupBy(w => w.Size)
@@ -120,5 +121,5 @@ public sealed record MakeUp(
 
     /// <summary>Cross-section of a wire in circular mils; 0 for a size that is not in the table.</summary>
     /// <param name="size">AWG.</param>
-    public static int Cmil(string size) => CodeLibrary.Conductors.Copper.FirstOrDefault(r => r.Size == size)?.Cmil ?? 0;
+    public static int Cmil(WireSize size) => CodeLibrary.Conductors.Copper.FirstOrDefault(r => r.Size == size)?.Cmil ?? 0;
 }

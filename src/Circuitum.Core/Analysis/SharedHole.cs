@@ -120,7 +120,7 @@ internal static class HoleSearch
                 worst.Carrying,
                 worst.Where,
                 hurt.Count,
-                deriver.WireWith(c, worst.Carrying)?.Size ?? "no",
+                deriver.WireWith(c, worst.Carrying)?.Size.ToString() ?? "no",
                 [.. hurt.Select(h => h.CableSegment)]
             );
         }

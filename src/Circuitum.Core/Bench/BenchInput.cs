@@ -109,9 +109,9 @@ public sealed class BenchInput
         [
             .. Pairs(name, 0, 500)
                 .Select(p =>
-                    p.Number == Math.Floor(p.Number)
-                        ? new WireCount(p.Word, (int)p.Number)
-                        : throw new BenchException(name, "wires are counted in whole numbers.")
+                    !WireSize.TryParse(p.Word, out var size) ? throw new BenchException(name, $"'{Short(p.Word)}' is not a wire size.")
+                    : p.Number == Math.Floor(p.Number) ? new WireCount(size, (int)p.Number)
+                    : throw new BenchException(name, "wires are counted in whole numbers.")
                 ),
         ];
 

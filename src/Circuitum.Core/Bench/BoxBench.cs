@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Sizing;
 
 namespace Circuitum.Core.Bench;
@@ -86,18 +87,10 @@ internal static class BoxBench
     private static BenchAnswer InCanada(BenchInput i)
     {
         var room = CodeLibrary.Families.Canada.BoxIn3;
-        double Each(string field, string size) =>
+        double Each(string field, WireSize size) =>
             room.TryGetValue(size, out var v)
                 ? v
-                : throw new BenchException(
-                    field,
-                    "choose sizes of "
-                        + string.Join(
-                            ", ",
-                            room.Keys.OrderByDescending(k => int.Parse(k, System.Globalization.CultureInfo.InvariantCulture))
-                        )
-                        + "."
-                );
+                : throw new BenchException(field, "choose sizes of " + string.Join(", ", room.Keys.Order()) + ".");
         var wires = i.Wires("wires");
         var lines = wires
             .Select(w => new Derivation($"{w.Count} conductors {w.Size} AWG", $"{w.Count * Each("wires", w.Size):0.00}")

@@ -107,7 +107,7 @@ internal static class ServiceBench
                 ("va", Math.Round(load.Total.Value)),
                 ("amps", Math.Round(load.Current.Value, 1)),
                 ("service", wires?.Amperes),
-                ("copper", wires?.Copper),
+                ("copper", wires?.Copper.ToString()),
                 ("aluminum", wires?.Aluminum),
                 ("electrodeConductor", electrode?.Copper),
             ],

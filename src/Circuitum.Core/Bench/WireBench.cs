@@ -104,7 +104,7 @@ internal static class WireBench
     internal static ConductorRow RowOf(BenchInput i, string field, bool copper)
     {
         var rows = copper ? CodeLibrary.Conductors.Copper : CodeLibrary.Conductors.Aluminum;
-        return rows.FirstOrDefault(r => r.Size == i.Text(field))
+        return rows.FirstOrDefault(r => r.Size.ToString() == i.Text(field))
             ?? throw new BenchException(field, $"choose one of {string.Join(", ", rows.Select(r => r.Size))}.");
     }
 
@@ -166,11 +166,11 @@ internal static class WireBench
         var ground = c.Copper ? EquipmentGround.For(choice.Breaker, least.Size, choice.Size) : choice.Ground;
         return new(
             [
-                ("size", choice.Size),
+                ("size", $"{choice.Size}"),
                 ("breaker", choice.Breaker),
                 ("ampacity", Math.Round(choice.Ampacity.Value, 2)),
-                ("ground", ground),
-                ("sizeForLoad", least.Size),
+                ("ground", $"{ground}"),
+                ("sizeForLoad", $"{least.Size}"),
                 ("dropPercent", percent),
             ],
             choice.Derivation with
@@ -203,9 +203,9 @@ internal static class WireBench
     private static BenchAnswer Together(BenchInput i)
     {
         var edition = CodeLibrary.Newest;
-        if (!CodeLibrary.Conductors.Sheathed.Contains(i.Text("size")))
+        if (!WireSize.TryParse(i.Text("size"), out var size) || !CodeLibrary.Conductors.Sheathed.Contains(size))
             throw new BenchException("size", $"choose one of {string.Join(", ", CodeLibrary.Conductors.Sheathed)}.");
-        var row = Conductor.Copper(i.Text("size"));
+        var row = Conductor.Copper(size);
         var (cables, breaker, sealedHole) = (i.Whole("cables", 1, 100), i.Whole("breaker", 1, 400), i.Yes("sealed"));
         if (!edition.Breakers.Contains(breaker))
             throw new BenchException("breaker", $"choose one of {string.Join(", ", edition.Breakers)}.");

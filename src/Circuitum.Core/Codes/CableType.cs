@@ -1,11 +1,12 @@
 using System.Globalization;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Codes;
 
 /// <summary>A sheathed cable with a ground: <c>12-2</c>, <c>14-3</c>, <c>12-2-2</c> with a neutral for each of two lines.</summary>
 /// <param name="Size">AWG of its insulated conductors.</param>
 /// <param name="Conductors">How many of them there are: 2, 3 or 4; four are two pairs.</param>
-public readonly record struct CableType(string Size, int Conductors)
+public readonly record struct CableType(WireSize Size, int Conductors)
 {
     private const int TwoPairs = 4;
 
@@ -23,16 +24,7 @@ public readonly record struct CableType(string Size, int Conductors)
                 TwoPairs => 1.1,
                 _ => 0.85,
             }
-        )
-        * Size switch
-        {
-            "14" => 0.42,
-            "12" => 0.47,
-            "10" => 0.55,
-            "8" => 0.72,
-            "6" => 0.85,
-            _ => 1.0,
-        };
+        ) * (CodeLibrary.Conductors.Cable(Size)?.WideIn ?? 1);
 
     /// <summary>As the trade writes it.</summary>
     public override string ToString() => $"{Size}-{(Conductors == TwoPairs ? "2-2" : Conductors.ToString(CultureInfo.InvariantCulture))}";

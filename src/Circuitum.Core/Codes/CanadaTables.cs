@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Codes;
 
@@ -15,5 +16,5 @@ public sealed record CanadaTables
     public required ImmutableArray<CountRow> Count { get; init; }
 
     /// <summary>Room that one conductor takes in a box, in cubic inches, by AWG (Table 22).</summary>
-    public required ImmutableDictionary<string, double> BoxIn3 { get; init; }
+    public required ImmutableDictionary<WireSize, double> BoxIn3 { get; init; }
 }

@@ -25,7 +25,7 @@ public sealed partial record CodeEdition
     public required int SmallestBreaker { get; init; }
 
     /// <summary>Largest breaker for small wire by material and size (240.4(D)).</summary>
-    public required ImmutableDictionary<string, ImmutableDictionary<string, int>> SmallWireLimits { get; init; }
+    public required ImmutableDictionary<string, ImmutableDictionary<WireSize, int>> SmallWireLimits { get; init; }
 
     /// <summary>Named numbers; the suffix of each name is its unit.</summary>
     public required ImmutableDictionary<string, double> Numbers { get; init; }

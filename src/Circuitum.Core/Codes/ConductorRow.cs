@@ -1,3 +1,5 @@
+using Circuitum.Core.Measure;
+
 namespace Circuitum.Core.Codes;
 
 /// <summary>One conductor size.</summary>
@@ -9,7 +11,16 @@ namespace Circuitum.Core.Codes;
 /// <param name="OhmPerKft">Direct-current resistance at 75 C in ohm per 1000 ft.</param>
 /// <param name="BoxIn3">Room that one takes up in a box, in cubic inches; 0 for sizes that do not go into one (Table 314.16(B)(1)).</param>
 /// <param name="AreaIn2">Area of one insulated wire of the thin kinds for conduit, in square inches (Chapter 9, Table 5).</param>
-public sealed record ConductorRow(string Size, int Cmil, int C60, int C75, int C90, double OhmPerKft, double BoxIn3 = 0, double AreaIn2 = 0)
+public sealed record ConductorRow(
+    WireSize Size,
+    int Cmil,
+    int C60,
+    int C75,
+    int C90,
+    double OhmPerKft,
+    double BoxIn3 = 0,
+    double AreaIn2 = 0
+)
 {
     /// <summary>Ampacity in a temperature column.</summary>
     /// <exception cref="ArgumentOutOfRangeException">The column is not 60, 75 or 90.</exception>

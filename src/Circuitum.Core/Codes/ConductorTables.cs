@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Codes;
 
@@ -23,9 +24,12 @@ public sealed record ConductorTables
     /// <summary>Copper equipment ground by breaker.</summary>
     public required ImmutableArray<GroundRow> Ground { get; init; }
 
-    /// <summary>Sizes in which nonmetallic-sheathed cable is made, smallest first.</summary>
-    public required ImmutableArray<string> Sheathed { get; init; }
+    /// <summary>Nonmetallic-sheathed cable by size, smallest first.</summary>
+    public required ImmutableArray<SheathedCable> Cables { get; init; }
 
-    /// <summary>The ground that is in sheathed cable of each size.</summary>
-    public required ImmutableDictionary<string, string> SheathedGround { get; init; }
+    /// <summary>The sizes in which it is made.</summary>
+    public ImmutableArray<WireSize> Sheathed => field.IsDefault ? field = [.. Cables.Select(c => c.Size)] : field;
+
+    /// <summary>The cable of a size, or none when it is not made in it.</summary>
+    public SheathedCable? Cable(WireSize size) => Cables.FirstOrDefault(c => c.Size == size);
 }

@@ -1,3 +1,5 @@
+using Circuitum.Core.Measure;
+
 namespace Circuitum.Core.Codes;
 
 /// <summary>A row of the electrode table.</summary>
@@ -5,4 +7,4 @@ namespace Circuitum.Core.Codes;
 /// <param name="AluminumUpTo">Largest aluminum service conductor.</param>
 /// <param name="Copper">Copper electrode conductor.</param>
 /// <param name="Aluminum">Aluminum electrode conductor.</param>
-public sealed record ElectrodeRow(string CopperUpTo, string AluminumUpTo, string Copper, string Aluminum);
+public sealed record ElectrodeRow(WireSize CopperUpTo, WireSize AluminumUpTo, WireSize Copper, WireSize Aluminum);

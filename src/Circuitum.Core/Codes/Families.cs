@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Codes;
 
@@ -25,9 +26,5 @@ public sealed record Families
 
     /// <summary>The electrode conductor for a copper service conductor.</summary>
     /// <param name="copper">Its size, 600 kcmil at most.</param>
-    public ElectrodeRow ElectrodeFor(string copper)
-    {
-        var sizes = CodeLibrary.Conductors.Copper.Select(r => r.Size).ToList();
-        return Electrode.First(r => sizes.IndexOf(copper) <= sizes.IndexOf(r.CopperUpTo));
-    }
+    public ElectrodeRow ElectrodeFor(WireSize copper) => Electrode.First(r => copper <= r.CopperUpTo);
 }

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Sizing;
 
@@ -24,19 +25,19 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
                 $"{wire.Count} x {Allowance(wire.Size):0.00}",
                 edition.Cite("box.countConductors")
             );
-        var largest = Largest(contents.Conductors.Concat(contents.Grounds));
-        if (contents.Clamps && largest is not null)
+        var all = Largest(contents.Conductors.Concat(contents.Grounds));
+        if (contents.Clamps && all is { } largest)
             Add(
                 "clamps inside, one of the largest conductor",
                 Allowance(largest),
                 $"1 x {Allowance(largest):0.00}",
                 edition.Cite("box.countClamps")
             );
-        if (contents.Fittings > 0 && largest is not null)
+        if (contents.Fittings > 0 && all is { } thickest)
             Add(
                 "support fittings",
-                contents.Fittings * Allowance(largest),
-                $"{contents.Fittings} x {Allowance(largest):0.00}",
+                contents.Fittings * Allowance(thickest),
+                $"{contents.Fittings} x {Allowance(thickest):0.00}",
                 edition.Cite("box.countFittings")
             );
         foreach (var group in contents.Devices.GroupBy(d => d))
@@ -54,7 +55,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
         var grounds = contents.Grounds.Sum(g => g.Count);
         if (grounds > 0)
         {
-            var one = Allowance(Largest(contents.Grounds)!);
+            var one = Allowance(Largest(contents.Grounds)!.Value);
             var more = Math.Max(0, grounds - (int)edition.Number("groundsPerAllowance"));
             Add(
                 $"{grounds} ground{(grounds > 1 ? "s" : "")}",
@@ -113,10 +114,10 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
 
     /// <summary>Volume of one conductor in a box.</summary>
     /// <exception cref="ArgumentException">The size has no allowance in a box.</exception>
-    public static double Allowance(string size) =>
+    public static double Allowance(WireSize size) =>
         CodeLibrary.Conductors.Copper.FirstOrDefault(r => r.Size == size) is { BoxIn3: > 0 } row
             ? row.BoxIn3
             : throw new ArgumentException($"{size} AWG has no allowance in a box.", nameof(size));
 
-    private static string? Largest(IEnumerable<WireCount> wires) => wires.Where(w => w.Count > 0).MaxBy(w => Allowance(w.Size))?.Size;
+    private static WireSize? Largest(IEnumerable<WireCount> wires) => wires.Where(w => w.Count > 0).Max(w => (WireSize?)w.Size);
 }

@@ -119,10 +119,10 @@ public static class Conductor
 
     /// <summary>The row of a copper size.</summary>
     /// <exception cref="InvalidOperationException">No such size.</exception>
-    public static ConductorRow Copper(string size) => CodeLibrary.Conductors.Copper.First(r => r.Size == size);
+    public static ConductorRow Copper(WireSize size) => CodeLibrary.Conductors.Copper.First(r => r.Size == size);
 
     /// <summary>The next larger size of sheathed cable, or none.</summary>
-    public static string? NextCable(string size)
+    public static WireSize? NextCable(WireSize size)
     {
         var sizes = CodeLibrary.Conductors.Sheathed;
         var at = sizes.IndexOf(size);

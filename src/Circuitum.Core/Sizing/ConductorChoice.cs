@@ -11,7 +11,7 @@ namespace Circuitum.Core.Sizing;
 /// <param name="Ground">Equipment ground, AWG copper.</param>
 /// <param name="Row">The conductor's table row.</param>
 /// <param name="Derivation">How it was chosen.</param>
-public sealed record ConductorChoice(string Size, Amperes Ampacity, int Breaker, string Ground, ConductorRow Row, Derivation Derivation)
+public sealed record ConductorChoice(WireSize Size, Amperes Ampacity, int Breaker, WireSize Ground, ConductorRow Row, Derivation Derivation)
 {
     /// <summary>The largest breaker that what hangs on it allows, in amperes, or none.</summary>
     public int? MostBreaker { get; init; }

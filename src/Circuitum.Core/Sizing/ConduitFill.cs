@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Sizing;
 
@@ -79,7 +80,7 @@ public sealed record ConduitFill(ConduitKind Kind, ConduitSize? Size, double Are
     private static double Usable(ConduitSize size, double share) =>
         Math.Round(size.AreaIn2 * share, 3, MidpointRounding.AwayFromZero) + 1e-9;
 
-    private static double Area(string size) =>
+    private static double Area(WireSize size) =>
         CodeLibrary.Conductors.Copper.FirstOrDefault(r => r.Size == size) is { AreaIn2: > 0 } row
             ? row.AreaIn2
             : throw new ArgumentException($"There is no wire of {size} in the tables.", nameof(size));

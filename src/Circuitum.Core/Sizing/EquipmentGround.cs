@@ -1,5 +1,6 @@
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Sizing;
 
@@ -11,7 +12,7 @@ namespace Circuitum.Core.Sizing;
 /// <param name="Used">The size that is run.</param>
 /// <param name="Needed">The ground that is needed, AWG copper.</param>
 /// <param name="There">The ground in the sheathed cable, or none for a size in which it is not made.</param>
-public sealed record EquipmentGround(int Breaker, string Least, string Used, string Needed, string? There)
+public sealed record EquipmentGround(int Breaker, WireSize Least, WireSize Used, WireSize Needed, WireSize? There)
 {
     /// <summary>Whether the ground in the cable is enough.</summary>
     public bool Enough => There is { } there && Row(there).Cmil >= Row(Needed).Cmil;
@@ -20,7 +21,7 @@ public sealed record EquipmentGround(int Breaker, string Least, string Used, str
     /// <param name="breaker">Rating of the breaker in amperes, 400 at most.</param>
     /// <param name="least">Size that load and breaker ask for.</param>
     /// <param name="used">Size that is run.</param>
-    public static string For(int breaker, string least, string used)
+    public static WireSize For(int breaker, WireSize least, WireSize used)
     {
         var table = Row(CodeLibrary.Conductors.Ground.First(g => breaker <= g.Breaker).Copper);
         var (small, large) = (Row(least).Cmil, Row(used).Cmil);
@@ -35,8 +36,8 @@ public sealed record EquipmentGround(int Breaker, string Least, string Used, str
     }
 
     /// <summary>The ground that a run in sheathed cable needs and has.</summary>
-    public static EquipmentGround InCable(int breaker, string least, string used) =>
-        new(breaker, least, used, For(breaker, least, used), CodeLibrary.Conductors.SheathedGround.GetValueOrDefault(used));
+    public static EquipmentGround InCable(int breaker, WireSize least, WireSize used) =>
+        new(breaker, least, used, For(breaker, least, used), CodeLibrary.Conductors.Cable(used)?.Ground);
 
     /// <summary>How the size came about.</summary>
     public Derivation Derivation(CodeEdition edition)
@@ -60,5 +61,5 @@ public sealed record EquipmentGround(int Breaker, string Least, string Used, str
         };
     }
 
-    private static ConductorRow Row(string size) => CodeLibrary.Conductors.Copper.First(r => r.Size == size);
+    private static ConductorRow Row(WireSize size) => CodeLibrary.Conductors.Copper.First(r => r.Size == size);
 }

@@ -52,5 +52,5 @@ public sealed record SizingCase
     public bool SeveralReceptacles { get; init; }
 
     /// <summary>Smallest size to use, in AWG, or none.</summary>
-    public string? SmallestSize { get; init; }
+    public WireSize? SmallestSize { get; init; }
 }

@@ -82,12 +82,10 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     public Box? PickedBox => IdOf(SubjectKind.Box) is { } id ? A.Boxes.GetValueOrDefault(id) : null;
 
     /// <summary>The picked room.</summary>
-    public RoomShape? PickedRoom =>
-        IdOf(SubjectKind.Room) is { } id && Job.RoomById(id) is { } room ? A.House[room.Id] : null;
+    public RoomShape? PickedRoom => IdOf(SubjectKind.Room) is { } id && Job.RoomById(id) is { } room ? A.House[room.Id] : null;
 
     /// <summary>The picked circuit.</summary>
-    public CircuitAnalysis? PickedCircuit =>
-        Picked is { Kind: SubjectKind.Circuit, Number: { } n } ? A.CircuitByNumber(n) : null;
+    public CircuitAnalysis? PickedCircuit => Picked is { Kind: SubjectKind.Circuit, Number: { } n } ? A.CircuitByNumber(n) : null;
 
     /// <summary>The picked cable, with its circuit.</summary>
     public (CircuitAnalysis Circuit, CableSegment CableSegment)? PickedRun =>
@@ -128,9 +126,7 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
 
     /// <summary>The picked opening, seen in the room on whose wall it is given.</summary>
     public (RoomShape Shape, Opening Opening)? PickedOpening =>
-        IdOf(SubjectKind.Opening) is { } id && Job.Openings.FirstOrDefault(o => o.Id == id) is { } o
-            ? (A.House[o.Room], o)
-            : null;
+        IdOf(SubjectKind.Opening) is { } id && Job.Openings.FirstOrDefault(o => o.Id == id) is { } o ? (A.House[o.Room], o) : null;
 
     /// <summary>The picked counter, fixture or appliance: its room and place.</summary>
     public (string Room, Spot Spot, string Name)? PickedThing =>
@@ -141,7 +137,11 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
                 c.Spot,
                 c.Spot.Wall is null ? "island" : "counter"
             ),
-            { Kind: SubjectKind.Fixture, Id: var id } when Job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f => (f.Room, f.Spot, Words.Of(f.Kind)),
+            { Kind: SubjectKind.Fixture, Id: var id } when Job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f => (
+                f.Room,
+                f.Spot,
+                Words.Of(f.Kind)
+            ),
             { Kind: SubjectKind.Appliance, Id: var id } when Job.ApplianceById(id) is { } x => (x.Room, x.Spot, ApplianceFacts.Of(x).Name),
             _ => null,
         };
