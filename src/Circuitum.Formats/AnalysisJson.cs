@@ -108,16 +108,16 @@ public static class AnalysisJson
                         id = a.Panel.Id,
                         spaces = a.Panel.Spaces,
                         used = a.SpacesUsed,
-                        legAVa = Math.Round(a.LegA.Value),
-                        legBVa = Math.Round(a.LegB.Value),
+                        legAVa = Math.Round(a.Lines[0].Value),
+                        legBVa = Math.Round(a.Lines[1].Value),
                     },
                 panels = a.Panels.Select(p => new
                 {
                     id = p.Panel.Id,
                     spaces = p.Panel.Spaces,
                     used = p.SpacesUsed,
-                    legAVa = Math.Round(p.LegA.Value),
-                    legBVa = Math.Round(p.LegB.Value),
+                    legAVa = Math.Round(p.Lines[0].Value),
+                    legBVa = Math.Round(p.Lines[1].Value),
                     feeder = p.Feeder is not { } f
                         ? null
                         : new

@@ -1,5 +1,6 @@
 using System.Data;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using MiniExcelLibs;
 using MiniExcelLibs.OpenXml;
 
@@ -20,22 +21,21 @@ public static class ListsXlsx
             Sheet(
                 sheets,
                 at.Panel.Name,
-                ["Space", "Circuit", "Serves", "Breaker A", "Poles", "Protection", "Wire", "Leg A VA", "Leg B VA"],
+                ["Space", "Circuit", "Serves", "Breaker A", "Poles", "Protection", "Wire", .. CodeLibrary.Supply.Headings("VA")],
                 at.Schedule.Select(r =>
                     r switch
                     {
-                        { Feeder: { } f } => new object?[]
-                        {
-                            Place(r),
-                            null,
-                            $"Feeder to {a.PanelById(f.To)!.Panel.Name}",
-                            r.SecondPole ? null : f.Breaker,
-                            r.SecondPole ? null : 2,
-                            null,
-                            r.SecondPole ? null : f.Made,
-                            Va(r.LegA.Value),
-                            Va(r.LegB.Value),
-                        },
+                        { Feeder: { } f } => (object?[])
+                            [
+                                Place(r),
+                                null,
+                                $"Feeder to {a.PanelById(f.To)!.Panel.Name}",
+                                r.SecondPole ? null : f.Breaker,
+                                r.SecondPole ? null : 2,
+                                null,
+                                r.SecondPole ? null : f.Made,
+                                .. r.Load.Each.Select(l => Va(l.Value)),
+                            ],
                         { Circuit: { } c } =>
                         [
                             Place(r),
@@ -45,10 +45,9 @@ public static class ListsXlsx
                             r.SecondPole ? null : c.Poles,
                             r.SecondPole ? null : c.Protection.Mark,
                             r.SecondPole ? null : $"{c.Cable}",
-                            Va(r.LegA.Value),
-                            Va(r.LegB.Value),
+                            .. r.Load.Each.Select(l => Va(l.Value)),
                         ],
-                        _ => [Place(r), null, "Spare", null, null, null, null, null, null],
+                        _ => [Place(r), null, "Spare", null, null, null, null, .. r.Load.Each.Select(_ => (object?)null)],
                     }
                 )
             );

@@ -92,7 +92,7 @@ public static class MakeUpDrawing
 
         for (var r = 0; r < rows; r++)
         {
-            var (y, from) = (Top + ((r + 0.5f) * Inch), SpacePlan.OnLegA((2 * r) + 1) ? centre - (Bus / 2) : centre + (Bus / 2));
+            var (y, from) = (Top + ((r + 0.5f) * Inch), SpacePlan.LineOf((2 * r) + 1) == 0 ? centre - (Bus / 2) : centre + (Bus / 2));
             pen.Line(centre - Bus, y, centre + Bus, y, 0.6f);
             pen.Fill(from - 3, y - 3, from + 3, y + 3);
         }

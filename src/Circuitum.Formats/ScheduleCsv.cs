@@ -1,5 +1,7 @@
 using System.Globalization;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Panels;
 using CsvHelper;
 using CsvHelper.Configuration;
 
@@ -8,96 +10,42 @@ namespace Circuitum.Formats;
 /// <summary>The panel schedule as CSV. A cell that a spreadsheet would take for a formula is made text.</summary>
 public static class ScheduleCsv
 {
+    // Columns before those of the lines.
+    private const int Before = 8;
+
     /// <summary>Writes the schedule with its totals.</summary>
     public static string Write(JobAnalysis analysis)
     {
         using var text = new StringWriter(CultureInfo.InvariantCulture);
         using (var csv = new CsvWriter(text, new CsvConfiguration(CultureInfo.InvariantCulture) { NewLine = "\r\n" }))
         {
-            Row(csv, "Space", "Circuit", "Label", "Breaker A", "Poles", "Protection", "Home run", "Cable ft", "Leg A VA", "Leg B VA");
+            Row(
+                csv,
+                [
+                    "Space",
+                    "Circuit",
+                    "Label",
+                    "Breaker A",
+                    "Poles",
+                    "Protection",
+                    "Home run",
+                    "Cable ft",
+                    .. CodeLibrary.Supply.Headings("VA"),
+                ]
+            );
             foreach (var (at, row) in analysis.Panels.SelectMany(p => p.Schedule.Select(r => (p, r))))
             {
                 if (row.Space == 1 && analysis.Panels.Length > 1)
-                    Row(
-                        csv,
-                        "",
-                        "",
-                        at.Panel.Name
-                            + (
-                                at.Feeder is { } from
-                                    ? $", fed from {analysis.PanelById(from.From)!.Panel.Name}, {from.Breaker} A, {from.Made}"
-                                    : ""
-                            ),
-                        "",
-                        "",
-                        "",
-                        "",
-                        "",
-                        "",
-                        ""
-                    );
-                var space = row.Place;
-                if (row.Feeder is { } feeder)
-                    Row(
-                        csv,
-                        space,
-                        "",
-                        $"Feeder to {analysis.PanelById(feeder.To)!.Panel.Name}{(row.SecondPole ? " (second pole)" : "")}",
-                        row.SecondPole ? "" : Number(feeder.Breaker),
-                        row.SecondPole ? "" : "2",
-                        "",
-                        row.SecondPole ? "" : feeder.Made,
-                        row.SecondPole ? "" : Va(feeder.Cut.InFeet),
-                        Va(row.LegA.Value),
-                        Va(row.LegB.Value)
-                    );
-                else if (row.Circuit is not { } c)
-                    Row(csv, space, "", "Spare", "", "", "", "", "", "", "");
-                else if (row.SecondPole)
-                    Row(
-                        csv,
-                        space,
-                        Number(c.Number),
-                        $"{c.Label} (second pole)",
-                        "",
-                        "",
-                        "",
-                        "",
-                        "",
-                        Va(row.LegA.Value),
-                        Va(row.LegB.Value)
-                    );
-                else
-                    Row(
-                        csv,
-                        space,
-                        Number(c.Number),
-                        c.Label,
-                        Number(c.Breaker),
-                        Number(c.Poles),
-                        c.Protection.Mark,
-                        $"{c.Cable}",
-                        Va(c.Run.Cut.InFeet),
-                        Va(row.LegA.Value),
-                        Va(row.LegB.Value)
-                    );
+                    Row(csv, ["", "", Title(analysis, at)]);
+                Row(csv, Cells(analysis, row));
             }
 
             Row(
                 csv,
-                "",
-                "",
-                "Connected load",
-                "",
-                "",
-                "",
-                "",
-                Va(analysis.Circuits.Sum(c => c.Run.Cut.InFeet)),
-                Va(analysis.LegA.Value),
-                Va(analysis.LegB.Value)
+                ["", "", "Connected load", "", "", "", "", Va(analysis.Circuits.Sum(c => c.Run.Cut.InFeet)), .. Lines(analysis.Lines)]
             );
-            Row(csv, "", "", $"Service load, optional method: {analysis.Optional.Current.Value:0.0} A", "", "", "", "", "", "", "");
-            Row(csv, "", "", $"Service load, standard method: {analysis.Standard.Current.Value:0.0} A", "", "", "", "", "", "", "");
+            Row(csv, ["", "", $"Service load, optional method: {analysis.Optional.Current.Value:0.0} A"]);
+            Row(csv, ["", "", $"Service load, standard method: {analysis.Standard.Current.Value:0.0} A"]);
         }
 
         return text.ToString();
@@ -110,7 +58,7 @@ public static class ScheduleCsv
         using (var csv = new CsvWriter(text, new CsvConfiguration(CultureInfo.InvariantCulture) { NewLine = "\r\n" }))
         {
             foreach (var line in lines)
-                Row(csv, line);
+                Line(csv, line);
         }
 
         return text.ToString();
@@ -120,7 +68,73 @@ public static class ScheduleCsv
     public static string Safe(string cell) =>
         cell.Length > 0 && (cell[0] is '=' or '+' or '-' or '@' or '\t' or '\r' or '\n') ? "'" + cell : cell;
 
-    private static void Row(CsvWriter csv, params string[] cells)
+    private static string Title(JobAnalysis a, PanelAnalysis at) =>
+        at.Panel.Name + (at.Feeder is { } from ? $", fed from {a.PanelById(from.From)!.Panel.Name}, {from.Breaker} A, {from.Made}" : "");
+
+    private static string[] Cells(JobAnalysis a, PanelRow row) =>
+        row switch
+        {
+            { Feeder: { } f, SecondPole: false } =>
+            [
+                row.Place,
+                "",
+                $"Feeder to {a.PanelById(f.To)!.Panel.Name}",
+                Number(f.Breaker),
+                "2",
+                "",
+                f.Made,
+                Va(f.Cut.InFeet),
+                .. Lines(row.Load),
+            ],
+            { Feeder: { } f } =>
+            [
+                row.Place,
+                "",
+                $"Feeder to {a.PanelById(f.To)!.Panel.Name} (second pole)",
+                "",
+                "",
+                "",
+                "",
+                "",
+                .. Lines(row.Load),
+            ],
+            { Circuit: { } c, SecondPole: true } =>
+            [
+                row.Place,
+                Number(c.Number),
+                $"{c.Label} (second pole)",
+                "",
+                "",
+                "",
+                "",
+                "",
+                .. Lines(row.Load),
+            ],
+            { Circuit: { } c } =>
+            [
+                row.Place,
+                Number(c.Number),
+                c.Label,
+                Number(c.Breaker),
+                Number(c.Poles),
+                c.Protection.Mark,
+                $"{c.Cable}",
+                Va(c.Run.Cut.InFeet),
+                .. Lines(row.Load),
+            ],
+            _ => [row.Place, "", "Spare"],
+        };
+
+    private static IEnumerable<string> Lines(LineLoads loads) => loads.Each.Select(l => Va(l.Value));
+
+    // A row ends in as many empty cells as it is short of the head.
+    private static void Row(CsvWriter csv, IEnumerable<string> cells)
+    {
+        var filled = cells.ToList();
+        Line(csv, [.. filled, .. Enumerable.Repeat("", Math.Max(0, Before + CodeLibrary.Supply.Names.Length - filled.Count))]);
+    }
+
+    private static void Line(CsvWriter csv, params string[] cells)
     {
         foreach (var cell in cells)
             csv.WriteField(Safe(cell));

@@ -141,7 +141,9 @@ internal static class Bend
         {
             Decisions = job.Decisions with
             {
-                Spaces = job.Decisions.Spaces.RemoveAll(s => a.CircuitByNumber(s.Circuit)!.Poles == 1 && !Panels.SpacePlan.OnLegA(s.Space)),
+                Spaces = job.Decisions.Spaces.RemoveAll(s =>
+                    a.CircuitByNumber(s.Circuit)!.Poles == 1 && Panels.SpacePlan.LineOf(s.Space) == 1
+                ),
             },
         };
     }

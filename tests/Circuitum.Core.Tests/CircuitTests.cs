@@ -151,7 +151,7 @@ public class CircuitTests
         foreach (var c in a.Circuits)
             a.Schedule.Count(r => r.Circuit == c).ShouldBe(c.Poles);
         a.Schedule.Where(r => r.SecondPole).ShouldAllBe(r => a.Schedule[r.Space - 3].Circuit == r.Circuit);
-        Math.Abs(a.LegA.Value - a.LegB.Value).ShouldBeLessThan(0.1 * a.LegA.Value);
+        a.Lines.Gap.Value.ShouldBeLessThan(0.1 * a.Lines[0].Value);
     }
 
     [Fact]

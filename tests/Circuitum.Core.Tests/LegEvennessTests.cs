@@ -51,7 +51,7 @@ public class LegEvennessTests
             ];
             var placed = SpacePlan.Fill(panel, [], needs, PanelOrder.ByNumber);
             placed.Length.ShouldBe(58);
-            Math.Abs(placed.Sum(s => needs[s.Circuit - 1].Va * (SpacePlan.OnLegA(s.Space) ? 1 : -1))).ShouldBeLessThanOrEqualTo(1);
+            Math.Abs(placed.Sum(s => needs[s.Circuit - 1].Va * (SpacePlan.LineOf(s.Space) == 0 ? 1 : -1))).ShouldBeLessThanOrEqualTo(1);
         }
     }
 }

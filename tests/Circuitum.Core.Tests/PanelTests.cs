@@ -225,7 +225,7 @@ public class PanelTests
                 .Range(0, 1 << ones.Count)
                 .Where(m => Math.Abs((2 * System.Numerics.BitOperations.PopCount((uint)m)) - ones.Count) <= 2)
                 .Min(m => Math.Abs(ones.Select((va, i) => (m >> i & 1) == 1 ? va : -va).Sum()));
-            Math.Abs(at.LegA.Value - at.LegB.Value).ShouldBeLessThanOrEqualTo(least + 1.5, at.Panel.Name);
+            at.Lines.Gap.Value.ShouldBeLessThanOrEqualTo(least + 1.5, at.Panel.Name);
         }
     }
 }

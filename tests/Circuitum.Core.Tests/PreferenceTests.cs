@@ -119,7 +119,7 @@ public class PreferenceTests
     {
         var a = Plan(p => p with { PanelOrder = order });
         a.Findings.ShouldNotContain(f => f.RuleId == "panel.spaces");
-        Math.Abs(a.LegA.Value - a.LegB.Value).ShouldBeLessThanOrEqualTo(Math.Abs(Plan(p => p).LegA.Value - Plan(p => p).LegB.Value) + 200);
+        a.Lines.Gap.Value.ShouldBeLessThanOrEqualTo(Plan(p => p).Lines.Gap.Value + 200);
     }
 
     [Fact]
@@ -127,7 +127,7 @@ public class PreferenceTests
     {
         var rows = Plan(p => p with { PanelOrder = PanelOrder.ProtectionTogether })
             .Schedule.Where(r => r.Circuit is { Poles: 1 })
-            .GroupBy(r => Panels.SpacePlan.OnLegA(r.Space));
+            .GroupBy(r => Panels.SpacePlan.LineOf(r.Space));
         foreach (var leg in rows)
         {
             var marks = leg.OrderBy(r => r.Space).Select(r => r.Circuit!.Protection.Devices.Any(d => d.Box is null)).ToList();

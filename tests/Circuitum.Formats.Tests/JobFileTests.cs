@@ -180,7 +180,7 @@ public partial class JobFileTests
         var a = Analyzer.Analyze(Planner.PlanAll(Demo()));
         var lines = ScheduleCsv.Write(a).Split("\r\n", StringSplitOptions.RemoveEmptyEntries);
         lines.Length.ShouldBe(1 + 40 + 3);
-        (a.LegA + a.LegB).Value.ShouldBe(a.Circuits.Sum(c => c.Load.Connected.Value), 0.01);
+        a.Lines.Total.Value.ShouldBe(a.Circuits.Sum(c => c.Load.Connected.Value), 0.01);
     }
 
     private static string Edit(Action<JsonNode> edit)

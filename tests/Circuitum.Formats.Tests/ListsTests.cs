@@ -24,7 +24,7 @@ public class ListsTests
         var book = ListsXlsx.Write(A);
         var schedule = Rows(book, "Main panel");
         schedule.Count.ShouldBe(A.Panel!.Spaces);
-        schedule.Sum(r => Convert.ToDouble(r["Leg A VA"] ?? 0.0)).ShouldBe(A.LegA.Value, A.Circuits.Length);
+        schedule.Sum(r => Convert.ToDouble(r["Leg A VA"] ?? 0.0)).ShouldBe(A.Lines[0].Value, A.Circuits.Length);
         schedule
             .Where(r => r["Breaker A"] is not null)
             .Select(r => Convert.ToInt32(r["Circuit"]))

@@ -76,8 +76,8 @@ public sealed class SpreadsheetTests : IDisposable
         foreach (var (row, cells) in A.Schedule.Zip(panel.Skip(1)))
         {
             cells[0].ShouldBe(row.Place);
-            Number(cells[7]).ShouldBe(Math.Round(row.LegA.Value));
-            Number(cells[8]).ShouldBe(Math.Round(row.LegB.Value));
+            Number(cells[7]).ShouldBe(Math.Round(row.Load[0].Value));
+            Number(cells[8]).ShouldBe(Math.Round(row.Load[1].Value));
             if (row is { Circuit: { } c, SecondPole: false })
                 (cells[1], cells[2], cells[3], cells[6]).ShouldBe(($"{c.Number}", c.Label, $"{c.Breaker}", $"{c.Cable}"));
         }

@@ -98,7 +98,7 @@ public static class Consequences
         {
             if (before.Panels.FirstOrDefault(p => p.Panel.Id == at.Panel.Id) is not { } was)
                 continue;
-            var (old, now) = (Math.Abs(was.LegA.Value - was.LegB.Value), Math.Abs(at.LegA.Value - at.LegB.Value));
+            var (old, now) = (was.Lines.Gap.Value, at.Lines.Gap.Value);
             if (Math.Abs(old - now) >= 1)
                 add($"Legs of {at.Panel.Name}: {old:#,0} to {now:#,0} VA apart.", false);
             var (free, left) = (was.Panel.Spaces - was.SpacesUsed, at.Panel.Spaces - at.SpacesUsed);

@@ -79,18 +79,18 @@ internal static class Derivations
     {
         if (PanelOf(a, id) is not { } legs)
             return null;
-        return new("Legs", $"A {legs.LegA}, B {legs.LegB}")
+        return new("Legs", $"{legs.Lines}")
         {
-            Formula = $"difference {Math.Abs(legs.LegA.Value - legs.LegB.Value):#,0} VA",
+            Formula = $"difference {legs.Lines.Gap.Value:#,0} VA",
             Because =
                 "Two-pole breakers load both legs alike; the one-pole ones are divided so that the difference"
                 + $"{(a.Job.Preferences.LegBalance == LegBalanceBy.Expected ? " of what is expected" : "")} "
                 + "is the least that the held places allow.",
             Steps =
             [
-                new("Expected on an ordinary evening", $"A {legs.Expected(true)}, B {legs.Expected(false)}")
+                new("Expected on an ordinary evening", $"{legs.Expected}")
                 {
-                    Formula = $"difference {Math.Abs(legs.Expected(true).Value - legs.Expected(false).Value):#,0} VA",
+                    Formula = $"difference {legs.Expected.Gap.Value:#,0} VA",
                     Citation = "practice",
                     Steps =
                     [

@@ -3,7 +3,6 @@ using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 using Circuitum.Core.Protection;
 using Circuitum.Core.Routing;
@@ -77,11 +76,8 @@ public sealed record JobAnalysis
     /// <summary>Cable, conduit and wire summed up.</summary>
     public CableTotals Cable => new(this);
 
-    /// <summary>Connected load on leg A of the one-pole breakers and half of the two-pole ones.</summary>
-    public VoltAmperes LegA => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegA);
-
-    /// <summary>Connected load on leg B.</summary>
-    public VoltAmperes LegB => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegB);
+    /// <summary>Connected load on each line of the panel at the service.</summary>
+    public LineLoads Lines => Panels.Length == 0 ? LineLoads.None : Panels[0].Lines;
 
     /// <summary>The way of every cable, by the box that it feeds and the one that it comes from; worked out when first asked for.</summary>
     public required Lazy<ImmutableDictionary<(string? From, string To), CableRoute>> Routes { get; init; }

@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 
 namespace Circuitum.Core.Analysis;
@@ -14,18 +13,16 @@ public sealed record PanelAnalysis(Panel Panel, ImmutableArray<PanelRow> Schedul
     /// <summary>Spaces taken by breakers; a space with a tandem is one.</summary>
     public int SpacesUsed => Schedule.Where(r => !r.Free).Select(r => r.Space).Distinct().Count();
 
-    /// <summary>Connected load on leg A of the one-pole breakers and half of the two-pole ones.</summary>
-    public VoltAmperes LegA => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegA);
+    /// <summary>Connected load on each line; a breaker of several poles divides its own over them.</summary>
+    public LineLoads Lines => LineLoads.Sum(Schedule.Select(r => r.Load));
 
-    /// <summary>Connected load on leg B.</summary>
-    public VoltAmperes LegB => Schedule.Aggregate(VoltAmperes.Zero, (sum, r) => sum + r.LegB);
-
-    /// <summary>What of a leg's load runs on an ordinary evening.</summary>
-    /// <param name="legA">Leg A, else B.</param>
-    public VoltAmperes Expected(bool legA) =>
-        Schedule
-            .Where(r => r.Circuit is not null && SpacePlan.OnLegA(r.Space) == legA)
-            .Aggregate(VoltAmperes.Zero, (sum, r) => sum + (r.Circuit!.Expected.Load * (1.0 / r.Circuit.Poles)));
+    /// <summary>What of it runs on an ordinary evening.</summary>
+    public LineLoads Expected =>
+        LineLoads.Sum(
+            Schedule
+                .Where(r => r.Circuit is not null)
+                .Select(r => LineLoads.On(SpacePlan.LineOf(r.Space), r.Circuit!.Expected.Load * (1.0 / r.Circuit.Poles)))
+        );
 
     /// <summary>How heavy its supply is: the main breaker, or the feeder's.</summary>
     public int Rating => Feeder?.Breaker ?? Panel.MainBreaker;

@@ -2,7 +2,6 @@ using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 using Circuitum.Core.Routing;
 
@@ -43,8 +42,7 @@ internal static class PanelDeriver
         Dictionary<string, Feeder> feeders
     )
     {
-        PanelRow Empty(int space, TandemHalf half) =>
-            new(space, null, false, Origin.Planner, VoltAmperes.Zero, VoltAmperes.Zero) { Half = half };
+        PanelRow Empty(int space, TandemHalf half) => new(space, null, false, Origin.Planner, LineLoads.None) { Half = half };
         var rows = new List<PanelRow>[panel.Spaces + 1];
         for (var s = 1; s <= panel.Spaces; s++)
             rows[s] = [Empty(s, TandemHalf.Whole)];
@@ -72,8 +70,7 @@ internal static class PanelDeriver
                     circuit,
                     i > 0,
                     decision.By,
-                    SpacePlan.OnLegA(s) ? load : VoltAmperes.Zero,
-                    SpacePlan.OnLegA(s) ? VoltAmperes.Zero : load
+                    LineLoads.On(SpacePlan.LineOf(s), load)
                 )
                 {
                     Feeder = feeder,

@@ -1,5 +1,4 @@
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 
 namespace Circuitum.Core.Analysis;
@@ -9,9 +8,8 @@ namespace Circuitum.Core.Analysis;
 /// <param name="Circuit">The circuit in it, or none for a spare.</param>
 /// <param name="SecondPole">The lower space of a two-pole breaker.</param>
 /// <param name="By">Who placed it.</param>
-/// <param name="LegA">Load on leg A.</param>
-/// <param name="LegB">Load on leg B.</param>
-public sealed record PanelRow(int Space, CircuitAnalysis? Circuit, bool SecondPole, Origin By, VoltAmperes LegA, VoltAmperes LegB)
+/// <param name="Load">What it puts on each line.</param>
+public sealed record PanelRow(int Space, CircuitAnalysis? Circuit, bool SecondPole, Origin By, LineLoads Load)
 {
     /// <summary>The feeder whose breaker is in it, or none.</summary>
     public Feeder? Feeder { get; init; }

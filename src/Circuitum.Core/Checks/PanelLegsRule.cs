@@ -1,5 +1,7 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Panels;
 
 namespace Circuitum.Core.Checks;
 
@@ -13,15 +15,21 @@ internal sealed class PanelLegsRule : CheckedRule
         var expected = a.Job.Preferences.LegBalance == LegBalanceBy.Expected;
         foreach (var at in a.Panels)
         {
-            var (legA, legB) = expected ? (at.Expected(true), at.Expected(false)) : (at.LegA, at.LegB);
-            var gap = Math.Abs(legA.Value - legB.Value);
-            if (gap * 100 > Math.Max(legA.Value, legB.Value) * a.Edition.Number("legGapPercent"))
+            var lines = expected ? at.Expected : at.Lines;
+            if (lines.Gap.Value * 100 > lines.Most.Value * a.Edition.Number("legGapPercent"))
                 yield return Breach(
                     a,
-                    $"{(a.Panels.Length == 1 ? "" : $"{at.Panel.Name}: ")}Leg A carries {legA}{(expected ? " as expected" : "")}, "
-                        + $"leg B {legB}: {gap:#,0} VA apart.",
+                    $"{(a.Panels.Length == 1 ? "" : $"{at.Panel.Name}: ")}{Carried(lines, expected)}: {lines.Gap} apart.",
                     Subject.Panel(at.Panel.Id)
                 );
         }
+    }
+
+    private static string Carried(LineLoads lines, bool expected)
+    {
+        var supply = CodeLibrary.Supply;
+        var first = $"{char.ToUpperInvariant(supply.Line[0])}{supply.Line[1..]} {supply.Names[0]} carries {lines[0]}";
+        var rest = lines.Each.Skip(1).Zip(supply.Names.Skip(1), (load, name) => $"{supply.Line} {name} {load}");
+        return string.Join(", ", [first + (expected ? " as expected" : ""), .. rest]);
     }
 }

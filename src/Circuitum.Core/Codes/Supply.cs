@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Text.Json.Serialization;
 
 namespace Circuitum.Core.Codes;
@@ -13,6 +14,16 @@ public sealed record Supply
 
     /// <summary>What a diagram says of it, behind its voltages.</summary>
     public required string Lines { get; init; }
+
+    /// <summary>What people call one of its lines, in small letters.</summary>
+    public required string Line { get; init; }
+
+    /// <summary>The letters of its lines, in the order in which they meet the rows of a panel.</summary>
+    public required ImmutableArray<string> Names { get; init; }
+
+    /// <summary>Headings over a column for each line: <c>Leg A VA</c>.</summary>
+    /// <param name="unit">What stands in the column.</param>
+    public IEnumerable<string> Headings(string unit) => Names.Select(n => $"{char.ToUpperInvariant(Line[0])}{Line[1..]} {n} {unit}");
 
     /// <summary>Both voltages, as a label states them: <c>120/240 V</c>.</summary>
     [JsonIgnore]

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Globalization;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Panels;
@@ -10,8 +11,11 @@ namespace Circuitum.Core.Panels;
 /// </summary>
 public static class SpacePlan
 {
-    /// <summary>Whether a space is on leg A: rows 1, 3, 5 and so on.</summary>
-    public static bool OnLegA(int space) => (space - 1) / 2 % 2 == 0;
+    /// <summary>The line that a space is on, from 0: the rows take them in turn.</summary>
+    public static int LineOf(int space) => (space - 1) / 2 % CodeLibrary.Supply.Names.Length;
+
+    // Where there are two lines, the balance is over the first of them.
+    internal static bool OnFirst(int space) => LineOf(space) == 0;
 
     /// <summary>The spaces that a breaker takes.</summary>
     public static IEnumerable<int> Taken(int space, int poles) => poles == 2 ? [space, space + 2] : [space];
@@ -149,14 +153,18 @@ public static class SpacePlan
         // Spares stay together at the bottom: only as many of the free spaces, from the top, as there are breakers, and one more
         // because two spaces side by side are on the same leg.
         var usable = free.Order().Take(ones.Count + 1).ToList();
-        var a = new Queue<int>(usable.Where(OnLegA));
-        var b = new Queue<int>(usable.Where(s => !OnLegA(s)));
+        var a = new Queue<int>(usable.Where(OnFirst));
+        var b = new Queue<int>(usable.Where(s => !OnFirst(s)));
         var fitting = ones.Take(usable.Count).ToList();
-        var lead = placed.Where(p => needed[p.Breaker].Poles == 1).Sum(p => OnLegA(p.Space) ? needed[p.Breaker].Va : -needed[p.Breaker].Va);
+        var lead = placed
+            .Where(p => needed[p.Breaker].Poles == 1)
+            .Sum(p => OnFirst(p.Space) ? needed[p.Breaker].Va : -needed[p.Breaker].Va);
         var split = LegBalance.Split([.. fitting.Select(f => f.Va)], a.Count, b.Count, lead);
         bool[] onA = [.. split];
         var second =
-            placed.Where(p => needed[p.Breaker].Poles == 1).Sum(p => OnLegA(p.Space) ? needed[p.Breaker].Second : -needed[p.Breaker].Second)
+            placed
+                .Where(p => needed[p.Breaker].Poles == 1)
+                .Sum(p => OnFirst(p.Space) ? needed[p.Breaker].Second : -needed[p.Breaker].Second)
             + fitting.Select((f, i) => onA[i] ? f.Second : -f.Second).Sum();
         BreakTies(fitting, onA, second);
         for (var i = 0; i < fitting.Count; i++)

@@ -27,15 +27,15 @@ internal static class TandemPlan
             .Select(g => g.Key)
             .Order()
             .ToList();
-        LegRoom Room(bool legA) =>
+        LegRoom Room(bool first) =>
             new(
-                free.Count(s => SpacePlan.OnLegA(s) == legA),
-                halves.Count(s => SpacePlan.OnLegA(s) == legA),
-                free.Count(s => SpacePlan.OnLegA(s) == legA && panel.TakesTandem(s))
+                free.Count(s => SpacePlan.OnFirst(s) == first),
+                halves.Count(s => SpacePlan.OnFirst(s) == first),
+                free.Count(s => SpacePlan.OnFirst(s) == first && panel.TakesTandem(s))
             );
         var lead = placed
             .Where(p => needs[p.Breaker].Poles == 1)
-            .Sum(p => SpacePlan.OnLegA(p.Space) ? needs[p.Breaker].Va : -needs[p.Breaker].Va);
+            .Sum(p => SpacePlan.OnFirst(p.Space) ? needs[p.Breaker].Va : -needs[p.Breaker].Va);
         var fitting = ones.ToList();
         while (fitting.Count > 0)
         {
@@ -59,7 +59,7 @@ internal static class TandemPlan
     private static void Leg(
         Panel panel,
         List<BreakerNeed> needs,
-        bool legA,
+        bool first,
         int extra,
         List<SpaceDecision> placed,
         HashSet<int> free,
@@ -68,7 +68,7 @@ internal static class TandemPlan
     {
         var (small, large) = (new Queue<BreakerNeed>(needs.Where(n => n.FitsHalf)), new Queue<BreakerNeed>(needs.Where(n => !n.FitsHalf)));
         void Put(BreakerNeed need, int space, TandemHalf half) => placed.Add(SpacePlan.At(panel, need.Breaker, space, half));
-        foreach (var space in halves.Where(s => SpacePlan.OnLegA(s) == legA).Take(extra))
+        foreach (var space in halves.Where(s => SpacePlan.OnFirst(s) == first).Take(extra))
         {
             var there = placed.First(p => p.Space == space);
             if (there.Half == TandemHalf.Whole)
@@ -77,7 +77,7 @@ internal static class TandemPlan
             extra--;
         }
 
-        foreach (var space in free.Where(s => SpacePlan.OnLegA(s) == legA && panel.TakesTandem(s)).Order().TakeLast(extra).ToList())
+        foreach (var space in free.Where(s => SpacePlan.OnFirst(s) == first && panel.TakesTandem(s)).Order().TakeLast(extra).ToList())
         {
             Put(small.Dequeue(), space, TandemHalf.Upper);
             Put(small.Dequeue(), space, TandemHalf.Lower);
@@ -87,7 +87,7 @@ internal static class TandemPlan
         foreach (
             var (need, space) in needs
                 .Where(n => small.Contains(n) || large.Contains(n))
-                .Zip(free.Where(s => SpacePlan.OnLegA(s) == legA).Order().ToList())
+                .Zip(free.Where(s => SpacePlan.OnFirst(s) == first).Order().ToList())
         )
         {
             Put(need, space, TandemHalf.Whole);

@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 
 namespace Circuitum.Formats.Pdf;
@@ -24,13 +25,12 @@ internal static class PanelPapers
                     new("Breaker", 11),
                     new("Protection", 12),
                     new("Wire", 13),
-                    new("Leg A VA", 8, true),
-                    new("Leg B VA", 8, true),
+                    .. CodeLibrary.Supply.Headings("VA").Select(h => new Column(h, 8, true)),
                 ],
                 at.Schedule.Select(r => Row(a, r)),
                 8
             );
-            s.Text($"Connected load: leg A {at.LegA}, leg B {at.LegB}.");
+            s.Text($"Connected load on the {CodeLibrary.Supply.Line}s: {at.Lines}.");
         }
 
         if (a.Panels.Length == 0)
@@ -46,7 +46,7 @@ internal static class PanelPapers
 
     private static string[] Row(JobAnalysis a, PanelRow r)
     {
-        string[] legs = [r.LegA.Value > 0 ? $"{r.LegA.Value:#,0}" : "", r.LegB.Value > 0 ? $"{r.LegB.Value:#,0}" : ""];
+        string[] legs = [.. r.Load.Each.Select(l => l.Value > 0 ? $"{l.Value:#,0}" : "")];
         if (r.Feeder is { } f)
             return
             [
@@ -59,7 +59,7 @@ internal static class PanelPapers
                 .. legs,
             ];
         if (r.Circuit is not { } c)
-            return [r.Place, "", "Spare", "", "", "", "", ""];
+            return [r.Place, "", "Spare", "", "", "", .. legs];
         return r.SecondPole
             ? [r.Place, $"{c.Number}", "second pole", "", "", "", .. legs]
             :
