@@ -220,8 +220,8 @@ public partial class AmendmentTests
                 Name = "City",
             }
         );
-        CodeLibrary.EditionOf(Flat with { Amendments = [low, high] }).Number("wallReachIn").ShouldBe(48);
-        CodeLibrary.EditionOf(Flat with { Amendments = [low, high with { On = false }] }).Number("wallReachIn").ShouldBe(60);
+        CodeLibrary.EditionOf(Flat with { Amendments = [low, high] }).Number("wallReachIn").Value.ShouldBe(48);
+        CodeLibrary.EditionOf(Flat with { Amendments = [low, high with { On = false }] }).Number("wallReachIn").Value.ShouldBe(60);
         CodeLibrary.EditionOf(Flat with { Amendments = [low, high] }).FullName.ShouldBe("United States, 2023 edition, with County, City");
     }
 

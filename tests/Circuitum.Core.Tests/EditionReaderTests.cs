@@ -21,7 +21,9 @@ public class EditionReaderTests
     {
         var (next, before) = (Read(Next), CodeLibrary.Edition("us-2023"));
         (next.Id, next.Name).ShouldBe(("us-next", "The next edition"));
-        (next.Number("wallReachIn"), next.Number("counterReachIn"), next.Number("generalVaPerSqFt")).ShouldBe((60, 18, 2));
+        (next.Number("wallReachIn").Value, next.Number("counterReachIn").Value, next.Number("generalVaPerSqFt").Value).ShouldBe(
+            (60, 18, 2)
+        );
         next.Ways.ShouldBe(before.Ways with { Island = IslandWay.Area });
         next.Numbers.Where(n => before.Number(n.Key) != n.Value).Count().ShouldBe(3);
         next.Rules.Keys.Order().ShouldBe(before.Rules.Keys.Order());

@@ -29,7 +29,8 @@ public class HouseStabilityTests
         kept.Except(after.Decisions.Circuits.Select(c => c.Number)).ShouldBeEmpty(what);
         if (!priced)
             return;
-        var cost = PlanExplain.CostOf(HouseShape.Of(after)) / (double)PlanExplain.CostOf(HouseShape.Of(Planner.PlanAfresh(after)));
+        var cost =
+            PlanExplain.CostOf(HouseShape.Of(after)).Cents / (double)PlanExplain.CostOf(HouseShape.Of(Planner.PlanAfresh(after))).Cents;
         cost.ShouldBeLessThanOrEqualTo(1.02, what);
     }
 

@@ -99,14 +99,14 @@ internal sealed partial class CircuitDeriver
             MaximumBreaker = alone?.MaximumBreaker,
             Breaker = breaker,
             Held = circuit.Breaker is not null,
-            MostBreaker = receptacles > 1 ? (int)edition.Number("receptacleCircuitMostA") : null,
+            MostBreaker = receptacles > 1 ? edition.Number("receptacleCircuitMostA").Whole : null,
             TerminationC = preferences.TerminationC,
             AmbientC = preferences.AmbientC,
             SeveralReceptacles = receptacles > 1,
             CurrentCarrying = (pair?.Kind == PairKind.TwoNeutrals ? 4 : 2) * preferences.CablesTogether,
         };
         if (edition.InForce("wire.smallest"))
-            c = c with { SmallestSize = WireSize.Awg((int)edition.Number("smallestWireAwg")) };
+            c = c with { SmallestSize = WireSize.Awg(edition.Number("smallestWireAwg").Whole) };
         var twelve =
             preferences.GeneralWire == GeneralWire.TwelveThroughout
             && circuit.Purpose is (CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed);
@@ -140,7 +140,7 @@ internal sealed partial class CircuitDeriver
         // At another voltage the library's breaker means nothing.
         var usual = alone.Connection == alone.Type.Connection ? alone.Type.Breaker : null;
         if (alone.Type.Has(ApplianceTrait.Range) && alone.Load.Value >= edition.Number("rangeLeastVa"))
-            usual = Math.Max(usual ?? 0, (int)edition.Number("rangeLeastBreaker"));
+            usual = Math.Max(usual ?? 0, edition.Number("rangeLeastBreaker").Whole);
         return usual is { } u && LargestFor(edition, alone, load.Actual.Value) is { } most ? Math.Min(u, most) : usual;
     }
 
@@ -162,6 +162,6 @@ internal sealed partial class CircuitDeriver
             return null;
         return amps > edition.Number("smallApplianceBreakerAmps")
             ? edition.BreakerFor(amps * edition.Number("applianceBreakerFactor"))
-            : (int)edition.Number("receptacleCircuitMostA");
+            : edition.Number("receptacleCircuitMostA").Whole;
     }
 }

@@ -1,10 +1,14 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Analysis;
 
 /// <summary>What an edit brings with it: wire, breaker, spaces, load, cable, findings, held between two analyses.</summary>
 public static class Consequences
 {
+    // In cents; what is less is noise of the estimate.
+    private const int Told = 1000;
+
     /// <summary>The consequences, circuits first.</summary>
     public static ImmutableArray<Consequence> Of(JobAnalysis before, JobAnalysis after)
     {
@@ -69,10 +73,10 @@ public static class Consequences
         if (Math.Abs(before.CableFeet - after.CableFeet) >= 1)
             Add($"Cable to buy {before.CableFeet:#,0} to {after.CableFeet:#,0} ft.", false);
         Boxes(before, after, found);
-        var cents = Cents(after) - Cents(before);
-        if (Math.Abs(cents) >= 1000)
+        var more = Money.OfCents(Cents(after) - Cents(before));
+        if (Math.Abs(more.Cents) >= Told)
             Add(
-                $"About ${Math.Abs(cents) / 100.0:#,0} {(cents > 0 ? "more" : "less")} in cable, breakers and labour, as the "
+                $"About {new Money(Math.Abs(more.Cents))} {(more.Cents > 0 ? "more" : "less")} in cable, breakers and labour, as the "
                     + "planner weighs them; an estimate, not a price."
             );
         string Line(Finding f) => $"{f.RuleId}|{f.Sentence}";
@@ -135,10 +139,11 @@ public static class Consequences
             .Circuits.Where(c => c.Boxes.Length > 0)
             .Sum(c => (a.Job.Preferences.Weights.Circuit * c.Poles) + (c.Run.Cut.InFeet * CentsPerFoot(a.Job, c)));
 
-    /// <summary>
-    /// What a foot of a circuit's cable costs with its labour, in cents, as the planner weighs it: an estimate, not a price.
-    /// </summary>
-    public static double CentsPerFoot(Jobs.Job job, CircuitAnalysis circuit) =>
+    /// <summary>What a length of a circuit's cable costs with its labour, as the planner weighs it: an estimate, not a price.</summary>
+    public static Money CostOf(Jobs.Job job, CircuitAnalysis circuit, Length length) =>
+        Money.OfCents(length.InFeet * CentsPerFoot(job, circuit));
+
+    internal static double CentsPerFoot(Jobs.Job job, CircuitAnalysis circuit) =>
         job.Preferences.Weights.CableFoot * (0.6 + (0.4 * (circuit.Wire is { } wire ? wire.Row.Cmil / 6530.0 : 1)));
 
     private static string Poles(CircuitAnalysis c) => c.Poles == 2 ? " two-pole" : "";

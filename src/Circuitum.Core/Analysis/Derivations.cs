@@ -124,11 +124,11 @@ internal static class Derivations
     {
         if (a.Job.RoomById(id) is not { } walled)
             return null;
-        var spaces = BoxLayout.WallSpaces.Of(a.House[walled.Id], a.Job, Length.Inches(a.Edition.Number("wallSpaceLeastIn")));
+        var spaces = BoxLayout.WallSpaces.Of(a.House[walled.Id], a.Job, a.Edition.Number("wallSpaceLeastIn").Length);
         return new("Wall spaces", LengthText.Show(spaces.Aggregate(Length.Zero, (sum, s) => sum + s.Length)))
         {
             Because =
-                $"Along the floor line, between doorways, fixed cabinets and other breaks; {a.Edition.Say("wallSpaceLeastIn")} "
+                $"Along the floor line, between doorways, fixed cabinets and other breaks; {a.Edition.Number("wallSpaceLeastIn")} "
                 + "and wider count.",
             Citation = a.Edition.Cite("box.wall"),
             Steps =

@@ -86,7 +86,7 @@ public sealed record Feeder
     {
         // Behind a disconnect outside a feeder carries everything; elsewhere it carries a part of the dwelling.
         var whole = all > 0 && circuits.Length == all;
-        var leastWhole = (int)edition.Number("optionalLeastA");
+        var leastWhole = edition.Number("optionalLeastA").Whole;
         var counted = whole ? service : LoadCase.OfFeeder(house, edition, circuits);
         var standard = ServiceLoad.Standard(counted, edition);
         var optional = whole && (panel.FeederBreaker ?? panel.MainBreaker) >= leastWhole ? ServiceLoad.Optional(counted, edition) : null;
@@ -177,7 +177,7 @@ public sealed record Feeder
                                 "Optional method",
                                 "not for it",
                                 whole
-                                    ? $"It is for feeders of {edition.Say("optionalLeastA")} A and over "
+                                    ? $"It is for feeders of {edition.Number("optionalLeastA")} A and over "
                                         + $"({edition.Cite("feeder.optional")})."
                                     : $"It is for one set of wires that carries the whole dwelling ({edition.Cite("feeder.optional")})."
                             ),

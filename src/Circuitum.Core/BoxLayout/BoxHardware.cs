@@ -47,7 +47,7 @@ public static class BoxHardware
     public static bool TamperResistant(CodeEdition edition, Box box) =>
         box.Kind switch
         {
-            BoxKind.Receptacle => box.Height <= Length.Inches(edition.Number("requiredHeightMostIn")),
+            BoxKind.Receptacle => box.Height <= edition.Number("requiredHeightMostIn").Length,
             _ => false,
         };
 

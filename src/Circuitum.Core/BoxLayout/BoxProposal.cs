@@ -101,7 +101,7 @@ internal sealed class Draft(Job job, HouseShape house, CodeEdition edition, List
 
     internal RoomTraits Traits(RoomShape shape) => edition.Traits(shape.Room.Kind);
 
-    internal Length InchNumber(string name) => Length.Inches(edition.Number(name));
+    internal Length InchNumber(string name) => edition.Number(name).Length;
 
     /// <summary>Adds a box with a temporary id; refused ones are passed over.</summary>
     internal Box? Add(Box box)

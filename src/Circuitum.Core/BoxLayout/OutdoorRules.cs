@@ -69,7 +69,7 @@ internal static class OutdoorRules
     {
         if (Middle(house) is not { } middle)
             return true;
-        var most = Length.Inches(edition.Number("outdoorHeightMostIn"));
+        var most = edition.Number("outdoorHeightMostIn").Length;
         return boxes.Any(b =>
             b.Kind == BoxKind.Receptacle
             && RoomUse.OfDwelling(house, b.Room)

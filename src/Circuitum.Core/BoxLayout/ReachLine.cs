@@ -15,14 +15,14 @@ public static class ReachLine
         var pieces = ImmutableArray.CreateBuilder<ReachPiece>();
         if (edition.Traits(shape.Room.Kind).WallSpaces || shape.Room.ReceptacleReach is not null)
         {
-            var code = Length.Inches(edition.Number("wallReachIn"));
+            var code = edition.Number("wallReachIn").Length;
             var wanted = ReceptacleRules.Reach(job, edition, shape.Room);
-            foreach (var space in WallSpaces.Of(shape, job, Length.Inches(edition.Number("wallSpaceLeastIn"))))
+            foreach (var space in WallSpaces.Of(shape, job, edition.Number("wallSpaceLeastIn").Length))
                 Add(space, false, code, wanted);
         }
 
-        var counter = Length.Inches(edition.Number("counterReachIn"));
-        foreach (var space in WallSpaces.Counters(shape, job, Length.Inches(edition.Number("counterLeastIn"))))
+        var counter = edition.Number("counterReachIn").Length;
+        foreach (var space in WallSpaces.Counters(shape, job, edition.Number("counterLeastIn").Length))
             Add(space, true, counter, counter);
         return pieces.ToImmutable();
 

@@ -72,7 +72,7 @@ internal static class ReceptacleRules
     /// </summary>
     internal static Length Reach(Job job, Codes.CodeEdition edition, Room room)
     {
-        var code = Length.Inches(edition.Number("wallReachIn"));
+        var code = edition.Number("wallReachIn").Length;
         return Length.Min(code, room.ReceptacleReach ?? job.Preferences.ReceptacleReach ?? code);
     }
 

@@ -75,8 +75,8 @@ internal static class ReceptacleSpots
     )
     {
         var (least, most) = overCounter
-            ? (ReceptacleRules.CounterTop, ReceptacleRules.CounterTop + Length.Inches(edition.Number("counterAboveMostIn")))
-            : (Length.Zero, Length.Inches(edition.Number("requiredHeightMostIn")));
+            ? (ReceptacleRules.CounterTop, ReceptacleRules.CounterTop + edition.Number("counterAboveMostIn").Length)
+            : (Length.Zero, edition.Number("requiredHeightMostIn").Length);
         return boxes
             .Where(b =>
                 b.Room == shape.Room.Id

@@ -27,7 +27,7 @@ internal sealed class BoxApplianceRule : CheckedRule
                 yield return Breach(
                     a,
                     $"The outlet for {ApplianceFacts.Of(appliance).Name} is {inches / 12:0.0} ft away; the limit is "
-                        + $"{a.Edition.Say("applianceReceptacleReachIn")}.",
+                        + $"{a.Edition.Number("applianceReceptacleReachIn")}.",
                     Subject.Box(box.Id)
                 ) with
                 {

@@ -22,7 +22,7 @@ internal sealed class BoxBathroomRule : CheckedRule
             )
                 yield return Breach(
                     a,
-                    $"{shape.Room.Name}: no receptacle within {a.Edition.Say("basinReachIn")} of a basin.",
+                    $"{shape.Room.Name}: no receptacle within {a.Edition.Number("basinReachIn")} of a basin.",
                     Subject.Room(shape.Room.Id)
                 ) with
                 {

@@ -11,10 +11,10 @@ internal sealed class BoxCounterRule : CheckedRule
 
     internal override IEnumerable<Finding> InHouse(JobAnalysis a)
     {
-        var reach = Length.Inches(a.Edition.Number("counterReachIn"));
+        var reach = a.Edition.Number("counterReachIn").Length;
         foreach (var shape in a.House.Rooms)
         {
-            foreach (var space in WallSpaces.Counters(shape, a.Job, Length.Inches(a.Edition.Number("counterLeastIn"))))
+            foreach (var space in WallSpaces.Counters(shape, a.Job, a.Edition.Number("counterLeastIn").Length))
             {
                 if (Spaces.TooFar(a, shape, space, reach, true) is { } far)
                     yield return Breach(

@@ -14,7 +14,7 @@ internal sealed class BoxFoyerRule : CheckedRule
     {
         foreach (var shape in a.House.Rooms.Where(r => r.Room.Kind == RoomKind.Foyer && r.AreaSqFt > a.Edition.Number("foyerAreaSqFt")))
         {
-            foreach (var space in WallSpaces.Of(shape, a.Job, Length.Inches(a.Edition.Number("foyerWallLeastIn"))))
+            foreach (var space in WallSpaces.Of(shape, a.Job, a.Edition.Number("foyerWallLeastIn").Length))
             {
                 if (!ReceptacleSpots.Held(a.Job.Decisions.Boxes, a.Job, a.Edition, shape, space, false).Any())
                     yield return Breach(

@@ -12,7 +12,7 @@ internal sealed class BoxGarageRule : CheckedRule
 
     internal override IEnumerable<Finding> InHouse(JobAnalysis a)
     {
-        var most = Length.Inches(a.Edition.Number("requiredHeightMostIn"));
+        var most = a.Edition.Number("requiredHeightMostIn").Length;
         foreach (var shape in a.House.Rooms.Where(r => r.Room.Kind == RoomKind.Garage))
         {
             var (low, bays) = (RoomReceptacles.In(a, shape).Count(b => b.Height <= most), RoomReceptacleRules.Bays(shape));

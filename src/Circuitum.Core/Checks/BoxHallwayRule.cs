@@ -12,11 +12,11 @@ internal sealed class BoxHallwayRule : CheckedRule
     internal override IEnumerable<Finding> InHouse(JobAnalysis a) =>
         RoomReceptacles
             .Without(a, RoomKind.Hallway)
-            .Where(r => Length.Max(r.MaxX - r.MinX, r.MaxY - r.MinY) >= Length.Inches(a.Edition.Number("hallwayLeastIn")))
+            .Where(r => Length.Max(r.MaxX - r.MinX, r.MaxY - r.MinY) >= a.Edition.Number("hallwayLeastIn").Length)
             .Select(r =>
                 Breach(
                     a,
-                    $"{r.Room.Name} is {a.Edition.Say("hallwayLeastIn")} or longer and has no receptacle.",
+                    $"{r.Room.Name} is {a.Edition.Number("hallwayLeastIn")} or longer and has no receptacle.",
                     Subject.Room(r.Room.Id)
                 ) with
                 {

@@ -40,10 +40,8 @@ internal sealed class BoxIslandRule : CheckedRule
             && receptacles.Count > 0
             && receptacles.Min(b => IslandRules.FromOuterEnd(shape, island, Places.Of(a.House, b))) > a.Edition.Number("islandEndReachIn")
         )
-            yield return Make($"no receptacle stands within {a.Edition.Say("islandEndReachIn")} of the peninsula's outer end");
-        foreach (
-            var low in receptacles.Where(b => b.Height < ReceptacleRules.CounterTop - Length.Inches(a.Edition.Number("islandBelowMostIn")))
-        )
+            yield return Make($"no receptacle stands within {a.Edition.Number("islandEndReachIn")} of the peninsula's outer end");
+        foreach (var low in receptacles.Where(b => b.Height < ReceptacleRules.CounterTop - a.Edition.Number("islandBelowMostIn").Length))
         {
             yield return Breach(
                 a,

@@ -22,7 +22,7 @@ internal sealed class BoxWetRule : CheckedRule
                 yield return Breach(
                     a,
                     $"{shape.Room.Name}: {box.Id} hangs {TubSpace.Say(inches)} from the {TubSpace.Name(wet)}; no hanging light or fan "
-                        + $"within {a.Edition.Say("hangingZoneIn")} across and {a.Edition.Say("tubZoneUpIn")} up.",
+                        + $"within {a.Edition.Number("hangingZoneIn")} across and {a.Edition.Number("tubZoneUpIn")} up.",
                     Subject.Box(box.Id)
                 );
         }

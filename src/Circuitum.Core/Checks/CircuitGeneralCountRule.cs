@@ -22,7 +22,7 @@ internal sealed class CircuitGeneralCountRule : CheckedRule
         if (have < need)
             yield return Breach(
                 a,
-                $"{a.AreaSqFt:#,0} sq ft at {a.Edition.Say("generalVaPerSqFt")} VA need {need:#,0} VA, at least "
+                $"{a.AreaSqFt:#,0} sq ft at {a.Edition.Number("generalVaPerSqFt")} VA need {need:#,0} VA, at least "
                     + $"{GeneralLoad.LeastCircuits(a.Edition, a.AreaSqFt, smallest)} circuits of {smallest} A or "
                     + $"{GeneralLoad.LeastCircuits(a.Edition, a.AreaSqFt, least)} of {least} A; {general.Count} general circuits "
                     + $"carry {have:#,0} VA."

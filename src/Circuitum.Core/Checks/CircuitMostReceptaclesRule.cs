@@ -9,7 +9,7 @@ internal sealed class CircuitMostReceptaclesRule : CheckedRule
 
     internal override IEnumerable<Finding> InCircuit(JobAnalysis a, CircuitAnalysis c)
     {
-        var (there, most) = (GeneralReceptacles.On(c), (int)a.Edition.Number("receptaclesOnCircuitMost"));
+        var (there, most) = (GeneralReceptacles.On(c), a.Edition.Number("receptaclesOnCircuitMost").Whole);
         if (there > most)
             yield return Breach(a, $"Circuit {c.Number} has {there} receptacles; the local rule allows {most}.", Subject.Circuit(c.Number));
     }

@@ -13,7 +13,7 @@ internal sealed class CircuitSmallApplianceRule : CheckedRule
     {
         if (a.Circuits.Length == 0)
             yield break;
-        var (least, fewest) = (RequiredCircuit.Least(a), (int)a.Edition.Number("smallApplianceFewest"));
+        var (least, fewest) = (RequiredCircuit.Least(a), a.Edition.Number("smallApplianceFewest").Whole);
         foreach (var kitchen in a.House.Rooms.Where(r => RoomUse.Cooks(a.Job, r.Room)))
         {
             bool AtCounter(Box b) => b.Room == kitchen.Room.Id && b.Kind == BoxKind.Receptacle && b.Height >= ReceptacleRules.CounterTop;

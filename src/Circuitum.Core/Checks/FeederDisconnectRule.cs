@@ -9,7 +9,7 @@ internal sealed class FeederDisconnectRule : CheckedRule
 
     internal override IEnumerable<Finding> InHouse(JobAnalysis a)
     {
-        var most = (int)a.Edition.Number("disconnectsMost");
+        var most = a.Edition.Number("disconnectsMost").Whole;
         foreach (var at in a.Panels.Where(p => p is { Feeder.ToBuilding: true, Panel.MainLugs: true }))
         {
             var handles = at.Schedule.Count(r => !r.Free && !r.SecondPole);

@@ -13,7 +13,7 @@ internal sealed class PanelHandleRule : CheckedRule
 
     internal override IEnumerable<Finding> InHouse(JobAnalysis a) =>
         a
-            .Panels.Where(at => at.Panel.Top > Length.Inches(a.Edition.Number("highestHandleIn")) + AboveHandle)
+            .Panels.Where(at => at.Panel.Top > a.Edition.Number("highestHandleIn").Length + AboveHandle)
             .Select(at =>
                 Breach(
                     a,

@@ -34,7 +34,7 @@ internal sealed class PanelSpaceRule : CheckedRule
             yield return Breach(
                 a,
                 $"The wall of the panel is only {LengthText.Show(room.Walls[panel.Wall].Length)} wide; working at it takes "
-                    + $"{a.Edition.Say("workingWidthIn")}.",
+                    + $"{a.Edition.Number("workingWidthIn")}.",
                 subject
             );
             yield break;
@@ -65,8 +65,8 @@ internal sealed class PanelSpaceRule : CheckedRule
         ];
         var space = new Polygon(new LinearRing([.. corners.Append(corners[0]).Select(p => new Coordinate(p.X.InInches, p.Y.InInches))]));
         if (!HouseShape.Polygon(room.Room.Outline).Buffer(0.5).Contains(space))
-            return $"{room.Room.Name} is not deep enough in front of the panel: {a.Edition.Say("workingWidthIn")} wide and "
-                + $"{a.Edition.Say("workingDepthIn")} deep stay free.";
+            return $"{room.Room.Name} is not deep enough in front of the panel: {a.Edition.Number("workingWidthIn")} wide and "
+                + $"{a.Edition.Number("workingDepthIn")} deep stay free.";
         var things = a
             .Job.Counters.Where(c => c.Room == panel.Room)
             .Select(c => ("a counter", c.Spot))

@@ -16,7 +16,7 @@ internal static class RequiredCircuit
         && !a.Circuits.Any(c => c.Circuit.Purpose == purpose && c.Breaker >= Least(a));
 
     /// <summary>Its least breaker in amperes.</summary>
-    internal static int Least(JobAnalysis a) => (int)a.Edition.Number("requiredCircuitA");
+    internal static int Least(JobAnalysis a) => a.Edition.Number("requiredCircuitA").Whole;
 
     /// <summary>Boxes of a circuit that may not be on it by a rule, each with why.</summary>
     internal static IEnumerable<(Box Box, string Words)> Guests(JobAnalysis a, CircuitAnalysis c, string rule)

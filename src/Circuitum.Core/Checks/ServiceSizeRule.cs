@@ -15,7 +15,7 @@ internal sealed class ServiceSizeRule : CheckedRule
         if (panel.MainBreaker < a.Edition.Number("serviceLeastA"))
             yield return Breach(
                 a,
-                $"The main breaker of {panel.MainBreaker} A is under {a.Edition.Say("serviceLeastA")} A.",
+                $"The main breaker of {panel.MainBreaker} A is under {a.Edition.Number("serviceLeastA")} A.",
                 Subject.Panel(panel.Id)
             );
         if (!(a.Service.Current <= new Amperes(panel.MainBreaker)))

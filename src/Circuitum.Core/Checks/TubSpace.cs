@@ -11,7 +11,7 @@ internal static class TubSpace
 {
     internal static IEnumerable<(RoomShape Room, Fixture Wet, Box Box, double Inches)> Near(JobAnalysis a)
     {
-        var up = Length.Inches(a.Edition.Number("tubZoneUpIn"));
+        var up = a.Edition.Number("tubZoneUpIn").Length;
         foreach (var wet in a.Job.Fixtures.Where(f => f.Kind is FixtureKind.Tub or FixtureKind.Shower))
         {
             var shape = a.House[wet.Room];

@@ -10,14 +10,14 @@ internal static class WallReach
 {
     internal static IEnumerable<(RoomShape Room, string Words, FindingFix Fix)> Missed(JobAnalysis a, bool code)
     {
-        var limit = Length.Inches(a.Edition.Number("wallReachIn"));
+        var limit = a.Edition.Number("wallReachIn").Length;
         foreach (var shape in a.House.Rooms)
         {
             var byCode = a.Edition.Traits(shape.Room.Kind).WallSpaces;
             var reach = ReceptacleRules.Reach(a.Job, a.Edition, shape.Room);
             if (code ? !byCode : reach >= limit && byCode || !byCode && shape.Room.ReceptacleReach is null)
                 continue;
-            foreach (var space in WallSpaces.Of(shape, a.Job, Length.Inches(a.Edition.Number("wallSpaceLeastIn"))))
+            foreach (var space in WallSpaces.Of(shape, a.Job, a.Edition.Number("wallSpaceLeastIn").Length))
             {
                 if (Spaces.TooFar(a, shape, space, reach, false) is not { } far || (byCode && far.Inches > limit) != code)
                     continue;

@@ -27,7 +27,7 @@ internal sealed class WireDropRule : CheckedRule
                 yield return Breach(
                     a,
                     $"The feeder of {panel.Name} drops {feeder.DropPercent:0.0} percent and circuit {worst.Number} "
-                        + $"{worst.DropPercent:0.0}: more than {a.Edition.Say("dropPercentInAll")} together.",
+                        + $"{worst.DropPercent:0.0}: more than {a.Edition.Number("dropPercentInAll")} together.",
                     Subject.Panel(panel.Id),
                     Subject.Circuit(worst.Number)
                 );

@@ -21,7 +21,7 @@ internal sealed class WireStapleRule : CheckedRule
                 $"The job staples {LengthText.Show(p.StapleFromBox)} from a box; {LengthText.Show(most)} is the most"
                     + $"{(plain ? " at boxes without clamps" : "")}."
             );
-        var every = Length.Inches(a.Edition.Number("stapleEveryIn"));
+        var every = a.Edition.Number("stapleEveryIn").Length;
         if (p.StapleEvery > every)
             yield return Breach(a, $"The job staples every {LengthText.Show(p.StapleEvery)}; {LengthText.Show(every)} is the most.");
     }

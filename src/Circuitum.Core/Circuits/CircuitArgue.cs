@@ -1,6 +1,7 @@
 using Circuitum.Core.Explain;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Circuits;
 
@@ -34,11 +35,11 @@ internal static class CircuitArgue
             var broken = p.Zones?.WhyNot(p.PlacesOf(things)).ToList() ?? [];
             var (price, wire) = (p.Priced(things), p.Priced(things) - p.Weights.Circuit - p.Mixed(things));
             var feet = (double)wire / Math.Max(1, p.Weights.CableFoot);
-            return new($"Why circuit {number} is as it is", PlanExplain.Money(price))
+            return new($"Why circuit {number} is as it is", $"{new Money(price)}")
             {
                 Formula =
-                    $"breaker {PlanExplain.Money(p.Weights.Circuit)} + cable {PlanExplain.Money(wire)}, {feet:0} ft "
-                    + $"+ rooms, zones and spare {PlanExplain.Money(p.Mixed(things))}",
+                    $"breaker {new Money(p.Weights.Circuit)} + cable {new Money(wire)}, {feet:0} ft "
+                    + $"+ rooms, zones and spare {new Money(p.Mixed(things))}",
                 Because =
                     broken.Count == 0
                         ? "It keeps the usual zones: its rooms touch, lie on one storey and may go dark together."
@@ -62,7 +63,7 @@ internal static class CircuitArgue
         var extra = (long)p.Priced(all) - p.Priced(things) - p.Priced(others);
         return (
             extra,
-            new(what, PlanExplain.Signed(extra))
+            new(what, new Money(extra).Signed())
             {
                 Because = p.Zones?.Ranked(p.PlacesOf(all)) is { Length: > 0 } why
                     ? why
@@ -97,7 +98,7 @@ internal static class CircuitArgue
             return string.Join(", ", (main.Count > 0 ? main : all).Select(r => r.Name));
         }
 
-        return new("With one breaker more", PlanExplain.Signed(best.Cost - p.Priced(things)))
+        return new("With one breaker more", new Money(best.Cost - p.Priced(things)).Signed())
         {
             Because = $"{Named(best.One)} apart from {Named(best.Other)}.",
         };

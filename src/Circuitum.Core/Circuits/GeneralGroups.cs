@@ -171,7 +171,7 @@ internal sealed class GeneralGroups
     internal static int MostReceptacles(Preferences preferences, CodeEdition edition, int rating)
     {
         var most = rating <= 15 ? preferences.ReceptaclesPer15 : preferences.ReceptaclesPer20;
-        return edition.InForce("circuit.mostReceptacles") ? Math.Min(most, (int)edition.Number("receptaclesOnCircuitMost")) : most;
+        return edition.InForce("circuit.mostReceptacles") ? Math.Min(most, edition.Number("receptaclesOnCircuitMost").Whole) : most;
     }
 
     /// <summary>The division as the job has it now; what is loose is on none.</summary>

@@ -3,6 +3,7 @@ using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Routing;
 
 namespace Circuitum.Core.Circuits;
@@ -31,11 +32,11 @@ public static class PlanExplain
             var mixed = circuits.Sum(c => (long)g.Problem.Mixed(c.Things));
             var fixedPart = (long)circuits.Count * g.Problem.Weights.Circuit;
             steps.Add(
-                new(g.Title, Money(cost))
+                new(g.Title, $"{new Money(cost)}")
                 {
                     Formula =
-                        $"{circuits.Count} circuits {Money(fixedPart)} + cable {Money(cost - fixedPart - mixed - plan.Moves)} + "
-                        + $"rooms, zones and spare {Money(mixed)}",
+                        $"{circuits.Count} circuits {new Money(fixedPart)} + cable {new Money(cost - fixedPart - mixed - plan.Moves)} + "
+                        + $"rooms, zones and spare {new Money(mixed)}",
                     Because = Bound(g.Problem, cost),
                     Steps =
                     [
@@ -46,7 +47,7 @@ public static class PlanExplain
             );
         }
 
-        return new("Cost of the general circuits, as the planner weighs it", Money(total))
+        return new("Cost of the general circuits, as the planner weighs it", $"{new Money(total)}")
         {
             Because =
                 $"{Worth(house)} Cents of labour and material by the job's weights: an estimate to compare plans with, not a price.".Trim(),
@@ -65,7 +66,7 @@ public static class PlanExplain
         var kept = exact is null ? "No division" : "No division that keeps rooms whole and zones together";
         return cost <= bound
             ? $"{kept} is cheaper."
-            : $"{kept} is cheaper than {Money(bound)}, so this one is at most {100.0 * (cost - bound) / Math.Max(1, bound):0.0} "
+            : $"{kept} is cheaper than {new Money(bound)}, so this one is at most {100.0 * (cost - bound) / Math.Max(1, bound):0.0} "
                 + "percent over the best.";
     }
 
@@ -80,7 +81,7 @@ public static class PlanExplain
             if (ZonePartition.Solve(g.With(job.Decisions.Pins.Where(p => p != pin))) is not { } without)
                 continue;
             var (circuits, cost) = (all.Circuits.Count() - without.Circuits.Count(), all.Cost - without.Cost);
-            yield return new(Say(job, pin), cost == 0 ? "costs nothing" : Signed(cost))
+            yield return new(Say(job, pin), cost == 0 ? "costs nothing" : new Money(cost).Signed())
             {
                 Because = circuits > 0 ? "It takes a breaker more." : "It takes no breaker more.",
                 Citation = "practice",
@@ -109,7 +110,7 @@ public static class PlanExplain
     private static Derivation OfCircuit(GroupProblem problem, int number, int[] things)
     {
         var broken = problem.Zones?.WhyNot(problem.PlacesOf(things)).ToList() ?? [];
-        return Derivation.Fact($"Circuit {number}", Money(problem.Priced(things))) with
+        return Derivation.Fact($"Circuit {number}", $"{new Money(problem.Priced(things))}") with
         {
             Because = broken.Count == 0 ? "" : $"Against the usual zones: {string.Join("; ", broken)}.",
         };
@@ -147,12 +148,12 @@ public static class PlanExplain
                 .ThenBy(c => c.Number)
                 .Select(c =>
                     c.Extra is { } extra
-                        ? new Derivation($"On circuit {c.Number}", Signed(extra - here)) { Because = c.Reason }
+                        ? new Derivation($"On circuit {c.Number}", new Money(extra - here).Signed()) { Because = c.Reason }
                         : new($"On circuit {c.Number}", "no") { Because = c.Reason }
                 )
-                .Prepend(new("On a circuit of its own", Signed(g.Problem.Priced([thing]) - here)))
+                .Prepend(new("On a circuit of its own", new Money(g.Problem.Priced([thing]) - here).Signed()))
                 .ToImmutableArray();
-            return new($"Why circuit {g.Numbers[home]}", Money(here))
+            return new($"Why circuit {g.Numbers[home]}", $"{new Money(here)}")
             {
                 Because = $"What it costs there, and what any other place would cost more or less.{together}",
                 Citation = "practice",
@@ -169,8 +170,8 @@ public static class PlanExplain
     /// </summary>
     public static Derivation? OfCircuit(HouseShape house, int number) => CircuitArgue.Of(house, Groups(house), number);
 
-    /// <summary>What the general circuits of a job cost as the planner weighs it, in cents.</summary>
-    public static long CostOf(HouseShape house) => Groups(house).Sum(g => g.Now().Priced());
+    /// <summary>What the general circuits of a job cost as the planner weighs it, as an estimate.</summary>
+    public static Money CostOf(HouseShape house) => new(Groups(house).Sum(g => g.Now().Priced()));
 
     private static List<GeneralGroups> Groups(HouseShape house) =>
         [.. GeneralGroups.Of(new CircuitDraft(house, CodeLibrary.EditionOf(house.Job)), new CableRouter(house))];
@@ -199,9 +200,4 @@ public static class PlanExplain
             return $"it would have {size} outlets, {p.MostSize} is the most that the job wants";
         return load > p.MostLoad ? $"its load would be {load:#,0} VA, {p.MostLoad:#,0} is the most" : null;
     }
-
-    /// <summary>Cents as whole dollars.</summary>
-    public static string Money(long cents) => $"${cents / 100.0:#,0}";
-
-    internal static string Signed(long cents) => cents >= 0 ? $"+${cents / 100.0:#,0}" : $"-${-cents / 100.0:#,0}";
 }

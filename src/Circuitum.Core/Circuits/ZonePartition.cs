@@ -1,3 +1,5 @@
+using Circuitum.Core.Measure;
+
 namespace Circuitum.Core.Circuits;
 
 /// <summary>
@@ -158,7 +160,7 @@ internal sealed class ZonePartition
 
     private void Tell(long cost) =>
         watch?.Say(
-            $"{title}: possible circuits: {columns.All.Count:#,0}; best so far {PlanExplain.Money(cost)}, at most "
+            $"{title}: possible circuits: {columns.All.Count:#,0}; best so far {new Money(cost)}, at most "
                 + $"{100.0 * (cost - least) / Math.Max(1, least):0.0} percent over the best."
         );
 

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using System.Globalization;
 using System.Text.RegularExpressions;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -61,7 +60,7 @@ public sealed partial record CodeEdition
 
     /// <summary>A named number.</summary>
     /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
-    public double Number(string name) => Numbers[name];
+    public Limit Number(string name) => new(name, Numbers[name]);
 
     /// <summary>What applies to a kind of room.</summary>
     public RoomTraits Traits(RoomKind kind)
@@ -69,13 +68,6 @@ public sealed partial record CodeEdition
         var name = kind.ToString();
         return RoomKinds[char.ToLowerInvariant(name[0]) + name[1..]];
     }
-
-    /// <summary>A named number as people read it: lengths in feet and inches, anything else as it is.</summary>
-    /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
-    public string Say(string name) =>
-        name.EndsWith("In", StringComparison.Ordinal)
-            ? LengthText.Show(Length.Inches(Number(name)))
-            : Number(name).ToString("#,0.##", CultureInfo.InvariantCulture);
 
     /// <summary>A rule with its id filled in, its words with the numbers that hold here.</summary>
     /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
@@ -86,7 +78,7 @@ public sealed partial record CodeEdition
     public string Fill(string sentence) =>
         sentence.Contains('{', StringComparison.Ordinal)
             ? NameInBraces()
-                .Replace(sentence, m => Numbers.ContainsKey(m.Groups[1].Value) ? Say(m.Groups[1].Value)
+                .Replace(sentence, m => Numbers.ContainsKey(m.Groups[1].Value) ? $"{Number(m.Groups[1].Value)}"
                     : Rules.TryGetValue(m.Groups[1].Value, out var rule) ? rule.Cite
                     : m.Value)
             : sentence;

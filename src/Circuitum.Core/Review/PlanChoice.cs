@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Review;
 
@@ -11,7 +12,7 @@ namespace Circuitum.Core.Review;
 /// <param name="CableFeet">Cable to buy, in feet.</param>
 /// <param name="RoomsMixed">Rooms beyond the first on general receptacle circuits, summed up.</param>
 /// <param name="DarkestTrip">Most rooms that one breaker leaves without light.</param>
-/// <param name="Cost">What its general circuits cost by the job's own weights, in cents.</param>
+/// <param name="Cost">What its general circuits cost by the job's own weights.</param>
 /// <param name="Moved">General outlets and lights that are on another circuit than now, circuits being matched by what they share.</param>
 public sealed record PlanChoice(
     string Name,
@@ -21,6 +22,6 @@ public sealed record PlanChoice(
     double CableFeet,
     int RoomsMixed,
     int DarkestTrip,
-    long Cost,
+    Money Cost,
     ImmutableHashSet<string> Moved
 );

@@ -19,16 +19,16 @@ public static class PlanChoices
         var after = Score("afresh", PlanAims.Plan(now.Job, null), now.Job);
         var (before, then) = (PlanExplain.CostOf(now.House), PlanExplain.CostOf(after.Analysis.House));
         var saving = before - then;
-        return new("Planning afresh", saving > 0 ? $"{PlanExplain.Money(saving)} less" : "saves nothing")
+        return new("Planning afresh", saving.Cents > 0 ? $"{saving} less" : "saves nothing")
         {
             Because =
                 $"It would move {after.Moved.Count} boxes to another circuit; what a person put somewhere or locked stays."
-                + $"{(saving <= 0 ? " The plan that stands is as good." : "")}",
+                + $"{(saving.Cents <= 0 ? " The plan that stands is as good." : "")}",
             Citation = "practice",
             Steps =
             [
-                new("Cost of the plan that stands", PlanExplain.Money(before)),
-                new("Cost planned afresh", PlanExplain.Money(then)),
+                new("Cost of the plan that stands", $"{before}"),
+                new("Cost planned afresh", $"{then}"),
                 new("Circuits", $"{now.Circuits.Count(c => c.Boxes.Length > 0)} to {after.Breakers}"),
                 new("Cable", $"{now.CableFeet:#,0} to {after.CableFeet:#,0} ft"),
                 .. Moves(now, after),

@@ -56,7 +56,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
         if (grounds > 0)
         {
             var one = Allowance(Largest(contents.Grounds)!.Value);
-            var more = Math.Max(0, grounds - (int)edition.Number("groundsPerAllowance"));
+            var more = Math.Max(0, grounds - edition.Number("groundsPerAllowance").Whole);
             Add(
                 $"{grounds} ground{(grounds > 1 ? "s" : "")}",
                 one + (more * one / 4),
