@@ -35,6 +35,20 @@ public class QuantityTests
         }
     }
 
+    [Theory]
+    [InlineData("14", LengthUnits.FeetInches, "14'0")]
+    [InlineData("3600", LengthUnits.FeetInches, "3600 mm")]
+    [InlineData("3.6", LengthUnits.Metric, "3600 mm")]
+    [InlineData("150", LengthUnits.Metric, "150 mm")]
+    [InlineData("60", LengthUnits.Metric, "60 mm")]
+    [InlineData("12'6", LengthUnits.Metric, "12'6")]
+    [InlineData("14 in", LengthUnits.Metric, "1'2")]
+    public void A_bare_number_means_what_the_jobs_units_say(string typed, LengthUnits units, string length)
+    {
+        LengthText.TryParse(typed, units, out var read, out _).ShouldBeTrue();
+        LengthText.Print(read).ShouldBe(length);
+    }
+
     [Fact]
     public void Loads_on_lines_add_up_line_by_line_and_rows_of_a_panel_take_the_lines_in_turn()
     {

@@ -68,6 +68,22 @@ public sealed class PlanEditsWebTests() : WebHouse(shared: true)
     }
 }
 
+/// <summary>A job in metric units.</summary>
+public sealed class MetricEditsWebTests() : WebHouse
+{
+    [Fact]
+    public async Task A_bare_number_is_metres_or_millimetres_once_the_job_says_so()
+    {
+        const string Job = "/jobs/gull-cottage/job",
+            File = "/jobs/gull-cottage/files/job.json";
+        await Edit(Job, "edit-job", Split("name=Gull&edition=us-2023&front=North&under=Slab&units=Metric"));
+        await Edit("/jobs/gull-cottage/rooms?storey=ground", "edit-storey", Split("storey=ground&name=Ground&floor=0&ceiling=2.6"));
+        (await Web.GetStringAsync(File)).ShouldContain("2600 mm");
+        (await Web.GetStringAsync("/length?text=300&units=Metric")).ShouldBe("11.811023622047244");
+        (await Web.GetStringAsync("/length?text=14&units=FeetInches")).ShouldBe("168");
+    }
+}
+
 /// <summary>Edits of boxes as the pages send them, one after the other in one program.</summary>
 public sealed class BoxEditsWebTests() : WebHouse(shared: true)
 {

@@ -25,7 +25,8 @@ internal sealed class BoxHvacRule : CheckedRule
             )
                 yield return Breach(
                     a,
-                    $"{ApplianceFacts.Of(appliance).Name} has no receptacle within {a.Edition.Number("hvacReceptacleReachIn")} on its level.",
+                    $"{ApplianceFacts.Of(appliance).Name} has no receptacle within {a.Edition.Number("hvacReceptacleReachIn")} "
+                        + "on its level.",
                     Subject.Appliance(appliance.Id)
                 ) with
                 {

@@ -12,7 +12,8 @@ internal sealed class WireGroundRule : CheckedRule
         if (c is { Wire: not null, Ground: { Enough: false } ground })
             yield return Breach(
                 a,
-                $"Circuit {c.Number}: the ground in {c.Cable} cable is {ground.There?.ToString() ?? "missing"} AWG; {ground.Needed} is needed.",
+                $"Circuit {c.Number}: the ground in {c.Cable} cable is {ground.There?.ToString() ?? "missing"} AWG; {ground.Needed} is "
+                    + "needed.",
                 Subject.Circuit(c.Number)
             );
     }

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Commands;
 
@@ -9,6 +10,7 @@ namespace Circuitum.Core.Commands;
 /// <param name="Place">Where it is.</param>
 /// <param name="PermitDate">The day of the permit, or none.</param>
 /// <param name="CodeEdition">The edition's id.</param>
+/// <param name="Units">What a bare number means where a length is typed.</param>
 /// <param name="Front">The side on which the front of the house is.</param>
 /// <param name="Under">What is under the lowest floor.</param>
 /// <param name="FinishedLater">Whether the space under the floor gets a ceiling later.</param>
@@ -18,6 +20,7 @@ public sealed record EditJob(
     string Place,
     DateOnly? PermitDate,
     string CodeEdition,
+    LengthUnits Units,
     Side Front,
     Under Under,
     bool FinishedLater,
@@ -37,6 +40,7 @@ public sealed record EditJob(
                     Place = Place,
                     PermitDate = PermitDate,
                     CodeEdition = CodeEdition,
+                    Units = Units,
                     Frame = job.Frame with { Front = Front, Under = Under, FinishedLater = FinishedLater },
                     Preferences = preferences,
                 }

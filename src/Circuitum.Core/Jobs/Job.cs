@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Jobs;
 
@@ -31,6 +32,10 @@ public sealed record Job
 
     /// <summary>The code edition in force, such as <c>us-2023</c>.</summary>
     public string CodeEdition { get; init; } = "us-2023";
+
+    /// <summary>What a bare number means where a length is typed.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public LengthUnits Units { get; init; }
 
     /// <summary>What the local authority changes in the edition, the last layer on top.</summary>
     public ImmutableArray<AmendmentLayer> Amendments { get; init; } = [];

@@ -42,11 +42,19 @@ public static partial class LengthText
         return feet == 0 ? sign + inches : $"{sign}{feet}'-{inches}";
     }
 
-    /// <summary>Reads a length.</summary>
+    /// <summary>Reads a length; a bare number is feet or millimetres.</summary>
     /// <param name="text">What was typed.</param>
     /// <param name="length">The length, when it could be read.</param>
     /// <param name="problem">Otherwise a sentence that says what to type instead.</param>
-    public static bool TryParse(string? text, out Length length, out string problem)
+    public static bool TryParse(string? text, out Length length, out string problem) =>
+        TryParse(text, LengthUnits.FeetInches, out length, out problem);
+
+    /// <summary>Reads a length.</summary>
+    /// <param name="text">What was typed.</param>
+    /// <param name="units">What a bare number means.</param>
+    /// <param name="length">The length, when it could be read.</param>
+    /// <param name="problem">Otherwise a sentence that says what to type instead.</param>
+    public static bool TryParse(string? text, LengthUnits units, out Length length, out string problem)
     {
         length = default;
         problem = "";
@@ -62,7 +70,7 @@ public static partial class LengthText
         if (FeetInches().Match(body) is { Success: true } both)
             return FromFeetInches(both, negative, typed, out length, out problem);
         if (WithUnit().Match(body) is { Success: true } unit)
-            return FromUnit(unit, negative, typed, out length, out problem);
+            return FromUnit(unit, units, negative, typed, out length, out problem);
         problem = $"'{Shorten(typed)}' is not a length. Type 12'6, 12-6, 150 in, 3.8 m or 3800 (millimetres).";
         return false;
     }
@@ -71,6 +79,9 @@ public static partial class LengthText
     /// <exception cref="FormatException">The text is not a length.</exception>
     public static Length Parse(string text) =>
         TryParse(text, out var length, out var problem) ? length : throw new FormatException(problem);
+
+    private const int LargestRoomFeet = 60;
+    private const int LeastBareMillimetres = 300;
 
     private static string Normalise(string text) =>
         text.Replace('\u2032', '\'').Replace('\u2019', '\'').Replace('\u2033', '"').Replace('\u201d', '"').ToLowerInvariant();
@@ -109,7 +120,7 @@ public static partial class LengthText
         return InSixteenths((Decimal(match.Groups["ft"].Value) * 12) + inches + part, negative, typed, out length, out problem);
     }
 
-    private static bool FromUnit(Match match, bool negative, string typed, out Length length, out string problem)
+    private static bool FromUnit(Match match, LengthUnits units, bool negative, string typed, out Length length, out string problem)
     {
         var number = Decimal(match.Groups["num"].Value);
         if (!TryFraction(match.Groups["n"], match.Groups["d"], out var part))
@@ -134,10 +145,12 @@ public static partial class LengthText
                 return InMillimetres(number * 1000, negative, typed, out length, out problem);
         }
 
-        // A bare number is feet while it is the size of a room and millimetres once only millimetres make sense.
-        if (number <= 60)
+        // A bare number is feet or metres while it is the size of a room and millimetres once only millimetres make sense.
+        if (number < LargestRoomFeet && units == LengthUnits.Metric)
+            return InMillimetres(number * 1000, negative, typed, out length, out problem);
+        if (number <= LargestRoomFeet && units == LengthUnits.FeetInches)
             return InSixteenths(number * 12, negative, typed, out length, out problem);
-        if (number >= 300)
+        if (number >= LeastBareMillimetres || units == LengthUnits.Metric)
             return InMillimetres(number, negative, typed, out length, out problem);
         length = default;
         problem =

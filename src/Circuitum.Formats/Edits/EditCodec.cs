@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Edits;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Formats.Edits;
 
@@ -104,16 +105,18 @@ public static class EditCodec
     /// <param name="word">Its word.</param>
     /// <param name="values">The values of a field by its name; none when it is not there.</param>
     /// <param name="names">The names of all fields.</param>
+    /// <param name="units">What a bare number means where a length is typed.</param>
     /// <returns>The edit, or none with a sentence that names the field.</returns>
     public static (JobCommand? Edit, string Problem) Read(
         string word,
         Func<string, IReadOnlyList<string>> values,
-        IEnumerable<string> names
+        IEnumerable<string> names,
+        LengthUnits units = LengthUnits.FeetInches
     )
     {
         if (!ByWord.TryGetValue(word, out var entry))
             return (null, "That is not something this page can do.");
-        var reader = new EditReader(values, names);
+        var reader = new EditReader(values, names, units);
         var edit = entry.Read(reader);
         return reader.Problem.Length > 0 ? (null, reader.Problem) : (edit, "");
     }

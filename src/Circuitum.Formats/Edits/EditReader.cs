@@ -7,7 +7,8 @@ namespace Circuitum.Formats.Edits;
 /// <summary>Reads the fields of one edit. The first thing that is wrong is kept as a sentence that names its field.</summary>
 /// <param name="values">The values of a field by its name; none when it is not there.</param>
 /// <param name="names">All names.</param>
-internal sealed class EditReader(Func<string, IReadOnlyList<string>> values, IEnumerable<string> names)
+/// <param name="units">What a bare number means where a length is typed.</param>
+internal sealed class EditReader(Func<string, IReadOnlyList<string>> values, IEnumerable<string> names, LengthUnits units)
 {
     // No field holds more than this; what is longer is cut off before it is looked at.
     private const int LongestValue = 400;
@@ -42,7 +43,7 @@ internal sealed class EditReader(Func<string, IReadOnlyList<string>> values, IEn
 
     internal Length Length(string text, string label)
     {
-        if (LengthText.TryParse(text, out var length, out var why))
+        if (LengthText.TryParse(text, units, out var length, out var why))
             return length;
         Wrong($"{label}: {why}");
         return default;

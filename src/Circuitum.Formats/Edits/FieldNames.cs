@@ -72,6 +72,7 @@ internal static class FieldNames
         ["style"] = "Receptacle",
         ["tall"] = "Height",
         ["under"] = "Under the floor",
+        ["units"] = "A length without a unit",
         ["va"] = "Load",
         ["wide"] = "Width",
         ["with"] = "Circuit",

@@ -1,5 +1,6 @@
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Formats.Edits;
 
 namespace Circuitum.Web.Work;
@@ -16,7 +17,9 @@ public sealed class EditForm(IFormCollection form)
     public string Word => Text("do");
 
     /// <summary>The edit, or none with a sentence that names the field.</summary>
-    public (JobCommand? Edit, string Problem) Read() => EditCodec.Read(Word, name => [.. form[name].Select(v => v ?? "")], form.Keys);
+    /// <param name="units">What a bare number means where a length is typed.</param>
+    public (JobCommand? Edit, string Problem) Read(LengthUnits units = LengthUnits.FeetInches) =>
+        EditCodec.Read(Word, name => [.. form[name].Select(v => v ?? "")], form.Keys, units);
 
     /// <summary>A field's text; empty when it is not there.</summary>
     public string Text(string name) =>

@@ -107,8 +107,8 @@ internal static class Previews
     }
 
     // A typed length in inches, for the hand that draws; 422 with a sentence when it is none.
-    private static IResult Inches(string? text) =>
-        LengthText.TryParse(text ?? "", out var length, out var problem)
+    private static IResult Inches(string? text, string? units) =>
+        LengthText.TryParse(text ?? "", Enum.TryParse<LengthUnits>(units, out var bare) ? bare : default, out var length, out var problem)
             ? Results.Content(length.InInches.ToString("R", CultureInfo.InvariantCulture))
             : Refused(problem);
 

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Web.Work;
 
@@ -42,6 +43,10 @@ public static class Words
             OutsideMethod.DirectBurial => "cable made for the ground",
             _ => "indoor cable",
         };
+
+    /// <summary>What a length without a unit means.</summary>
+    public static string Name(LengthUnits units) =>
+        units == LengthUnits.Metric ? "metres, from 60 on millimetres" : "feet, from 300 on millimetres";
 
     /// <summary>A value in small words.</summary>
     public static string Of(Enum value) => JsonNamingPolicy.KebabCaseLower.ConvertName(value.ToString()).Replace('-', ' ');

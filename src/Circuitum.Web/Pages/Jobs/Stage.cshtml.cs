@@ -178,12 +178,13 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
             Refusal = await desk.StepAsync(Id, stamp, act == "undo", cancel);
         else
         {
-            var (command, problem) = act == "company-preferences" ? (await FromCompany(cancel), "") : form.Read();
+            // What a bare number means, the job says.
+            if (!await Load(cancel))
+                return NotFound();
+            var (command, problem) = act == "company-preferences" ? (await FromCompany(cancel), "") : form.Read(Job.Units);
 
             // After a drawing edit the new thing is picked, so what was there before is looked at first.
             var drawing = command is DrawRoom or PlaceHere or AddBox or AddBoxHere;
-            if (drawing && !await Load(cancel))
-                return NotFound();
             var before = drawing ? Known() : [];
             Refusal = command is null ? problem : await desk.EditAsync(Id, stamp, command, cancel, Repeats());
             if (drawing && Refusal.Length == 0 && await Load(cancel))

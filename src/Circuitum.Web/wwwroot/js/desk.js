@@ -27,7 +27,7 @@ export function visit(pick, stage) {
 
 // The hand that draws types lengths; what a length is, the program decides in one place.
 export async function inches(text) {
-  const answer = await fetched(`/length?text=${encodeURIComponent(text)}`);
+  const answer = await fetched(`/length?text=${encodeURIComponent(text)}&units=${work().dataset.units}`);
   if (!answer.ok) {
     tell(await answer.text());
     return null;
