@@ -91,7 +91,7 @@ await page.emulateMedia({ media: 'screen' });
 await page.setViewportSize({ width: 1280, height: 800 });
 await page.goto(`${job}/amendments`);
 await page.getByRole('button', { name: 'Take it' }).click();
-await page.locator('.layer').waitFor();
+await page.locator('main section[aria-label]').first().waitFor();
 await shot('amendments');
 await browser.close();
 child.kill();

@@ -191,6 +191,19 @@ public partial class ArchitectureTests
         sources.Where(f => File.ReadLines(f).Count() > 300).ShouldBeEmpty();
     }
 
+    [Fact]
+    public void No_style_holds_a_colour_that_is_not_of_the_theme() =>
+        Files("*.css", Path.Combine("src", "Circuitum.Web", "Styles"))
+            .Where(f => Path.GetFileName(f) != "theme.css")
+            .SelectMany(f => File.ReadLines(f).Select(line => (File: Path.GetFileName(f), Line: line)))
+            .Where(x => Colour().IsMatch(x.Line))
+            .ShouldBeEmpty();
+
+    [GeneratedRegex(
+        @"#[0-9a-fA-F]{3,8}\b|\b(?:rgba?|hsla?|oklch|lab|color-mix)\(|:\s*(?:white|black|red|green|blue|gr[ae]y|yellow|brown)\s*;"
+    )]
+    private static partial Regex Colour();
+
     private static IEnumerable<string> Sources(params string[] folder) => Files("*.cs", Path.Combine(folder));
 
     // The sources of a kind under a folder of the repository, without what tools make.

@@ -85,6 +85,6 @@ public readonly record struct Length(long Units)
     /// <summary>Whether the left is not shorter.</summary>
     public static bool operator >=(Length left, Length right) => left.Units >= right.Units;
 
-    /// <summary>Prints the length so that <see cref="LengthText.TryParse"/> reads back exactly the same one.</summary>
+    /// <summary>Prints the length so that <see cref="LengthText.Parse"/> reads back exactly the same one.</summary>
     public override string ToString() => LengthText.Print(this);
 }
