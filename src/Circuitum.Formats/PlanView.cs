@@ -21,4 +21,14 @@ public sealed record PlanView(
     string Only = "",
     Outage? Without = null,
     IReadOnlySet<string>? Changed = null
-);
+)
+{
+    // What is left for the plan on a screen of 1280 by 800.
+    private static readonly (double Wide, double Tall) Usual = (800, 560);
+
+    /// <summary>The size of the canvas in pixels for which labels find their places.</summary>
+    public (double Wide, double Tall) Canvas { get; init; } = Usual;
+
+    /// <summary>How much larger it is shown than what fits the canvas: more is told where there is more room.</summary>
+    public double Zoom { get; init; } = 1;
+}

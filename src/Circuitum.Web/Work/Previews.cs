@@ -5,6 +5,7 @@ using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Review;
 using Circuitum.Formats;
+using Circuitum.Formats.Drawings;
 
 namespace Circuitum.Web.Work;
 
@@ -39,7 +40,7 @@ internal static class Previews
         var moved = new MoveBox(box, null, null, at).Apply(a.Job);
         if (moved.Job is null)
             return Refused(moved.Problem);
-        var (svg, worst) = ReachMarks.Of(a, new PlanView(storey, PlanStage.Boxes, $"{Subject.Box(box)}"), moved.Job.Decisions.Boxes);
+        var (svg, worst) = ReachLayer.Of(a, new PlanView(storey, PlanStage.Boxes, $"{Subject.Box(box)}"), moved.Job.Decisions.Boxes);
         response.Headers["X-Worst"] = Uri.EscapeDataString(worst);
         return Results.Content(svg, "image/svg+xml");
     }

@@ -31,10 +31,8 @@ export function settleView() {
   if (svg.getAttribute('viewBox') !== box) svg.setAttribute('viewBox', box);
   if (svg.style.transform) svg.style.transform = '';
   Object.assign(shown, { zoom: memory.zoom, x: memory.x, y: memory.y });
-  // Symbols and words keep a readable size when the plan is drawn small.
-  const pixels = memory.zoom / scale(svg);
-  keep(svg, '--glyph', Math.min(2.2, Math.max(1, 1.55 / pixels)).toFixed(3));
-  keep(svg, '--words', Math.min(1.5, Math.max(0.8, 1.25 / pixels)).toFixed(3));
+  // What is drawn in pixels keeps its size at any zoom.
+  keep(svg, '--px', (scale(svg) / memory.zoom).toFixed(4));
 }
 
 function keep(svg, name, value) {

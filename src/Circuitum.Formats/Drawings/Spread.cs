@@ -1,0 +1,56 @@
+namespace Circuitum.Formats.Drawings;
+
+/// <summary>Moves symbols apart that lie over each other: along their wall, or away from each other, and never far.</summary>
+internal static class Spread
+{
+    private const int Rounds = 24;
+
+    // Farther than this from its place a symbol would mislead.
+    private const double Farthest = 18;
+
+    internal static void Apart(List<PlacedMark> marks)
+    {
+        var from = marks.ToDictionary(m => m, m => m.Shift);
+        for (var round = 0; round < Rounds; round++)
+        {
+            var moved = false;
+            for (var i = 0; i < marks.Count; i++)
+            {
+                for (var j = i + 1; j < marks.Count; j++)
+                    moved |= marks[i].Area.Overlaps(marks[j].Area) && Push(marks[i], marks[j], from);
+            }
+
+            if (!moved)
+                return;
+        }
+    }
+
+    private static bool Push(PlacedMark one, PlacedMark other, Dictionary<PlacedMark, (double X, double Y)> from)
+    {
+        var (a, b) = (one.Area, other.Area);
+        var (overX, overY) = (Math.Min(a.X1, b.X1) - Math.Max(a.X0, b.X0) + 0.5, Math.Min(a.Y1, b.Y1) - Math.Max(a.Y0, b.Y0) + 0.5);
+        var (dx, dy) = (one.Middle.X - other.Middle.X, one.Middle.Y - other.Middle.Y);
+        var sideX = dx == 0 ? string.CompareOrdinal(one.Box.Id, other.Box.Id) : Math.Sign(dx);
+        var sideY = dy == 0 ? string.CompareOrdinal(one.Box.Id, other.Box.Id) : Math.Sign(dy);
+
+        // Along the wall of the one that hangs on one; else the shorter way.
+        var wall = one.Along ?? other.Along;
+        var levelWall = wall is { } w && Math.Abs(w.X) > Math.Abs(w.Y);
+        var level = wall is null ? overX <= overY : levelWall;
+        var by = (level ? overX * Math.Sign(sideX) : overY * Math.Sign(sideY)) / 2;
+        return Move(one, by, level, from) | Move(other, -by, level, from);
+    }
+
+    private static bool Move(PlacedMark mark, double by, bool level, Dictionary<PlacedMark, (double X, double Y)> from)
+    {
+        // One on a wall goes along it, whichever way the other would have it.
+        if (mark.Along is { } own && (Math.Abs(own.X) > Math.Abs(own.Y)) != level)
+            return false;
+        var (x, y) = (level ? by : 0, level ? 0 : by);
+        var first = from[mark];
+        if (Math.Abs(mark.Shift.X + x - first.X) > Farthest || Math.Abs(mark.Shift.Y + y - first.Y) > Farthest)
+            return false;
+        mark.Push(x, y);
+        return true;
+    }
+}
