@@ -21,14 +21,19 @@ public readonly record struct Area(double X0, double Y0, double X1, double Y1)
         new(x - (wide / 2), y - (tall / 2), x + (wide / 2), y + (tall / 2));
 
     /// <summary>Whether it has room in common with another.</summary>
-    public bool Overlaps(Area other) =>
-        X0 < other.X1 - Touch && other.X0 < X1 - Touch && Y0 < other.Y1 - Touch && other.Y0 < Y1 - Touch;
+    public bool Overlaps(Area other) => X0 < other.X1 - Touch && other.X0 < X1 - Touch && Y0 < other.Y1 - Touch && other.Y0 < Y1 - Touch;
+
+    /// <summary>Whether all of it is in another.</summary>
+    public bool Within(Area other) => X0 >= other.X0 && X1 <= other.X1 && Y0 >= other.Y0 && Y1 <= other.Y1;
 
     /// <summary>It with a margin all around; a negative one makes it smaller.</summary>
     public Area Grow(double by) => new(X0 - by, Y0 - by, X1 + by, Y1 + by);
 
     /// <summary>It at another place.</summary>
     public Area Move(double dx, double dy) => new(X0 + dx, Y0 + dy, X1 + dx, Y1 + dy);
+
+    /// <summary>It moved by a place.</summary>
+    public Area Move((double X, double Y) by) => Move(by.X, by.Y);
 
     /// <summary>Pixels from it to another, 0 where they touch or overlap.</summary>
     public double To(Area other)

@@ -20,7 +20,7 @@ internal static class BoxLayers
         var byRoom = on.A.Job.Decisions.Boxes.ToLookup(b => b.Room);
         var rooms = on.View.Only.Length == 0 ? on.Rooms : [on.A.House[on.View.Only]];
         var marks = rooms.SelectMany(room => byRoom[room.Room.Id].Select(box => At(on, room, box))).ToList();
-        Spread.Apart(marks);
+        Spread.Apart(marks, [.. PlaceLayers.PanelAreas(on)]);
         foreach (var mark in marks)
             on.Placer.Block(mark.Area.Grow(0.5));
         return marks;
@@ -49,7 +49,7 @@ internal static class BoxLayers
         var (inX, inY) = (room.InX(own) * (box.Outside ? -1 : 1), room.InY(own) * (box.Outside ? -1 : 1));
         var half = ((Math.Abs(inX) * symbol.Wide) + (Math.Abs(inY) * symbol.Tall)) / 2;
         var more = Math.Max(0, half + Gap - (OffWall * on.Scale));
-        return new(room, box, symbol, anchor, (inX * more, inY * more), (own.Dx, own.Dy), on.Scale);
+        return new(room, box, symbol, anchor, (inX * more, inY * more), (inX, inY), on.Scale);
     }
 
     private static AnchorShape Draw(Composition on, PlacedMark mark, Pencils pencils, bool wrong)

@@ -97,10 +97,7 @@ internal static class CircuitLayers
             on.Placer.Worsen(Area.Around(x, y, 7, 7), 2);
         return new(
             Role.Wiring,
-            [
-                Step.From(x0 / on.Scale, y0 / on.Scale),
-                new(StepKind.Bow, x1 / on.Scale, y1 / on.Scale, best.X / on.Scale, best.Y / on.Scale),
-            ]
+            [Step.From(x0 / on.Scale, y0 / on.Scale), new(StepKind.Bow, x1 / on.Scale, y1 / on.Scale, best.X / on.Scale, best.Y / on.Scale)]
         )
         {
             Pencil = pencils.Of(c),
@@ -177,7 +174,10 @@ internal static class CircuitLayers
 
         IEnumerable<Shape> Draw(Area area, PlacedMark mark)
         {
-            var (x, y) = (((area.X0 + area.X1) / 2) - (mark.Middle.X - mark.Shift.X), ((area.Y0 + area.Y1) / 2) - (mark.Middle.Y - mark.Shift.Y));
+            var (x, y) = (
+                ((area.X0 + area.X1) / 2) - (mark.Middle.X - mark.Shift.X),
+                ((area.Y0 + area.Y1) / 2) - (mark.Middle.Y - mark.Shift.Y)
+            );
             var pencil = pencils.Of(c);
             yield return new AnchorShape(
                 Role.Tag,

@@ -136,11 +136,8 @@ internal static class DimensionLayers
             }
         }
 
-        on.Label(
-            key is null ? PaperRank : LiveRank,
-            "dimensions",
-            places.Select(a => a.At),
-            at => [Draw(on, places[at].At.Area, places[at].Turn % 360, text, size, wide, tall, key)]
+        on.Label(key is null ? PaperRank : LiveRank, "dimensions", places.Select(a => a.At), at =>
+            [Draw(on, places[at].At.Area, places[at].Turn % 360, text, size, wide, tall, key)]
         );
     }
 
@@ -151,16 +148,7 @@ internal static class DimensionLayers
         return Area.Around(x, y, (Math.Abs(cos) * wide) + (Math.Abs(sin) * tall), (Math.Abs(sin) * wide) + (Math.Abs(cos) * tall));
     }
 
-    private static AnchorShape Draw(
-        Composition on,
-        Area area,
-        double turn,
-        string text,
-        double size,
-        double wide,
-        double tall,
-        string? key
-    )
+    private static AnchorShape Draw(Composition on, Area area, double turn, string text, double size, double wide, double tall, string? key)
     {
         var (x, y) = ((area.X0 + area.X1) / 2 / on.Scale, (area.Y0 + area.Y1) / 2 / on.Scale);
         var back = new PathShape(Role.DimensionText, [.. Step.Rectangle(Area.Around(0, 0, wide, tall))]) { State = "back" };

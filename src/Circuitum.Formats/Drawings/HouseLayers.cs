@@ -9,6 +9,10 @@ namespace Circuitum.Formats.Drawings;
 /// <summary>What stands before the electrician comes: walls, floors, openings, fixed things.</summary>
 internal static class HouseLayers
 {
+    // How much a name had rather stand beside a thing, or beside a wall, than over it, in pixels.
+    private const double OverThing = 14;
+    private const double OverWall = 12;
+
     internal static void Compose(Composition on)
     {
         // Walls are what is left between the floors: each room is drawn with a margin in ink, then all floors over it.
@@ -24,7 +28,10 @@ internal static class HouseLayers
         foreach (var room in on.Rooms)
             on.Add($"walls-{room.Room.Id}", room.Walls.Select(w => Wall(on, room, w)));
         foreach (var room in on.Rooms)
-            on.Add($"openings-{room.Room.Id}", room.Openings.Where(o => o.Opening.Room == room.Room.Id).SelectMany(o => Opening(on, room, o)));
+            on.Add(
+                $"openings-{room.Room.Id}",
+                room.Openings.Where(o => o.Opening.Room == room.Room.Id).SelectMany(o => Opening(on, room, o))
+            );
     }
 
     private static IEnumerable<Step> Outline(RoomShape room) => Step.Ring(room.Room.Outline.Select(p => (p.X.InInches, p.Y.InInches)));
@@ -58,6 +65,9 @@ internal static class HouseLayers
             : Math.Abs(wall.Dy) > 0.99 ? "x"
             : "n";
         var (p, q) = (room.On(wall.Index, Core.Measure.Length.Zero, -1.5), room.On(wall.Index, wall.Length, -1.5));
+        var ((x0, y0), (x1, y1)) = (on.Pixels(p), on.Pixels(q));
+        if (axis != "n")
+            on.Placer.Worsen(new Area(Math.Min(x0, x1), Math.Min(y0, y1), Math.Max(x0, x1), Math.Max(y0, y1)).Grow(2), OverWall);
         return new(Role.Wall, [Step.From(p), Step.To(q)])
         {
             State = Words($"axis-{axis}", Picked(on, key)),
@@ -84,8 +94,7 @@ internal static class HouseLayers
                 yield return Leaf(room, o, o.SwingsIn ? 0 : -thick);
                 break;
             case OpeningKind.Pocket:
-                var (from, to) =
-                    o.Hinge == End.Start ? (o.From - o.Opening.Width, o.From) : (o.To, o.To + o.Opening.Width);
+                var (from, to) = o.Hinge == End.Start ? (o.From - o.Opening.Width, o.From) : (o.To, o.To + o.Opening.Width);
                 yield return new PathShape(
                     Role.Glass,
                     [Step.From(room.On(o.Wall, from, -thick / 2)), Step.To(room.On(o.Wall, to, -thick / 2))]
@@ -124,14 +133,7 @@ internal static class HouseLayers
         var from = room.On(o.Wall, hinge, face);
         var to = room.On(o.Wall, latch, face);
         var cross = ((leaf.X - from.X).InInches * (to.Y - from.Y).InInches) - ((leaf.Y - from.Y).InInches * (to.X - from.X).InInches);
-        return new(
-            Role.Leaf,
-            [
-                Step.From(from),
-                Step.To(leaf),
-                new(StepKind.Arc, to.X.InInches, to.Y.InInches, width, cross > 0 ? 1 : 0),
-            ]
-        );
+        return new(Role.Leaf, [Step.From(from), Step.To(leaf), new(StepKind.Arc, to.X.InInches, to.Y.InInches, width, cross > 0 ? 1 : 0)]);
     }
 
     private static IEnumerable<Shape> Things(Composition on, RoomShape room)
@@ -164,6 +166,7 @@ internal static class HouseLayers
         if (east - west < 0.5 || south - north < 0.5)
             yield break;
         var at = new Area(west, north, east, south);
+        on.Placer.Worsen(new(west * on.Scale, north * on.Scale, east * on.Scale, south * on.Scale), OverThing);
         yield return new PathShape(Role.Thing, [.. Step.Rectangle(at)])
         {
             State = Words(kind, Picked(on, key)),

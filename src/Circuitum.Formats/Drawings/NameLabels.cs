@@ -47,7 +47,7 @@ internal static class NameLabels
             }
         }
 
-        Ask(on, RoomRank, $"name-{room.Room.Id}", room, Around(on, room), styles);
+        Ask(on, RoomRank, $"name-{room.Room.Id}", area => Holds(on, room, area), Around(on, room), styles);
     }
 
     internal static void Thing(Composition on, RoomShape room, Area thing, string name)
@@ -58,7 +58,7 @@ internal static class NameLabels
         var places = new[] { 0.0, -0.25, 0.25 }.Select(s => (x, y + (s * at.Tall), Math.Abs(s) * at.Tall)).ToList();
 
         // A name stands inside of its thing.
-        Ask(on, ThingRank, $"name-{room.Room.Id}", null, places, [.. styles.Where(s => s.Wide <= at.Wide + 4 && s.Tall <= at.Tall)]);
+        Ask(on, ThingRank, $"name-{room.Room.Id}", area => area.Within(at.Grow(2)), places, [.. styles]);
     }
 
     // Names of several words may stand in two lines, broken where the lines are most alike.
@@ -99,7 +99,7 @@ internal static class NameLabels
         Composition on,
         int rank,
         string layer,
-        RoomShape? inside,
+        Func<Area, bool> inside,
         List<(double X, double Y, double Cost)> places,
         IReadOnlyList<Style> styles
     )
@@ -111,7 +111,7 @@ internal static class NameLabels
             foreach (var (x, y, cost) in places)
             {
                 var area = Area.Around(x, y, wide, tall);
-                if (inside is null || Holds(on, inside, area))
+                if (inside(area))
                     all.Add((new(area, cost + style.Cost), style));
             }
         }

@@ -10,30 +10,37 @@ internal static class PlaceLayers
     private const double Size = 11.5;
     private const int PanelRank = 30;
 
+    /// <summary>What the panels of a view cover.</summary>
+    internal static IEnumerable<Area> PanelAreas(Composition on) =>
+        on.A.Job.Panels.Where(p => on.Rooms.Contains(on.A.House[p.Room])).Select(p => PanelArea(on, p).Move(on.Pixels(PanelAt(on, p))));
+
+    private static Core.Measure.Point PanelAt(Composition on, Panel panel) => on.A.House[panel.Room].On(panel.Wall, panel.Along, 2.5);
+
+    private static Area PanelArea(Composition on, Panel panel) =>
+        Math.Abs(on.A.House[panel.Room].Walls[panel.Wall].Dy) > 0.5 ? Area.Around(0, 0, 6, 17) : Area.Around(0, 0, 17, 6);
+
     // Over the cables, so that a hand that takes hold of it does not take one of the many that meet there.
     internal static void Panels(Composition on)
     {
         on.Layer("panel");
         foreach (var panel in on.A.Job.Panels.Where(p => on.Rooms.Contains(on.A.House[p.Room])))
         {
-            var room = on.A.House[panel.Room];
-            var p = room.On(panel.Wall, panel.Along, 2.5);
-            var turned = Math.Abs(room.Walls[panel.Wall].Dy) > 0.5;
-            var (wide, tall) = turned ? (6.0, 17.0) : (17.0, 6.0);
+            var (p, area) = (PanelAt(on, panel), PanelArea(on, panel));
+            var (wide, tall) = (area.Wide, area.Tall);
             on.Add(
                 "panel",
                 new AnchorShape(
                     Role.Panel,
                     p.X.InInches,
                     p.Y.InInches,
-                    [new PathShape(Role.Symbol, [.. Step.Rectangle(Area.Around(0, 0, wide, tall))]) { State = "solid" }]
+                    [new PathShape(Role.Symbol, [.. Step.Rectangle(area)]) { State = "solid" }]
                 )
                 {
                     Data = [("data-pick", $"panel:{panel.Id}"), ("data-drag", $"panel:{panel.Id}")],
                 }
             );
             var (x, y) = on.Pixels(p);
-            on.Placer.Block(Area.Around(x, y, wide, tall));
+            on.Placer.Block(area.Move(x, y));
             var name = panel.FedFrom is null ? "Panel" : panel.Name;
             var (w, h) = (TextWidths.Of(name, Size, bold: true) + 3, Size + 2);
             (double X, double Y)[] sides =
@@ -47,30 +54,26 @@ internal static class PlaceLayers
                 (wide + w, 0),
             ];
             var places = sides.Select((s, i) => new Candidate(Area.Around(x + (s.X * 1.1), y + (s.Y * 1.1), w, h), i)).ToList();
-            on.Label(
-                PanelRank,
-                "panel",
-                places,
-                at =>
-                    [
-                        new AnchorShape(
-                            Role.PanelName,
-                            p.X.InInches,
-                            p.Y.InInches,
-                            [
-                                new TextShape(
-                                    Role.PanelName,
-                                    ((places[at].Area.X0 + places[at].Area.X1) / 2) - x,
-                                    ((places[at].Area.Y0 + places[at].Area.Y1) / 2) - y + TextWidths.Line(Size),
-                                    name,
-                                    Size
-                                )
-                                {
-                                    Bold = true,
-                                },
-                            ]
-                        ),
-                    ]
+            on.Label(PanelRank, "panel", places, at =>
+                [
+                    new AnchorShape(
+                        Role.PanelName,
+                        p.X.InInches,
+                        p.Y.InInches,
+                        [
+                            new TextShape(
+                                Role.PanelName,
+                                ((places[at].Area.X0 + places[at].Area.X1) / 2) - x,
+                                ((places[at].Area.Y0 + places[at].Area.Y1) / 2) - y + TextWidths.Line(Size),
+                                name,
+                                Size
+                            )
+                            {
+                                Bold = true,
+                            },
+                        ]
+                    ),
+                ]
             );
         }
     }

@@ -11,7 +11,7 @@ internal sealed class PlacedMark(
     Symbols.Symbol symbol,
     Point anchor,
     (double X, double Y) shift,
-    (double X, double Y)? along,
+    (double X, double Y)? into,
     double scale
 )
 {
@@ -24,8 +24,11 @@ internal sealed class PlacedMark(
     /// <summary>The place on the plan.</summary>
     internal Point Anchor => anchor;
 
-    /// <summary>The direction of the wall that it is on; none for one that is on no wall.</summary>
-    internal (double X, double Y)? Along => along;
+    /// <summary>The direction away from the wall that it is on; none for one that is on no wall.</summary>
+    internal (double X, double Y)? Into => into;
+
+    /// <summary>The direction of that wall.</summary>
+    internal (double X, double Y)? Along => into is { } away ? (away.Y, -away.X) : null;
 
     /// <summary>How far the symbol stands from its place, in pixels.</summary>
     internal (double X, double Y) Shift { get; private set; } = shift;

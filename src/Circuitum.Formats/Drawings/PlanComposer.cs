@@ -91,14 +91,15 @@ public static class PlanComposer
 
     private static Area Plan(ImmutableArray<RoomShape> rooms, Underlay? under)
     {
-        var around = rooms.Length == 0
-            ? Blank
-            : new(
-                rooms.Min(r => r.MinX).InInches,
-                rooms.Min(r => r.MinY).InInches,
-                rooms.Max(r => r.MaxX).InInches,
-                rooms.Max(r => r.MaxY).InInches
-            );
+        var around =
+            rooms.Length == 0
+                ? Blank
+                : new(
+                    rooms.Min(r => r.MinX).InInches,
+                    rooms.Min(r => r.MinY).InInches,
+                    rooms.Max(r => r.MaxX).InInches,
+                    rooms.Max(r => r.MaxY).InInches
+                );
         if (under is null)
             return around;
         var picture = At(under);

@@ -26,12 +26,7 @@ public static class ReachLayer
         return (SvgWriter.Write(drawing).Whole, worst);
     }
 
-    internal static IEnumerable<Shape> Shapes(
-        JobAnalysis a,
-        PlanView view,
-        ImmutableArray<RoomShape> rooms,
-        IReadOnlyCollection<Box> boxes
-    )
+    internal static IEnumerable<Shape> Shapes(JobAnalysis a, PlanView view, ImmutableArray<RoomShape> rooms, IReadOnlyCollection<Box> boxes)
     {
         if (boxes.Count == 0)
             yield break;

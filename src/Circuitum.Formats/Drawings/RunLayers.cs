@@ -91,18 +91,16 @@ internal static class RunLayers
             selected == pick ? "picked" : "",
             segment.Longer > Length.Zero ? "led" : "",
         };
-        return new(Role.RunLine, [new PathShape(Role.RunWay, path) { State = "hit-run" }, new PathShape(Role.RunWay, path) { State = "way" }])
+        return new(
+            Role.RunLine,
+            [new PathShape(Role.RunWay, path) { State = "hit-run" }, new PathShape(Role.RunWay, path) { State = "way" }]
+        )
         {
             State = string.Join(' ', words.Where(w => w.Length > 0)),
             Title =
                 $"Circuit {c.Number}, {c.CableOf(segment)} from {segment.From ?? "the panel"} to {segment.To}, "
                 + $"{segment.Cut.InFeet:0} ft",
-            Data =
-            [
-                ("data-pick", pick),
-                ("data-run", segment.To),
-                .. segment.From is { } from ? new[] { ("data-from", from) } : [],
-            ],
+            Data = [("data-pick", pick), ("data-run", segment.To), .. segment.From is { } from ? new[] { ("data-from", from) } : []],
         };
     }
 
@@ -121,29 +119,24 @@ internal static class RunLayers
             }
         }
 
-        on.Label(
-            NumberRank,
-            "run-numbers",
-            places,
-            chosen =>
-            {
-                var area = places[chosen].Area;
-                var (dx, dy) = (((area.X0 + area.X1) / 2) - x, ((area.Y0 + area.Y1) / 2) - y);
-                return
-                [
-                    new AnchorShape(
-                        Role.Tag,
-                        at.X.InInches,
-                        at.Y.InInches,
-                        [
-                            .. Math.Abs(dx) + Math.Abs(dy) > 24
-                                ? new Shape[] { new PathShape(Role.Leader, [Step.From(0, 0), Step.To(dx, dy)]) }
-                                : [],
-                            new TextShape(Role.Tag, dx, dy + TextWidths.Line(NumberSize), text, NumberSize) { Bold = true, State = "halo" },
-                        ]
-                    ),
-                ];
-            }
-        );
+        on.Label(NumberRank, "run-numbers", places, chosen =>
+        {
+            var area = places[chosen].Area;
+            var (dx, dy) = (((area.X0 + area.X1) / 2) - x, ((area.Y0 + area.Y1) / 2) - y);
+            return
+            [
+                new AnchorShape(
+                    Role.Tag,
+                    at.X.InInches,
+                    at.Y.InInches,
+                    [
+                        .. Math.Abs(dx) + Math.Abs(dy) > 24
+                            ? new Shape[] { new PathShape(Role.Leader, [Step.From(0, 0), Step.To(dx, dy)]) }
+                            : [],
+                        new TextShape(Role.Tag, dx, dy + TextWidths.Line(NumberSize), text, NumberSize) { Bold = true, State = "halo" },
+                    ]
+                ),
+            ];
+        });
     }
 }

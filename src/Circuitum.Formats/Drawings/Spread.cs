@@ -8,12 +8,17 @@ internal static class Spread
     // Farther than this from its place a symbol would mislead.
     private const double Farthest = 18;
 
-    internal static void Apart(List<PlacedMark> marks)
+    /// <summary>Moves them.</summary>
+    /// <param name="marks">The symbols.</param>
+    /// <param name="fixed">What stands where it stands.</param>
+    internal static void Apart(List<PlacedMark> marks, IReadOnlyList<Area> @fixed)
     {
         var from = marks.ToDictionary(m => m, m => m.Shift);
         for (var round = 0; round < Rounds; round++)
         {
             var moved = false;
+            foreach (var (mark, area) in marks.SelectMany(m => @fixed.Where(f => f.Overlaps(m.Area)).Select(f => (m, f))))
+                moved |= Beside(mark, area, from);
             for (var i = 0; i < marks.Count; i++)
             {
                 for (var j = i + 1; j < marks.Count; j++)
@@ -21,8 +26,35 @@ internal static class Spread
             }
 
             if (!moved)
-                return;
+                break;
         }
+
+        // What the wall is too short for stands in a second row before it.
+        foreach (var mark in marks.Where(m => m.Into is not null))
+            Behind(mark, [.. marks.Where(m => m != mark).Select(m => m.Area), .. @fixed]);
+    }
+
+    private static void Behind(PlacedMark mark, List<Area> others)
+    {
+        const int Most = 3;
+        for (var row = 0; row < Most && others.Find(mark.Area.Overlaps) is { Wide: > 0 } over; row++)
+        {
+            var (x, y) = mark.Into!.Value;
+            var by =
+                Math.Abs(x) > Math.Abs(y)
+                    ? (x > 0 ? over.X1 - mark.Area.X0 : mark.Area.X1 - over.X0)
+                    : (y > 0 ? over.Y1 - mark.Area.Y0 : mark.Area.Y1 - over.Y0);
+            mark.Push(x * (by + 0.5), y * (by + 0.5));
+        }
+    }
+
+    private static bool Beside(PlacedMark mark, Area area, Dictionary<PlacedMark, (double X, double Y)> from)
+    {
+        var own = mark.Area;
+        var (dx, dy) = (mark.Middle.X - ((area.X0 + area.X1) / 2), mark.Middle.Y - ((area.Y0 + area.Y1) / 2));
+        var level = mark.Along is { } w ? Math.Abs(w.X) > Math.Abs(w.Y) : Math.Abs(dx) > Math.Abs(dy);
+        var by = level ? (dx >= 0 ? area.X1 - own.X0 : area.X0 - own.X1) : (dy >= 0 ? area.Y1 - own.Y0 : area.Y0 - own.Y1);
+        return Move(mark, by + (0.5 * Math.Sign(by)), level, from);
     }
 
     private static bool Push(PlacedMark one, PlacedMark other, Dictionary<PlacedMark, (double X, double Y)> from)

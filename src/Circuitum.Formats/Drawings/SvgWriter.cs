@@ -38,10 +38,7 @@ public static class SvgWriter
         var w = sheet.Writer;
         var e = drawing.Extent;
         w.WriteStartElement("svg", "http://www.w3.org/2000/svg");
-        w.WriteAttributeString(
-            "viewBox",
-            string.Create(CultureInfo.InvariantCulture, $"{e.X0:0.#} {e.Y0:0.#} {e.Wide:0.#} {e.Tall:0.#}")
-        );
+        w.WriteAttributeString("viewBox", string.Create(CultureInfo.InvariantCulture, $"{e.X0:0.#} {e.Y0:0.#} {e.Wide:0.#} {e.Tall:0.#}"));
         w.WriteAttributeString("class", drawing.Name);
         w.WriteAttributeString("role", "group");
         w.WriteAttributeString("aria-label", drawing.Label);
@@ -51,14 +48,11 @@ public static class SvgWriter
         if (styles.Length > 0)
             sheet.Part("styles", () => w.WriteElementString("style", styles));
         foreach (var layer in drawing.Layers)
-            sheet.Part(
-                layer.Key,
-                () =>
-                {
-                    foreach (var shape in layer.Shapes)
-                        Write(w, shape, 1 / drawing.Scale);
-                }
-            );
+            sheet.Part(layer.Key, () =>
+            {
+                foreach (var shape in layer.Shapes)
+                    Write(w, shape, 1 / drawing.Scale);
+            });
         return sheet.Done();
     }
 

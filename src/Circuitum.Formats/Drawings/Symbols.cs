@@ -78,7 +78,8 @@ internal static class Symbols
 
     private static PathShape Circle(double r) => new(Role.Symbol, [.. Step.Circle(0, 0, r)]) { State = "box" };
 
-    private static PathShape Square(double half) => new(Role.Symbol, [.. Step.Rectangle(Area.Around(0, 0, 2 * half, 2 * half))]) { State = "box" };
+    private static PathShape Square(double half) =>
+        new(Role.Symbol, [.. Step.Rectangle(Area.Around(0, 0, 2 * half, 2 * half))]) { State = "box" };
 
     private static PathShape Line(IEnumerable<Step> steps) => new(Role.Symbol, [.. steps]) { State = "line" };
 

@@ -1,0 +1,78 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Jobs;
+using Circuitum.Formats.Drawings;
+
+namespace Circuitum.Formats.Tests;
+
+/// <summary>Plans can be read: what is measured is the drawing itself, whole storeys as a screen of 1280 by 800 shows them.</summary>
+public class LegibilityTests
+{
+    private const double LeastLetter = 11;
+    private const double LeastDimension = 9;
+
+    private static readonly PlanStage[] Stages =
+    [
+        PlanStage.Rooms,
+        PlanStage.Boxes,
+        PlanStage.Circuits,
+        PlanStage.Runs,
+        PlanStage.Dimensioned,
+    ];
+
+    public static TheoryData<string> Demos => ["tamarack-row.json", "gull-cottage.json"];
+
+    [Theory]
+    [MemberData(nameof(Demos))]
+    public void In_the_demo_houses_no_text_lies_over_anything_at_any_stage_whatever_is_picked(string file)
+    {
+        var a = Analyzer.Analyze(Planner.PlanAll(JobFileTests.Demo(file)));
+        string[] picks =
+        [
+            "",
+            $"room:{a.Job.Rooms[0].Id}",
+            $"circuit:{a.Circuits[^1].Number}",
+            $"box:{a.Job.Decisions.Boxes[0].Id}",
+            .. a.Job.Openings.Take(2).Select(o => $"opening:{o.Id}"),
+        ];
+        picks.SelectMany(pick => Breaches(a, pick)).ShouldBeEmpty();
+        foreach (var room in a.Job.Rooms)
+        {
+            foreach (var stage in Stages)
+                Wrong(PlanComposer.Compose(a, new(room.Storey, stage, Only: room.Id))).ShouldBeEmpty($"{room.Id} {stage}");
+        }
+    }
+
+    [Fact]
+    public void In_300_made_up_houses_no_text_lies_over_anything()
+    {
+        var found = Enumerable
+            .Range(0, 300)
+            .AsParallel()
+            .AsOrdered()
+            .SelectMany(seed => Breaches(Analyzer.Analyze(Planner.PlanAll(GeneratedHouse.Make(seed))), "").Select(b => $"house {seed} {b}"))
+            .ToList();
+        found.ShouldBeEmpty($"{found.Count} in all");
+    }
+
+    private static IEnumerable<string> Breaches(JobAnalysis a, string pick) =>
+        from storey in a.Job.Storeys
+        from stage in Stages
+        from wrong in Wrong(PlanComposer.Compose(a, new PlanView(storey.Id, stage, pick)))
+        select $"{storey.Id} {stage} {pick}: {wrong}";
+
+    private static ImmutableArray<string> Wrong(Drawing drawing)
+    {
+        var plan = new DrawnPlan(drawing);
+        return
+        [
+            .. plan.TextsOverTexts,
+            .. plan.TextsOverSymbols,
+            .. plan
+                .Texts.Where(t =>
+                    t.Size < (t.What.StartsWith(nameof(Role.DimensionText), StringComparison.Ordinal) ? LeastDimension : LeastLetter)
+                )
+                .Select(t => $"{t.What} is {t.Size} px"),
+        ];
+    }
+}
