@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 
 namespace Circuitum.Formats;
@@ -25,6 +26,9 @@ public sealed record PlanView(
 {
     // What is left for the plan on a screen of 1280 by 800.
     private static readonly (double Wide, double Tall) Usual = (800, 560);
+
+    /// <summary>Shows just these rooms, those of one building of several on the lot; none shows the storey.</summary>
+    public ImmutableHashSet<string>? Among { get; init; }
 
     /// <summary>The size of the canvas in pixels for which labels find their places.</summary>
     public (double Wide, double Tall) Canvas { get; init; } = Usual;

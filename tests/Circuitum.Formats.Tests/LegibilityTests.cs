@@ -55,6 +55,29 @@ public class LegibilityTests
         found.ShouldBeEmpty($"{found.Count} in all");
     }
 
+    [Fact]
+    public void No_circuit_goes_without_its_number_and_few_rooms_without_their_name()
+    {
+        var (rooms, named) = (0, 0);
+        foreach (var seed in Enumerable.Range(0, 60))
+        {
+            var a = Analyzer.Analyze(Planner.PlanAll(GeneratedHouse.MakeWithShed(seed)));
+            foreach (var storey in a.Job.Storeys)
+            {
+                var drawing = PlanComposer.Compose(a, new(storey.Id, PlanStage.Circuits));
+                var texts = new DrawnPlan(drawing).Texts.Select(t => t.What).ToHashSet();
+                var here = a.Circuits.Where(c => c.Boxes.Any(b => a.House[b.Room].Room.Storey == storey.Id));
+                here.Select(c => $"{Role.Tag} {c.Number}").Where(t => !texts.Contains(t)).ShouldBeEmpty($"house {seed} {storey.Id}");
+                var names = drawing.Layers.Where(l => l.Key.StartsWith("name-", StringComparison.Ordinal)).ToList();
+                rooms += names.Count;
+                named += names.Count(l => l.Shapes.Length > 0);
+            }
+        }
+
+        // A name that finds no place in its room is told where the room fills the sheet.
+        ((double)named / rooms).ShouldBeGreaterThan(0.9);
+    }
+
     private static IEnumerable<string> Breaches(JobAnalysis a, string pick) =>
         from storey in a.Job.Storeys
         from stage in Stages

@@ -1,6 +1,5 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Geometry;
-using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Formats.Drawings;

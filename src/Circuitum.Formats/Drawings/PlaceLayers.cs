@@ -1,4 +1,3 @@
-using System.Globalization;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Jobs;
 

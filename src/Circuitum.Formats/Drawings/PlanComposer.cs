@@ -21,6 +21,7 @@ public static class PlanComposer
     {
         var rooms = a
             .House.Rooms.Where(r => r.Room.Storey == view.Storey && (view.Only.Length == 0 || Near(r, a.House[view.Only])))
+            .Where(r => view.Among?.Contains(r.Room.Id) != false)
             .ToImmutableArray();
         var under = view.Pictures.Length > 0 ? a.Job.Underlays.FirstOrDefault(u => u.Storey == view.Storey) : null;
         var plan = Plan(view.Only.Length == 0 ? rooms : [a.House[view.Only]], under);

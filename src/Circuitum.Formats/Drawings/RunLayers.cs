@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using Circuitum.Core.Analysis;
-using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Routing;
 

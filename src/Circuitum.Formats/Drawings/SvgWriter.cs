@@ -1,6 +1,5 @@
 using System.Globalization;
 using System.Xml;
-using Circuitum.Formats;
 
 namespace Circuitum.Formats.Drawings;
 

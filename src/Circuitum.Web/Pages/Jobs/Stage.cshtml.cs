@@ -1,11 +1,8 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
-using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Edits;
-using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Routing;
 using Circuitum.Formats;
 using Circuitum.Web.Stages;
 using Circuitum.Web.Work;
@@ -16,7 +13,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs;
 
 /// <summary>A stage of a job: the plan or the panel, the list, and the ticket of what is picked.</summary>
-public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : PageModel
+public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : PageModel
 {
     /// <summary>The job's id.</summary>
     [BindProperty(SupportsGet = true)]
@@ -49,6 +46,23 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
         set => field = value ?? "";
     } = "";
 
+    /// <summary>What of the storey is shown, as <see cref="Shown"/> names it.</summary>
+    [BindProperty(SupportsGet = true, Name = "show")]
+    public string ShowKey
+    {
+        get;
+        set => field = value ?? "";
+    } = "";
+
+    /// <summary>What one can choose on this storey.</summary>
+    public ImmutableArray<Shown> Views(Storey storey) => Shown.On(A, storey.Id, storey.Name);
+
+    /// <summary>What of the storey is shown.</summary>
+    public Shown Sight =>
+        Job.StoreyById(Storey) is { } storey
+            ? Shown.Of(A, Views(storey), ShowKey, Picked is { } picked ? RoomOf(picked) : null)
+            : new("", "", null);
+
     /// <summary>What is switched off to see the house without it, or empty.</summary>
     [BindProperty(SupportsGet = true)]
     public string Dark
@@ -75,26 +89,6 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     /// <summary>The document.</summary>
     public Job Job => A.Job;
 
-    /// <summary>What is picked, as a reference; none when nothing is.</summary>
-    public Subject? Picked => Subject.TryParse(Pick);
-
-    /// <summary>The picked box, room, circuit or appliance, where it is one.</summary>
-    public Box? PickedBox => IdOf(SubjectKind.Box) is { } id ? A.Boxes.GetValueOrDefault(id) : null;
-
-    /// <summary>The picked room.</summary>
-    public RoomShape? PickedRoom => IdOf(SubjectKind.Room) is { } id && Job.RoomById(id) is { } room ? A.House[room.Id] : null;
-
-    /// <summary>The picked circuit.</summary>
-    public CircuitAnalysis? PickedCircuit => Picked is { Kind: SubjectKind.Circuit, Number: { } n } ? A.CircuitByNumber(n) : null;
-
-    /// <summary>The picked cable, with its circuit.</summary>
-    public (CircuitAnalysis Circuit, CableSegment CableSegment)? PickedRun =>
-        Picked is { Kind: SubjectKind.Run } run
-        && A.CircuitOf(run.Id) is { } c
-        && c.Run.Cables.FirstOrDefault(h => h.To == run.Id && h.From == run.Part) is { } segment
-            ? (c, segment)
-            : null;
-
     /// <summary>What the last edit changed beside what it says, where cable is looked at and the state before is remembered.</summary>
     public ImmutableArray<Consequence> ConsequencesOfEdit =>
         Open is { Before: { } before, Stored.Undo: not null }
@@ -111,50 +105,18 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
             now.Decisions.Circuits.FirstOrDefault(n => n.Number == c.Number) is { } n && (n.First != c.First || n.Run != c.Run)
         );
 
-    /// <summary>The panel that is looked at: the picked one, that of the picked circuit, else the one at the service.</summary>
-    public PanelAnalysis? PickedPanel => A.PanelById(IdOf(SubjectKind.Panel) ?? PickedCircuit?.Panel);
-
-    /// <summary>The picked appliance.</summary>
-    public ApplianceFacts? PickedAppliance =>
-        IdOf(SubjectKind.Appliance) is { } id && Job.ApplianceById(id) is { } x ? ApplianceFacts.Of(x) : null;
-
-    /// <summary>The picked wall.</summary>
-    public (RoomShape Shape, int Wall)? PickedWall =>
-        Picked is { Kind: SubjectKind.Wall, Number: { } n } wall && Job.RoomById(wall.Id) is { } room && n < room.Outline.Length
-            ? (A.House[room.Id], n)
-            : null;
-
-    /// <summary>The picked opening, seen in the room on whose wall it is given.</summary>
-    public (RoomShape Shape, Opening Opening)? PickedOpening =>
-        IdOf(SubjectKind.Opening) is { } id && Job.Openings.FirstOrDefault(o => o.Id == id) is { } o ? (A.House[o.Room], o) : null;
-
-    /// <summary>The picked counter, fixture or appliance: its room and place.</summary>
-    public (string Room, Spot Spot, string Name)? PickedThing =>
-        Picked switch
-        {
-            { Kind: SubjectKind.Counter, Id: var id } when Job.Counters.FirstOrDefault(c => c.Id == id) is { } c => (
-                c.Room,
-                c.Spot,
-                c.Spot.Wall is null ? "island" : "counter"
-            ),
-            { Kind: SubjectKind.Fixture, Id: var id } when Job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f => (
-                f.Room,
-                f.Spot,
-                Words.Of(f.Kind)
-            ),
-            { Kind: SubjectKind.Appliance, Id: var id } when Job.ApplianceById(id) is { } x => (x.Room, x.Spot, ApplianceFacts.Of(x).Name),
-            _ => null,
-        };
-
-    /// <summary>The picked wish.</summary>
-    public Wish? PickedWish => IdOf(SubjectKind.Wish) is { } id ? Job.Wishes.FirstOrDefault(w => w.Id == id) : null;
-
     /// <summary>The picture under the shown storey.</summary>
     public Underlay? Under => Job.Underlays.FirstOrDefault(u => u.Storey == Storey);
 
     /// <summary>Address of this stage with something picked.</summary>
-    public string Link(string pick, string? stage = null, string? storey = null) =>
-        $"/jobs/{Id}/{stage ?? Stage}?pick={Uri.EscapeDataString(pick)}&storey={Uri.EscapeDataString(storey ?? StoreyOf(pick) ?? Storey)}";
+    public string Link(string pick, string? stage = null, string? storey = null, string? show = null)
+    {
+        var to = storey ?? StoreyOf(pick) ?? Storey;
+        var sight = show
+            ?? (to == Storey && Shown.Stays(ShowKey, Subject.TryParse(pick) is { } thing ? RoomOf(thing) : null) ? ShowKey : "");
+        return $"/jobs/{Id}/{stage ?? Stage}?pick={Uri.EscapeDataString(pick)}&storey={Uri.EscapeDataString(to)}"
+            + (sight.Length > 0 ? $"&show={Uri.EscapeDataString(sight)}" : "");
+    }
 
     /// <summary>The plan as SVG: the whole of it, or for an edit the parts that changed.</summary>
     public string Plan { get; private set; } = "";
@@ -241,12 +203,18 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
     private void DrawPlan()
     {
         var pictures = Under is { } under && Open.Pictures.Contains(under.Picture) ? $"/jobs/{Id}/pictures/" : "";
-        var view = new PlanView(Storey, At.Plan!.Value, Pick, Pictures: pictures, Without: Without);
+        var sight = Sight;
+        var view = new PlanView(Storey, At.Plan!.Value, Pick, Pictures: pictures, Only: sight.Only, Without: Without)
+        {
+            Among = sight.Rooms,
+            Canvas = Shown.Canvas(Request.Cookies["canvas"]),
+            Zoom = Shown.Zoom(Request.Headers["X-Zoom"]),
+        };
         var shown = Request.IsHtmx() ? Uri.UnescapeDataString(Request.Headers["X-Drawn"].ToString()) : "";
         (Plan, var part) = drawn.Answer(
             Id,
             shown,
-            $"{Open.Stored.Stamp}|{Stage}|{Storey}|{Pick}{(Dark.Length > 0 ? $"|{Dark}" : "")}",
+            $"{Open.Stored.Stamp}|{Stage}|{Storey}|{Pick}|{ShowKey}{(Dark.Length > 0 ? $"|{Dark}" : "")}",
             PlanSvg.Parts(A, view)
         );
         if (part)
@@ -265,32 +233,5 @@ public sealed class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : Pa
         if (Job.StoreyById(Storey) is null)
             Storey = StoreyOf(Pick) ?? Job.Storeys.FirstOrDefault()?.Id ?? "";
         return true;
-    }
-
-    private string? IdOf(SubjectKind kind) => Picked is { } picked && picked.Kind == kind ? picked.Id : null;
-
-    private string? StoreyOf(string pick) =>
-        Subject.TryParse(pick) switch
-        {
-            null => null,
-            { Kind: SubjectKind.Storey, Id: var id } => Job.StoreyById(id)?.Id,
-            { } subject => Job.RoomById(RoomOf(subject))?.Storey,
-        };
-
-    private string? RoomOf(Subject subject)
-    {
-        var id = subject.Id;
-        return subject.Kind switch
-        {
-            SubjectKind.Room or SubjectKind.Wall => id,
-            SubjectKind.Box or SubjectKind.Run => A.Boxes.GetValueOrDefault(id)?.Room,
-            SubjectKind.Opening => Job.Openings.FirstOrDefault(o => o.Id == id)?.Room,
-            SubjectKind.Wish => Job.Wishes.FirstOrDefault(w => w.Id == id)?.Room,
-            SubjectKind.Counter => Job.Counters.FirstOrDefault(c => c.Id == id)?.Room,
-            SubjectKind.Fixture => Job.Fixtures.FirstOrDefault(f => f.Id == id)?.Room,
-            SubjectKind.Appliance => Job.ApplianceById(id)?.Room,
-            SubjectKind.Circuit when subject.Number is { } n => A.CircuitByNumber(n)?.Boxes.FirstOrDefault()?.Room,
-            _ => null,
-        };
     }
 }

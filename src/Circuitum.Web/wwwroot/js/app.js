@@ -8,7 +8,7 @@ import { drawingKey } from './room.js';
 import './patch.js';
 import './planning.js';
 import { runsHand } from './runs.js';
-import { forgetFrame, settleView, zoom } from './view.js';
+import { forgetFrame, settleView, tellCanvas, zoom } from './view.js';
 
 // In this order they are asked for what the pointer went down on.
 hands(lassoHand, circuitsHand, runsHand, draftHand);
@@ -87,6 +87,8 @@ document.addEventListener('keydown', e => {
     '=': () => zoom(1.25),
     '-': () => zoom(0.8),
     0: () => zoom(0),
+    // The picked room fills the sheet, and again shows the storey.
+    f: () => (work().dataset.show.startsWith('room:') ? visit(pick, stage, '') : pick.startsWith('room:') && visit(pick, stage, pick)),
     v: () => tool(''),
     w: () => tool('room'),
     d: () => tool('opening:hinged'),
@@ -118,8 +120,9 @@ document.addEventListener('keydown', e => {
 
 function settle() {
   if (!work()?.dataset.storey) return;
-  const { job, storey, stage, pick } = work().dataset;
-  if (memory.job !== job || memory.storey !== storey) Object.assign(memory, { job, storey, zoom: 1, x: 0, y: 0 });
+  const { job, storey, stage, pick, show } = work().dataset;
+  if (memory.job !== job || memory.storey !== storey || memory.show !== show)
+    Object.assign(memory, { job, storey, show, zoom: 1, x: 0, y: 0 });
   if (memory.stage !== stage) {
     Object.assign(memory, { stage, tool: '' });
     forgetFrame();
@@ -135,6 +138,12 @@ document.addEventListener('circuitum:patched', settle);
 window.addEventListener('resize', () => {
   forgetFrame();
   settle();
+  tellCanvas();
+});
+// Two clicks on a floor: that room fills the sheet.
+document.addEventListener('dblclick', e => {
+  const floor = e.target.closest?.('.plan .floor');
+  if (floor && !memory.tool && !work().dataset.show.startsWith('room:')) visit(floor.dataset.pick, work().dataset.stage, floor.dataset.pick);
 });
 // What was done stays in its form: nothing has to be typed or dragged again when the program is back. An edit that did
 // arrive, its answer lost, is known by its form and not made twice.
@@ -155,6 +164,7 @@ for (const lost of ['htmx:sendError', 'htmx:timeout']) {
   );
 }
 settle();
+tellCanvas();
 // Keys work from here on.
 document.documentElement.dataset.ready = '';
 

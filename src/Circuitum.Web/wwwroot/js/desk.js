@@ -1,7 +1,7 @@
 // What every part of the page uses: sending an edit, going somewhere, and what is remembered between answers.
 export const work = () => document.getElementById('work');
 export const plan = () => document.querySelector('.plan');
-export const memory = { job: '', storey: '', stage: '', tool: '', zoom: 1, x: 0, y: 0 };
+export const memory = { job: '', storey: '', show: '', stage: '', tool: '', zoom: 1, x: 0, y: 0 };
 
 // Every edit goes through the same form that works without a script.
 export function send(fields) {
@@ -15,13 +15,15 @@ export function send(fields) {
   form.requestSubmit();
 }
 
-export function address(pick, stage) {
-  const { job, storey, stage: here } = work().dataset;
-  return `/jobs/${job}/${stage ?? here}?pick=${encodeURIComponent(pick)}&storey=${encodeURIComponent(storey)}`;
+export function address(pick, stage, sight) {
+  const { job, storey, stage: here, show } = work().dataset;
+  const shown = sight ?? show;
+  const part = shown ? `&show=${encodeURIComponent(shown)}` : '';
+  return `/jobs/${job}/${stage ?? here}?pick=${encodeURIComponent(pick)}&storey=${encodeURIComponent(storey)}${part}`;
 }
 
-export function visit(pick, stage) {
-  const url = address(pick, stage);
+export function visit(pick, stage, sight) {
+  const url = address(pick, stage, sight);
   return htmx.ajax('GET', url, { target: '#work', swap: 'outerHTML' });
 }
 

@@ -2,12 +2,15 @@
 // the drawing stays as it is, so the browser lays out and paints little.
 import { Idiomorph } from '../lib/idiomorph.esm.js';
 import { plan, work } from './desk.js';
+import { zoomStep } from './view.js';
 
 // What this page shows; the program answers with parts only when it remembers just this.
 document.addEventListener('htmx:configRequest', e => {
   if (!work() || !plan()) return;
-  const { stamp, stage, storey, pick } = work().dataset;
-  e.detail.headers['X-Drawn'] = encodeURIComponent([stamp, stage, storey, pick].join('|'));
+  const { stamp, stage, storey, pick, show } = work().dataset;
+  e.detail.headers['X-Drawn'] = encodeURIComponent([stamp, stage, storey, pick, show].join('|'));
+  // How large the plan is shown: more is told where there is more room.
+  e.detail.headers['X-Zoom'] = String(zoomStep());
 });
 
 function patchPlan(from) {

@@ -1,6 +1,6 @@
 // Zoom and pan. While the hand moves, the drawn picture is only shifted and scaled by the compositor; when it rests, the
 // drawing is made anew at that scale, sharp again.
-import { memory, plan } from './desk.js';
+import { memory, plan, visit, work } from './desk.js';
 
 let resting = 0;
 const shown = { zoom: 1, x: 0, y: 0 };
@@ -35,6 +35,28 @@ export function settleView() {
   keep(svg, '--px', (scale(svg) / memory.zoom).toFixed(4));
 }
 
+// Labels find their places for the size in which the plan is shown: the program is told that of this page, and how far it is zoomed in,
+// in steps. Between them everything keeps its size and has more room.
+const steps = [1, 1.6, 2.5, 4, 6.3, 10];
+let composed = 1;
+export const zoomStep = () => (composed = steps.findLast(s => s <= Math.max(1, memory.zoom) + 0.01));
+
+export function tellCanvas() {
+  const canvas = plan()?.parentElement;
+  if (!canvas) return;
+  const [wide, tall] = [canvas.clientWidth, canvas.clientHeight];
+  const told = document.cookie.match(/(?:^|; )canvas=(\d+)x(\d+)/)?.slice(1).map(Number) ?? [800, 560];
+  const same = [wide, tall].every((n, i) => Math.abs(n - told[i]) <= 0.05 * told[i]);
+  if (same || wide < 100 || tall < 100) return;
+  document.cookie = `canvas=${wide}x${tall}; path=/; max-age=31536000; samesite=strict`;
+  visit(work().dataset.pick);
+}
+
+function tellZoom() {
+  const before = composed;
+  if (plan() && zoomStep() !== before) visit(work().dataset.pick);
+}
+
 function keep(svg, name, value) {
   if (svg.style.getPropertyValue(name) !== value) svg.style.setProperty(name, value);
 }
@@ -51,7 +73,10 @@ function move() {
     ny = memory.y + h / memory.zoom / 2;
   svg.style.transform = `translate(${((cx - nx) * memory.zoom) / unit}px, ${((cy - ny) * memory.zoom) / unit}px) scale(${ratio})`;
   clearTimeout(resting);
-  resting = setTimeout(settleView, 160);
+  resting = setTimeout(() => {
+    settleView();
+    tellZoom();
+  }, 160);
 }
 
 export function rest() {

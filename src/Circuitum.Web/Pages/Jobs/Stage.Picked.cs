@@ -1,0 +1,97 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Routing;
+using Circuitum.Web.Work;
+
+namespace Circuitum.Web.Pages.Jobs;
+
+// What is picked, as the thing that it is.
+public sealed partial class StageModel
+{
+    /// <summary>What is picked, as a reference; none when nothing is.</summary>
+    public Subject? Picked => Subject.TryParse(Pick);
+
+    /// <summary>The picked box, room, circuit or appliance, where it is one.</summary>
+    public Box? PickedBox => IdOf(SubjectKind.Box) is { } id ? A.Boxes.GetValueOrDefault(id) : null;
+
+    /// <summary>The picked room.</summary>
+    public RoomShape? PickedRoom => IdOf(SubjectKind.Room) is { } id && Job.RoomById(id) is { } room ? A.House[room.Id] : null;
+
+    /// <summary>The picked circuit.</summary>
+    public CircuitAnalysis? PickedCircuit => Picked is { Kind: SubjectKind.Circuit, Number: { } n } ? A.CircuitByNumber(n) : null;
+
+    /// <summary>The picked cable, with its circuit.</summary>
+    public (CircuitAnalysis Circuit, CableSegment CableSegment)? PickedRun =>
+        Picked is { Kind: SubjectKind.Run } run
+        && A.CircuitOf(run.Id) is { } c
+        && c.Run.Cables.FirstOrDefault(h => h.To == run.Id && h.From == run.Part) is { } segment
+            ? (c, segment)
+            : null;
+
+    /// <summary>The panel that is looked at: the picked one, that of the picked circuit, else the one at the service.</summary>
+    public PanelAnalysis? PickedPanel => A.PanelById(IdOf(SubjectKind.Panel) ?? PickedCircuit?.Panel);
+
+    /// <summary>The picked appliance.</summary>
+    public ApplianceFacts? PickedAppliance =>
+        IdOf(SubjectKind.Appliance) is { } id && Job.ApplianceById(id) is { } x ? ApplianceFacts.Of(x) : null;
+
+    /// <summary>The picked wall.</summary>
+    public (RoomShape Shape, int Wall)? PickedWall =>
+        Picked is { Kind: SubjectKind.Wall, Number: { } n } wall && Job.RoomById(wall.Id) is { } room && n < room.Outline.Length
+            ? (A.House[room.Id], n)
+            : null;
+
+    /// <summary>The picked opening, seen in the room on whose wall it is given.</summary>
+    public (RoomShape Shape, Opening Opening)? PickedOpening =>
+        IdOf(SubjectKind.Opening) is { } id && Job.Openings.FirstOrDefault(o => o.Id == id) is { } o ? (A.House[o.Room], o) : null;
+
+    /// <summary>The picked counter, fixture or appliance: its room and place.</summary>
+    public (string Room, Spot Spot, string Name)? PickedThing =>
+        Picked switch
+        {
+            { Kind: SubjectKind.Counter, Id: var id } when Job.Counters.FirstOrDefault(c => c.Id == id) is { } c => (
+                c.Room,
+                c.Spot,
+                c.Spot.Wall is null ? "island" : "counter"
+            ),
+            { Kind: SubjectKind.Fixture, Id: var id } when Job.Fixtures.FirstOrDefault(c => c.Id == id) is { } f => (
+                f.Room,
+                f.Spot,
+                Words.Of(f.Kind)
+            ),
+            { Kind: SubjectKind.Appliance, Id: var id } when Job.ApplianceById(id) is { } x => (x.Room, x.Spot, ApplianceFacts.Of(x).Name),
+            _ => null,
+        };
+
+    /// <summary>The picked wish.</summary>
+    public Wish? PickedWish => IdOf(SubjectKind.Wish) is { } id ? Job.Wishes.FirstOrDefault(w => w.Id == id) : null;
+
+    private string? IdOf(SubjectKind kind) => Picked is { } picked && picked.Kind == kind ? picked.Id : null;
+
+    private string? StoreyOf(string pick) =>
+        Subject.TryParse(pick) switch
+        {
+            null => null,
+            { Kind: SubjectKind.Storey, Id: var id } => Job.StoreyById(id)?.Id,
+            { } subject => Job.RoomById(RoomOf(subject))?.Storey,
+        };
+
+    private string? RoomOf(Subject subject)
+    {
+        var id = subject.Id;
+        return subject.Kind switch
+        {
+            SubjectKind.Room or SubjectKind.Wall => id,
+            SubjectKind.Box or SubjectKind.Run => A.Boxes.GetValueOrDefault(id)?.Room,
+            SubjectKind.Opening => Job.Openings.FirstOrDefault(o => o.Id == id)?.Room,
+            SubjectKind.Wish => Job.Wishes.FirstOrDefault(w => w.Id == id)?.Room,
+            SubjectKind.Counter => Job.Counters.FirstOrDefault(c => c.Id == id)?.Room,
+            SubjectKind.Fixture => Job.Fixtures.FirstOrDefault(f => f.Id == id)?.Room,
+            SubjectKind.Appliance => Job.ApplianceById(id)?.Room,
+            SubjectKind.Circuit when subject.Number is { } n => A.CircuitByNumber(n)?.Boxes.FirstOrDefault()?.Room,
+            _ => null,
+        };
+    }
+}
