@@ -27,7 +27,7 @@ test('three storeys: one by mouse, one by keyboard, one from a drawing that come
   await edited(page, () => dragTo(page, [158, 10], [290, 130]));
   await expect(page.locator('.list')).toContainText('12\'-0" x 10\'-0"');
   await page.locator('#tool').selectOption('opening:hinged');
-  const [x] = (await page.locator('[data-drag="wall:room-1:1"]').getAttribute('x1')).split(' ').map(Number);
+  const [x] = (await page.locator('[data-drag="wall:room-1:1"]').getAttribute('d')).match(/-?[\d.]+/g).map(Number);
   await edited(page, () => clickAt(page, x, 70));
   await expect(page.locator('.ticket h2')).toHaveText('Door to Room 2');
   await page.locator('#tool').selectOption('opening:window');

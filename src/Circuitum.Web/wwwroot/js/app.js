@@ -143,7 +143,7 @@ window.addEventListener('resize', () => {
 // Two clicks on a floor: that room fills the sheet.
 document.addEventListener('dblclick', e => {
   const floor = e.target.closest?.('.plan .floor');
-  if (floor && !memory.tool && !work().dataset.show.startsWith('room:')) visit(floor.dataset.pick, work().dataset.stage, floor.dataset.pick);
+  if (floor && !memory.tool && work()?.dataset.show === '') visit(floor.dataset.pick, work().dataset.stage, floor.dataset.pick);
 });
 // What was done stays in its form: nothing has to be typed or dragged again when the program is back. An edit that did
 // arrive, its answer lost, is known by its form and not made twice.

@@ -186,9 +186,9 @@ function drop(e, d) {
     const to = mark.dataset.axis === 'n' ? [x, y] : [wallTo(mark, dx, 'x'), wallTo(mark, dy, 'y')];
     send({ do: 'move-wall', room, wall, x: to[0], y: to[1], alone: e.shiftKey ? 'on' : '' });
   } else {
-    // The thing was taken somewhere along its width; what counts is where its middle goes.
+    // The thing was taken somewhere along its width; what counts is where its middle goes. A mark is not to scale: it goes to the hand.
     const box = mark.getBBox();
-    const [cx, cy] = mark.matches('.wish') ? d.at : [box.x + box.width / 2, box.y + box.height / 2];
+    const [cx, cy] = mark.matches('g') ? d.at : [box.x + box.width / 2, box.y + box.height / 2];
     send({ do: 'move-thing', thing: mark.dataset.drag, x: cx + x - d.at[0], y: cy + y - d.at[1] });
   }
 }

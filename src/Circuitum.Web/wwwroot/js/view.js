@@ -42,10 +42,13 @@ let composed = 1;
 export const zoomStep = () => (composed = steps.findLast(s => s <= Math.max(1, memory.zoom) + 0.01));
 
 export function tellCanvas() {
-  const canvas = plan()?.parentElement;
-  if (!canvas) return;
+  const canvas = plan()?.closest('.canvas');
+  if (!canvas || !work()?.dataset.storey) return;
   const [wide, tall] = [canvas.clientWidth, canvas.clientHeight];
-  const told = document.cookie.match(/(?:^|; )canvas=(\d+)x(\d+)/)?.slice(1).map(Number) ?? [800, 560];
+  const told = document.cookie
+    .match(/(?:^|; )canvas=(\d+)x(\d+)/)
+    ?.slice(1)
+    .map(Number) ?? [800, 560];
   const same = [wide, tall].every((n, i) => Math.abs(n - told[i]) <= 0.05 * told[i]);
   if (same || wide < 100 || tall < 100) return;
   document.cookie = `canvas=${wide}x${tall}; path=/; max-age=31536000; samesite=strict`;
@@ -54,7 +57,7 @@ export function tellCanvas() {
 
 function tellZoom() {
   const before = composed;
-  if (plan() && zoomStep() !== before) visit(work().dataset.pick);
+  if (work()?.dataset.storey && zoomStep() !== before) visit(work().dataset.pick);
 }
 
 function keep(svg, name, value) {
