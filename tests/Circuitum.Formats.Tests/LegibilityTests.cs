@@ -62,12 +62,13 @@ public class LegibilityTests
         foreach (var seed in Enumerable.Range(0, 60))
         {
             var a = Analyzer.Analyze(Planner.PlanAll(GeneratedHouse.MakeWithShed(seed)));
-            foreach (var storey in a.Job.Storeys)
+            foreach (var (storey, among) in Buildings(a))
             {
-                var drawing = PlanComposer.Compose(a, new(storey.Id, PlanStage.Circuits));
+                var drawing = PlanComposer.Compose(a, new PlanView(storey, PlanStage.Circuits) { Among = among });
                 var texts = new DrawnPlan(drawing).Texts.Select(t => t.What).ToHashSet();
-                var here = a.Circuits.Where(c => c.Boxes.Any(b => a.House[b.Room].Room.Storey == storey.Id));
-                here.Select(c => $"{Role.Tag} {c.Number}").Where(t => !texts.Contains(t)).ShouldBeEmpty($"house {seed} {storey.Id}");
+                var here = a.Circuits.Where(c => c.Boxes.Any(b => among.Contains(b.Room) && a.House[b.Room].Room.Storey == storey));
+                here.Select(c => $"{Role.Tag} {c.Number}").Where(t => !texts.Contains(t)).ShouldBeEmpty($"house {seed} {storey}");
+                Wrong(drawing).ShouldBeEmpty($"house {seed} {storey}");
                 var names = drawing.Layers.Where(l => l.Key.StartsWith("name-", StringComparison.Ordinal)).ToList();
                 rooms += names.Count;
                 named += names.Count(l => l.Shapes.Length > 0);
@@ -77,6 +78,12 @@ public class LegibilityTests
         // A name that finds no place in its room is told where the room fills the sheet.
         ((double)named / rooms).ShouldBeGreaterThan(0.9);
     }
+
+    // Each building of each storey, as the page shows them.
+    private static IEnumerable<(string Storey, ImmutableHashSet<string> Among)> Buildings(JobAnalysis a) =>
+        from storey in a.Job.Storeys
+        from building in a.Job.Rooms.Where(r => r.Storey == storey.Id).Select(r => a.House.BuildingOf(r.Id)).Distinct()
+        select (storey.Id, building);
 
     private static IEnumerable<string> Breaches(JobAnalysis a, string pick) =>
         from storey in a.Job.Storeys

@@ -216,7 +216,7 @@ internal static class CircuitLayers
     private static IEnumerable<(double X, double Y, double Cost)> Around(PlacedMark mark, double wide, double tall)
     {
         var (x, y) = mark.Middle;
-        foreach (var (ring, gap) in new[] { 1.5, 7, 14, 24, 38 }.Select((g, i) => (i, g)))
+        foreach (var (ring, gap) in new[] { 1.5, 7, 14, 24, 38, 56, 78, 104 }.Select((g, i) => (i, g)))
         {
             var (dx, dy) = (((mark.Symbol.Wide + wide) / 2) + gap, ((mark.Symbol.Tall + tall) / 2) + gap);
             (double X, double Y)[] sides =
