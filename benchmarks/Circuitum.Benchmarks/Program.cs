@@ -8,8 +8,8 @@ using Circuitum.Core.Planning;
 using Circuitum.Core.Review;
 using Circuitum.Formats;
 
-if (args is ["quick", ..])
-    House.Quick();
+if (args is ["quick", .. var only])
+    House.Quick(string.Join(' ', only));
 else if (args is ["planner", .. var rooms])
     Circuitum.Benchmarks.PlannerCurve.Run([.. rooms.Select(int.Parse)]);
 else if (args is ["solver-files", var folder])
@@ -32,6 +32,7 @@ public class House
     private readonly Job rooms = Demo();
     private readonly Job planned = Planner.PlanAll(Demo());
     private readonly Circuitum.Core.Analysis.JobAnalysis plannedAnalysis = Analyzer.Analyze(Planner.PlanAll(Demo()));
+    private readonly Circuitum.Core.Analysis.JobAnalysis manyBoxes = Analyzer.Analyze(Planner.PlanAll(BigHouse.Make()));
     private readonly Job oneMore = new Circuitum.Core.Commands.AddBox(
         BoxKind.Receptacle,
         "living",
@@ -61,6 +62,22 @@ public class House
 
     [Benchmark]
     public int WriteBig() => JobFile.Write(big).Length;
+
+    [Benchmark]
+    public int DrawBoxes() => Draw(plannedAnalysis, PlanStage.Boxes);
+
+    // The labels of circuits have the most to go around.
+    [Benchmark]
+    public int DrawCircuits() => Draw(plannedAnalysis, PlanStage.Circuits);
+
+    [Benchmark]
+    public int DrawRuns() => Draw(plannedAnalysis, PlanStage.Runs);
+
+    // A storey of as many boxes as a large house has.
+    [Benchmark]
+    public int DrawManyBoxes() => Draw(manyBoxes, PlanStage.Circuits);
+
+    private static int Draw(Circuitum.Core.Analysis.JobAnalysis a, PlanStage stage) => PlanSvg.Draw(a, new PlanView("first", stage)).Length;
 
     [Benchmark]
     public int DrawBig() => PlanSvg.Draw(bigAnalysis, new PlanView("first", PlanStage.Rooms)).Length;
@@ -99,9 +116,9 @@ public class House
 
     /// <summary>
     /// Medians of 200 runs after 50 to warm up, in one process, each also as a multiple of writing the job, measured in the same
-    /// run: the multiple stays what it is on a slow or busy machine.
+    /// run: the multiple stays what it is on a slow or busy machine. Only those whose name begins as told, or all.
     /// </summary>
-    internal static void Quick()
+    internal static void Quick(string only)
     {
         var house = new House();
         var unit = 0.0;
@@ -120,9 +137,15 @@ public class House
                 ("big check", house.CheckBig),
                 ("big write", house.WriteBig),
                 ("big draw", house.DrawBig),
+                ("draw boxes", house.DrawBoxes),
+                ("draw circuits", house.DrawCircuits),
+                ("draw runs", house.DrawRuns),
+                ("draw 400 boxes", house.DrawManyBoxes),
             }
         )
         {
+            if (unit > 0 && !name.StartsWith(only, StringComparison.Ordinal))
+                continue;
             for (var i = 0; i < 50; i++)
                 work();
             var times = Enumerable

@@ -16,6 +16,7 @@ internal static class CircuitLayers
     private const double TagPad = 3.5;
     private const double ArrowLong = 20;
     private const int TagRank = 10;
+    private const int NearPlaces = 24;
 
     internal static void Wiring(Composition on, List<PlacedMark> marks, Pencils pencils)
     {
@@ -36,7 +37,7 @@ internal static class CircuitLayers
                 if (s.From is null && c.Number == only)
                     on.Add("runs", Way(on, s, "picked"));
                 if (s.From is { } from && byBox.TryGetValue(from, out var one) && byBox.TryGetValue(s.To, out var other))
-                    on.Add("runs", Link(on, marks, one, other, c, pencils, only));
+                    on.Add("runs", Link(on, one, other, c, pencils, only));
             }
         }
     }
@@ -78,21 +79,13 @@ internal static class CircuitLayers
     }
 
     // Of a few bows the one that comes over the fewest symbols.
-    private static PathShape Link(
-        Composition on,
-        List<PlacedMark> marks,
-        PlacedMark one,
-        PlacedMark other,
-        CircuitAnalysis c,
-        Pencils pencils,
-        int? only
-    )
+    private static PathShape Link(Composition on, PlacedMark one, PlacedMark other, CircuitAnalysis c, Pencils pencils, int? only)
     {
         var ((x0, y0), (x1, y1)) = (one.Middle, other.Middle);
         var (dx, dy) = (x1 - x0, y1 - y0);
         var best = new[] { 0.06, -0.06, 0.16, -0.16, 0.28, -0.28 }
             .Select(bend => (X: ((x0 + x1) / 2) - (dy * bend), Y: ((y0 + y1) / 2) + (dx * bend)))
-            .MinBy(b => Samples(b).Sum(p => marks.Count(m => m != one && m != other && m.Area.Overlaps(Area.Around(p.X, p.Y, 4, 4)))));
+            .MinBy(b => Samples(b).Count(Crosses));
         foreach (var (x, y) in Samples(best))
             on.Placer.Worsen(Area.Around(x, y, 7, 7), 2);
         return new(
@@ -106,6 +99,12 @@ internal static class CircuitLayers
                 : only == c.Number ? "picked"
                 : "faint",
         };
+
+        bool Crosses((double X, double Y) p)
+        {
+            var there = Area.Around(p.X, p.Y, 4, 4);
+            return !one.Area.Overlaps(there) && !other.Area.Overlaps(there) && !on.Placer.Free(there);
+        }
 
         IEnumerable<(double X, double Y)> Samples((double X, double Y) bend)
         {
@@ -162,7 +161,8 @@ internal static class CircuitLayers
         var places = new List<(Candidate At, PlacedMark Mark)>();
         foreach (var (mark, i) in marks.Select((m, i) => (m, i)))
         {
-            foreach (var (x, y, cost) in Around(mark, wide, tall))
+            // Far places only for the first of them: they are all the same to who reads.
+            foreach (var (x, y, cost) in Around(mark, wide, tall).Take(i < 2 ? int.MaxValue : NearPlaces))
             {
                 var area = Area.Around(x, y, wide, tall);
                 var outside = mark.Room.Contains(new(Length.Inches(x / on.Scale), Length.Inches(y / on.Scale))) != !mark.Box.Outside;

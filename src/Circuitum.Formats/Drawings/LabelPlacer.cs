@@ -13,49 +13,90 @@ internal readonly record struct Candidate(Area Area, double Cost);
 /// </summary>
 internal sealed class LabelPlacer
 {
-    private const double Cell = 48;
     private const int Rounds = 3;
 
-    private readonly Dictionary<(int, int), List<Area>> blocked = [];
-    private readonly Dictionary<(int, int), List<(Area Area, double Cost)>> worse = [];
+    private readonly AreaGrid blocked = new();
+    private readonly AreaGrid worse = new();
+    private readonly List<double> costs = [];
+    private readonly List<int> near = [];
 
     /// <summary>What no label may cover.</summary>
-    internal void Block(Area area) => Put(blocked, area, area);
+    internal void Block(Area area) => blocked.Add(area);
 
     /// <summary>What a label had better not cover.</summary>
-    internal void Worsen(Area area, double cost) => Put(worse, area, (area, cost));
+    internal void Worsen(Area area, double cost)
+    {
+        worse.Add(area);
+        costs.Add(cost);
+    }
 
     /// <summary>Whether an area covers nothing that may not be covered.</summary>
-    internal bool Free(Area area) => !Near(blocked, area).Any(area.Overlaps);
+    internal bool Free(Area area) => !blocked.Hits(area);
 
     /// <summary>Which candidate each label takes, or -1 for one that finds no place.</summary>
     /// <param name="labels">The candidates of each label; earlier labels choose first.</param>
     internal int[] Place(IReadOnlyList<ImmutableArray<Candidate>> labels)
     {
-        var open = labels.Select(Priced).ToArray();
-        var taken = Enumerable.Repeat(-1, labels.Count).ToArray();
-        var there = new Dictionary<(int, int), List<(Area Area, int Label)>>();
-        for (var i = 0; i < open.Length; i++)
-            Choose(i, null);
-        for (var round = 0; round < Rounds && taken.Contains(-1); round++)
+        var placing = new Placing(this, labels);
+        placing.Run();
+        return placing.Taken;
+    }
+
+    private double Price(Candidate candidate)
+    {
+        worse.Over(candidate.Area, near);
+        var cost = candidate.Cost;
+        foreach (var number in near)
+            cost += costs[number];
+        return cost;
+    }
+
+    /// <summary>One placement.</summary>
+    private sealed class Placing(LabelPlacer placer, IReadOnlyList<ImmutableArray<Candidate>> labels)
+    {
+        private readonly AreaGrid there = new();
+        private readonly List<int> owner = [];
+        private readonly int[] number = new int[labels.Count];
+        private readonly List<(int At, Area Area)>[] open = new List<(int, Area)>[labels.Count];
+        private readonly List<int> over = [];
+
+        internal int[] Taken { get; } = [.. Enumerable.Repeat(-1, labels.Count)];
+
+        internal void Run()
         {
             for (var i = 0; i < open.Length; i++)
             {
-                if (taken[i] < 0)
-                    PushAside(i);
+                open[i] = Sorted(labels[i]);
+                Choose(i, null);
+            }
+
+            for (var round = 0; round < Rounds && Taken.Contains(-1); round++)
+            {
+                for (var i = 0; i < open.Length; i++)
+                {
+                    if (Taken[i] < 0)
+                        PushAside(i);
+                }
             }
         }
 
-        return taken;
-
-        IEnumerable<int> Over(Area area, int self) =>
-            Near(there, area).Where(o => o.Label != self && o.Area.Overlaps(area)).Select(o => o.Label).Distinct();
-
-        bool Choose(int label, Area? without)
+        private List<(int At, Area Area)> Sorted(ImmutableArray<Candidate> candidates)
         {
-            foreach (var (at, area, _) in open[label])
+            var free = new List<(int At, Area Area, double Cost)>(candidates.Length);
+            for (var i = 0; i < candidates.Length; i++)
             {
-                if ((without is { } w && w.Overlaps(area)) || Over(area, label).Any())
+                if (placer.Free(candidates[i].Area))
+                    free.Add((i, candidates[i].Area, placer.Price(candidates[i])));
+            }
+
+            return [.. free.OrderBy(c => c.Cost).ThenBy(c => c.At).Select(c => (c.At, c.Area))];
+        }
+
+        private bool Choose(int label, Area? without)
+        {
+            foreach (var (at, area) in open[label])
+            {
+                if ((without is { } w && w.Overlaps(area)) || there.Hits(area))
                     continue;
                 Take(label, at, area);
                 return true;
@@ -64,30 +105,28 @@ internal sealed class LabelPlacer
             return false;
         }
 
-        void Take(int label, int at, Area area)
+        private void Take(int label, int at, Area area)
         {
-            Leave(label);
-            taken[label] = at;
-            Put(there, area, (area, label));
+            Taken[label] = at;
+            number[label] = there.Add(area);
+            owner.Add(label);
         }
 
-        void Leave(int label)
+        private void Leave(int label)
         {
-            if (taken[label] < 0)
-                return;
-            var area = labels[label][taken[label]].Area;
-            foreach (var cell in Cells(area))
-                there[cell].RemoveAll(o => o.Label == label);
-            taken[label] = -1;
+            if (Taken[label] >= 0)
+                there.Remove(number[label]);
+            Taken[label] = -1;
         }
 
         // A label without a place takes one from others that find another for themselves.
-        void PushAside(int label)
+        private void PushAside(int label)
         {
-            foreach (var (at, area, _) in open[label])
+            foreach (var (at, area) in open[label])
             {
-                var others = Over(area, label).Order().ToList();
-                var before = others.Select(o => taken[o]).ToList();
+                there.Over(area, over);
+                var others = over.Select(n => owner[n]).Order().ToList();
+                var before = others.Select(o => Taken[o]).ToList();
                 foreach (var other in others)
                     Leave(other);
                 if (others.TrueForAll(o => Choose(o, area)))
@@ -103,36 +142,4 @@ internal sealed class LabelPlacer
             }
         }
     }
-
-    private List<(int At, Area Area, double Cost)> Priced(ImmutableArray<Candidate> candidates) =>
-        [
-            .. candidates
-                .Select((c, at) => (At: at, c.Area, c.Cost))
-                .Where(c => Free(c.Area))
-                .Select(c => (c.At, c.Area, c.Cost + Near(worse, c.Area).Where(w => w.Area.Overlaps(c.Area)).Distinct().Sum(w => w.Cost)))
-                .OrderBy(c => c.Item3)
-                .ThenBy(c => c.At),
-        ];
-
-    private static IEnumerable<(int, int)> Cells(Area area)
-    {
-        for (var x = (int)Math.Floor(area.X0 / Cell); x <= (int)Math.Floor(area.X1 / Cell); x++)
-        {
-            for (var y = (int)Math.Floor(area.Y0 / Cell); y <= (int)Math.Floor(area.Y1 / Cell); y++)
-                yield return (x, y);
-        }
-    }
-
-    private static void Put<T>(Dictionary<(int, int), List<T>> grid, Area area, T what)
-    {
-        foreach (var cell in Cells(area))
-        {
-            if (!grid.TryGetValue(cell, out var list))
-                grid[cell] = list = [];
-            list.Add(what);
-        }
-    }
-
-    private static IEnumerable<T> Near<T>(Dictionary<(int, int), List<T>> grid, Area area) =>
-        Cells(area).SelectMany(cell => grid.TryGetValue(cell, out var list) ? list : []);
 }

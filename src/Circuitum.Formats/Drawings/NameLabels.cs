@@ -77,8 +77,8 @@ internal static class NameLabels
     // Places all over the room, those near its middle first.
     private static List<(double X, double Y, double Cost)> Around(Composition on, RoomShape room)
     {
-        const double Step = 9;
-        const int Most = 14;
+        const double Step = 10;
+        const int Most = 6;
         var (cx, cy) = on.Pixels(room.Centre);
         var (wide, tall) = ((room.MaxX - room.MinX).InInches * on.Scale, (room.MaxY - room.MinY).InInches * on.Scale);
         var (nx, ny) = (Math.Min(Most, (int)(wide / 2 / Step)), Math.Min(Most, (int)(tall / 2 / Step)));
@@ -121,6 +121,17 @@ internal static class NameLabels
 
     private static bool Holds(Composition on, RoomShape room, Area area)
     {
+        // Most rooms are what encloses them.
+        if (room.Room.Outline.Length == 4 && room.Walls.All(w => Math.Abs(w.Dx) > 0.999 || Math.Abs(w.Dy) > 0.999))
+            return area.Within(
+                new(
+                    room.MinX.InInches * on.Scale,
+                    room.MinY.InInches * on.Scale,
+                    room.MaxX.InInches * on.Scale,
+                    room.MaxY.InInches * on.Scale
+                )
+            );
+
         Span<(double X, double Y)> corners = [(area.X0, area.Y0), (area.X1, area.Y0), (area.X1, area.Y1), (area.X0, area.Y1)];
         foreach (var (x, y) in corners)
         {

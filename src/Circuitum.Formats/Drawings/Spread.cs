@@ -14,24 +14,43 @@ internal static class Spread
     internal static void Apart(List<PlacedMark> marks, IReadOnlyList<Area> @fixed)
     {
         var from = marks.ToDictionary(m => m, m => m.Shift);
+        var pairs = Near(marks);
+        var beside = marks.SelectMany(m => @fixed.Where(f => f.To(m.Area) < 2 * Farthest).Select(f => (Mark: m, Area: f))).ToList();
         for (var round = 0; round < Rounds; round++)
         {
             var moved = false;
-            foreach (var (mark, area) in marks.SelectMany(m => @fixed.Where(f => f.Overlaps(m.Area)).Select(f => (m, f))))
-                moved |= Beside(mark, area, from);
-            for (var i = 0; i < marks.Count; i++)
-            {
-                for (var j = i + 1; j < marks.Count; j++)
-                    moved |= marks[i].Area.Overlaps(marks[j].Area) && Push(marks[i], marks[j], from);
-            }
-
+            foreach (var (mark, area) in beside)
+                moved |= area.Overlaps(mark.Area) && Beside(mark, area, from);
+            foreach (var (one, other) in pairs)
+                moved |= one.Area.Overlaps(other.Area) && Push(one, other, from);
             if (!moved)
                 break;
         }
 
         // What the wall is too short for stands in a second row before it.
         foreach (var mark in marks.Where(m => m.Into is not null))
-            Behind(mark, [.. marks.Where(m => m != mark).Select(m => m.Area), .. @fixed]);
+        {
+            if (pairs.Any(p => (p.One == mark || p.Other == mark) && p.One.Area.Overlaps(p.Other.Area)) || @fixed.Any(mark.Area.Overlaps))
+                Behind(mark, [.. marks.Where(m => m != mark).Select(m => m.Area), .. @fixed]);
+        }
+    }
+
+    // The pairs that can come over each other at all.
+    private static List<(PlacedMark One, PlacedMark Other)> Near(List<PlacedMark> marks)
+    {
+        var sorted = marks.OrderBy(m => m.Area.X0).ToList();
+        var pairs = new List<(PlacedMark, PlacedMark)>();
+        for (var i = 0; i < sorted.Count; i++)
+        {
+            var area = sorted[i].Area.Grow(2 * Farthest);
+            for (var j = i + 1; j < sorted.Count && sorted[j].Area.X0 < area.X1; j++)
+            {
+                if (sorted[j].Area.Overlaps(area))
+                    pairs.Add((sorted[i], sorted[j]));
+            }
+        }
+
+        return pairs;
     }
 
     private static void Behind(PlacedMark mark, List<Area> others)
