@@ -16,6 +16,13 @@ public static class PlanSvg
     public static PlanDrawing Parts(JobAnalysis a, PlanView view) =>
         SvgWriter.Write(PlanComposer.Compose(a, view), view.StandAlone ? Looks.Styles : "");
 
+    /// <summary>What the symbols on a storey mean.</summary>
+    /// <param name="a">The analysis.</param>
+    /// <param name="storey">The storey.</param>
+    /// <param name="wide">How wide it may be, in pixels.</param>
+    public static string Legend(JobAnalysis a, string storey, double wide) =>
+        SvgWriter.Write(Drawings.Legend.Of(a, a.Job.Decisions.Boxes.Where(b => a.House[b.Room].Room.Storey == storey), wide)).Whole;
+
     internal static string N(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);
 
     internal static void Shape(XmlWriter w, string name, string css, params (string Name, string Value)[] attributes)

@@ -33,6 +33,9 @@ public sealed record PlanView(
     /// <summary>The size of the canvas in pixels for which labels find their places.</summary>
     public (double Wide, double Tall) Canvas { get; init; } = Usual;
 
+    /// <summary>Pixels to an inch, where a scale is stated; none fits the canvas.</summary>
+    public double? AtScale { get; init; }
+
     /// <summary>How much larger it is shown than what fits the canvas: more is told where there is more room.</summary>
     public double Zoom { get; init; } = 1;
 }

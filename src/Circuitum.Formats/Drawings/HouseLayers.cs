@@ -10,7 +10,7 @@ namespace Circuitum.Formats.Drawings;
 internal static class HouseLayers
 {
     // How much a name had rather stand beside a thing, or beside a wall, than over it, in pixels.
-    private const double OverThing = 14;
+    private const double OverThing = 34;
     private const double OverWall = 12;
 
     internal static void Compose(Composition on)

@@ -76,6 +76,8 @@ public static class PlanComposer
     private static double Scale(Area plan, PlanView view)
     {
         const double Least = 0.05;
+        if (view.AtScale is { } stated)
+            return stated;
         var (wide, tall) = view.Canvas;
         var scale = Math.Min(
             (wide - (2 * Composition.MarginPixels)) / Math.Max(1, plan.Wide),

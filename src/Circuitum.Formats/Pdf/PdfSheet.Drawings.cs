@@ -1,3 +1,4 @@
+using Circuitum.Formats.Drawings;
 using SkiaSharp;
 using static Circuitum.Formats.Pdf.Letters;
 
@@ -27,6 +28,36 @@ public sealed partial class PdfSheet
 
         y += (float)tall * scale;
     }
+
+    /// <summary>A drawing at its scale, in the middle of the page.</summary>
+    /// <param name="drawing">The drawing.</param>
+    /// <param name="perInch">Points to an inch of it.</param>
+    /// <param name="perPixel">Points to a pixel of what keeps its size.</param>
+    public void Put(Drawing drawing, float perInch, float perPixel)
+    {
+        if (document is null)
+            said.AddRange(Texts(drawing.Layers.SelectMany(l => l.Shapes)));
+        if (canvas is not null)
+        {
+            canvas.Save();
+            canvas.Translate(Margin + ((Inner - ((float)drawing.Extent.Wide * perInch)) / 2), y);
+            new PdfWriter(canvas, perInch, perPixel).Draw(drawing);
+            canvas.Restore();
+        }
+
+        y += (float)drawing.Extent.Tall * perInch;
+    }
+
+    private static IEnumerable<string> Texts(IEnumerable<Shape> shapes) =>
+        shapes.SelectMany(s =>
+            s switch
+            {
+                TextShape text => [text.Text],
+                AnchorShape anchor => Texts(anchor.Shapes),
+                GroupShape group => Texts(group.Shapes),
+                _ => [],
+            }
+        );
 
     /// <summary>A drawing whose units are points, at its own size in the middle of what is left of the page.</summary>
     /// <param name="drawing">The drawing.</param>

@@ -24,10 +24,10 @@ public sealed partial class PdfSheet
     }
 
     /// <summary>Width of a page.</summary>
-    public float Width { get; }
+    public float Width { get; private set; }
 
     /// <summary>Height of a page.</summary>
-    public float Height { get; }
+    public float Height { get; private set; }
 
     /// <summary>Pages begun so far.</summary>
     public int PageCount { get; private set; }
@@ -95,10 +95,25 @@ public sealed partial class PdfSheet
         return stream.ToArray();
     }
 
+    /// <summary>What there is between the margins along the short side of a page, in points.</summary>
+    public float ShortSide => Math.Min(Width, Height) - (2 * Margin) - (Width > Height ? FootRoom : 0);
+
+    /// <summary>What there is between the margins along the long side of a page, in points.</summary>
+    public float LongSide => Math.Max(Width, Height) - (2 * Margin) - (Width > Height ? 0 : FootRoom);
+
+    /// <summary>Width that is left for what is laid out, in points.</summary>
+    public float RoomWide => Inner;
+
+    /// <summary>Height that is left on the page.</summary>
+    public float RoomTall => Height - y - Margin - FootRoom;
+
     /// <summary>Begins a page.</summary>
-    public void Page()
+    /// <param name="turned">Its long side is below.</param>
+    public void Page(bool turned = false)
     {
         End();
+        var (shorter, longer) = (Math.Min(Width, Height), Math.Max(Width, Height));
+        (Width, Height) = turned ? (longer, shorter) : (shorter, longer);
         PageCount++;
         canvas = document?.BeginPage(Width, Height);
         y = Margin;

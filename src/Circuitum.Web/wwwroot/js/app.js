@@ -8,7 +8,7 @@ import { drawingKey } from './room.js';
 import './patch.js';
 import './planning.js';
 import { runsHand } from './runs.js';
-import { forgetFrame, settleView, tellCanvas, zoom } from './view.js';
+import { forgetFrame, settleView, showPaper, tellCanvas, zoom } from './view.js';
 
 // In this order they are asked for what the pointer went down on.
 hands(lassoHand, circuitsHand, runsHand, draftHand);
@@ -128,6 +128,7 @@ function settle() {
     forgetFrame();
   }
   settleView();
+  showPaper();
   setTool(memory.tool);
   const here = address(pick);
   if (location.pathname + location.search !== here && document.querySelector('.head')) history.replaceState(null, '', here);

@@ -1,6 +1,6 @@
 // What every part of the page uses: sending an edit, going somewhere, and what is remembered between answers.
 export const work = () => document.getElementById('work');
-export const plan = () => document.querySelector('.plan');
+export const plan = () => document.querySelector('.canvas .plan');
 export const memory = { job: '', storey: '', show: '', stage: '', tool: '', zoom: 1, x: 0, y: 0 };
 
 // Every edit goes through the same form that works without a script.

@@ -127,6 +127,20 @@ document.addEventListener(
   { passive: false },
 );
 
+// Circuits in black and white, as a printed plan shows them, until it is pressed again.
+const asOnPaper = () => localStorage.getItem('as-on-paper') === 'yes';
+
+export function showPaper() {
+  document.documentElement.classList.toggle('as-on-paper', asOnPaper());
+  document.querySelector('[data-paper]')?.setAttribute('aria-pressed', String(asOnPaper()));
+}
+
+document.addEventListener('click', e => {
+  if (!e.target.closest('[data-paper]')) return;
+  localStorage.setItem('as-on-paper', asOnPaper() ? 'no' : 'yes');
+  showPaper();
+});
+
 document.addEventListener('click', e => {
   const b = e.target.closest('[data-zoom]');
   if (b) zoom({ in: 1.25, out: 0.8, fit: 0 }[b.dataset.zoom]);
