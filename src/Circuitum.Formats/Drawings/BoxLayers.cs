@@ -12,7 +12,7 @@ internal static class BoxLayers
     // Inches from the face of the wall to the middle of a symbol, where the scale lets it stand clear.
     private const double OffWall = 7.5;
     private const double Gap = 1.5;
-    private const double HitRadius = 11;
+    private const double HitRadius = 12;
 
     /// <summary>The boxes with their symbols and the places of these in pixels.</summary>
     internal static List<PlacedMark> Place(Composition on)

@@ -121,23 +121,32 @@ internal static class DimensionLayers
         var length = (to - from).InInches * on.Scale;
 
         // On its line, in the middle first; then beside the line, farther into the room; level where the wall is too short for it.
-        var places = new List<(Candidate At, double Turn)>();
+        var places = new List<(Candidate At, double Turn, (double X, double Y) Line)>();
         foreach (var (side, i) in new[] { 0.0, 11, 22, 36, 52 }.Select((s, i) => (s, i)))
         {
             foreach (var share in new[] { 0.5, 0.35, 0.65, 0.2, 0.8 })
             {
                 var at = room.On(wall, from + Length.Inches((to - from).InInches * share), (away + side) / on.Scale);
                 var (x, y) = on.Pixels(at);
+                var line = on.Pixels(room.On(wall, from + Length.Inches((to - from).InInches * share), away / on.Scale));
                 var cost = (i * 6) + (Math.Abs(share - 0.5) * 8);
                 if (wide < length * 1.9)
-                    places.Add((new(Turned(x, y, wide, tall, turn), cost), turn));
-                places.Add((new(Area.Around(x, y, wide, tall), cost + 4), 0));
+                    places.Add((new(Turned(x, y, wide, tall, turn), cost), turn, line));
+                places.Add((new(Area.Around(x, y, wide, tall), cost + 4), 0, line));
             }
         }
 
         on.Label(key is null ? PaperRank : LiveRank, "dimensions", places.Select(a => a.At), at =>
             [Draw(on, places[at].At.Area, places[at].Turn % 360, text, size, wide, tall, key)]
         );
+    }
+
+    // A length that stands away from its line is tied to it.
+    private static IEnumerable<Shape> Leader(Composition on, Area area, (double X, double Y) line)
+    {
+        var (x, y) = ((area.X0 + area.X1) / 2, (area.Y0 + area.Y1) / 2);
+        if (area.To(new(line.X, line.Y, line.X, line.Y)) > 1)
+            yield return new PathShape(Role.Leader, [Step.From(line.X / on.Scale, line.Y / on.Scale), Step.To(x / on.Scale, y / on.Scale)]);
     }
 
     // What a turned text covers, by the upright rectangle around it.

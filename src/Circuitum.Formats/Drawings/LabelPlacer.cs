@@ -57,7 +57,7 @@ internal sealed class LabelPlacer
         private readonly AreaGrid there = new();
         private readonly List<int> owner = [];
         private readonly int[] number = new int[labels.Count];
-        private readonly List<(int At, Area Area)>[] open = new List<(int, Area)>[labels.Count];
+        private readonly List<(int At, Area Area)>?[] open = new List<(int, Area)>?[labels.Count];
         private readonly List<int> over = [];
 
         internal int[] Taken { get; } = [.. Enumerable.Repeat(-1, labels.Count)];
@@ -65,10 +65,7 @@ internal sealed class LabelPlacer
         internal void Run()
         {
             for (var i = 0; i < open.Length; i++)
-            {
-                open[i] = Sorted(labels[i]);
-                Choose(i, null);
-            }
+                First(i);
 
             for (var round = 0; round < Rounds && Taken.Contains(-1); round++)
             {
@@ -79,6 +76,34 @@ internal sealed class LabelPlacer
                 }
             }
         }
+
+        // Most labels stand at their best place at once: only as many are looked at as could be better than the best so far.
+        private void First(int label)
+        {
+            var candidates = labels[label];
+            var order = new int[candidates.Length];
+            var cheapest = new double[candidates.Length];
+            for (var i = 0; i < order.Length; i++)
+                (order[i], cheapest[i]) = (i, candidates[i].Cost);
+            Array.Sort(cheapest, order);
+            var (best, price) = (-1, double.MaxValue);
+            foreach (var at in order)
+            {
+                var candidate = candidates[at];
+                if (candidate.Cost > price || (candidate.Cost == price && at > best))
+                    break;
+                if (!placer.Free(candidate.Area) || there.Hits(candidate.Area))
+                    continue;
+                var own = placer.Price(candidate);
+                if (own < price || (own == price && at < best))
+                    (best, price) = (at, own);
+            }
+
+            if (best >= 0)
+                Take(label, best, candidates[best].Area);
+        }
+
+        private List<(int At, Area Area)> Open(int label) => open[label] ??= Sorted(labels[label]);
 
         private List<(int At, Area Area)> Sorted(ImmutableArray<Candidate> candidates)
         {
@@ -94,7 +119,7 @@ internal sealed class LabelPlacer
 
         private bool Choose(int label, Area? without)
         {
-            foreach (var (at, area) in open[label])
+            foreach (var (at, area) in Open(label))
             {
                 if ((without is { } w && w.Overlaps(area)) || there.Hits(area))
                     continue;
@@ -122,7 +147,7 @@ internal sealed class LabelPlacer
         // A label without a place takes one from others that find another for themselves.
         private void PushAside(int label)
         {
-            foreach (var (at, area) in open[label])
+            foreach (var (at, area) in Open(label))
             {
                 there.Over(area, over);
                 var others = over.Select(n => owner[n]).Order().ToList();

@@ -78,7 +78,7 @@ internal static class NameLabels
     private static List<(double X, double Y, double Cost)> Around(Composition on, RoomShape room)
     {
         const double Step = 10;
-        const int Most = 6;
+        const int Most = 4;
         var (cx, cy) = on.Pixels(room.Centre);
         var (wide, tall) = ((room.MaxX - room.MinX).InInches * on.Scale, (room.MaxY - room.MinY).InInches * on.Scale);
         var (nx, ny) = (Math.Min(Most, (int)(wide / 2 / Step)), Math.Min(Most, (int)(tall / 2 / Step)));

@@ -10,6 +10,9 @@ namespace Circuitum.Web.Pages.Jobs.Circuits;
 /// <summary>Whole plans side by side: as it stands, and one for each aim.</summary>
 public sealed class PlansModel(JobDesk desk) : PageModel
 {
+    // Five stand beside each other.
+    private static readonly (double, double) Small = (300, 300);
+
     /// <summary>The job's id.</summary>
     [BindProperty(SupportsGet = true)]
     public string Id { get; set; } = "";
@@ -28,7 +31,8 @@ public sealed class PlansModel(JobDesk desk) : PageModel
     public string Refusal { get; private set; } = "";
 
     /// <summary>The plan of a choice.</summary>
-    public string Plan(PlanChoice choice) => PlanSvg.Draw(choice.Analysis, new PlanView(Storey, PlanStage.Circuits, Changed: choice.Moved));
+    public string Plan(PlanChoice choice) =>
+        PlanSvg.Draw(choice.Analysis, new PlanView(Storey, PlanStage.Circuits, Changed: choice.Moved) { Canvas = Small });
 
     /// <summary>The circuits of a plan that are not as they stand now.</summary>
     public IEnumerable<Core.Analysis.CircuitAnalysis> Parts(PlanChoice choice) =>

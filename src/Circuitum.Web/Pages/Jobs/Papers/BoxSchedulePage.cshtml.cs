@@ -12,6 +12,9 @@ namespace Circuitum.Web.Pages.Jobs.Papers;
 /// <summary>The box schedule on paper: room by room what is set where, with the room's plan and its walls in studs.</summary>
 public sealed class BoxSchedulePageModel(JobDesk desk) : PageModel
 {
+    // The room's plan stands over its table, as wide as the page.
+    private static readonly (double, double) OverTable = (700, 265);
+
     /// <summary>The job's id.</summary>
     [BindProperty(SupportsGet = true)]
     public string Id { get; set; } = "";
@@ -38,7 +41,8 @@ public sealed class BoxSchedulePageModel(JobDesk desk) : PageModel
             .Select(g => (g.Key, g.Count()));
 
     /// <summary>A room's plan.</summary>
-    public string Plan(RoomShape room) => PlanSvg.Draw(A, new PlanView(room.Room.Storey, PlanStage.Boxes, Only: room.Room.Id));
+    public string Plan(RoomShape room) =>
+        PlanSvg.Draw(A, new PlanView(room.Room.Storey, PlanStage.Boxes, Only: room.Room.Id) { Canvas = OverTable });
 
     /// <summary>A wall in studs.</summary>
     public string Strip(RoomShape room, int wall) => WallStripSvg.Draw(A, room, wall);

@@ -9,6 +9,9 @@ namespace Circuitum.Web.Pages.Jobs.Papers;
 /// <summary>The dimensioned plan of a storey on paper.</summary>
 public sealed class PlanPrintModel(JobDesk desk) : PageModel
 {
+    // What is left of a page between its margins, in pixels.
+    private static readonly (double, double) Paper = (720, 900);
+
     /// <summary>The job's id.</summary>
     [BindProperty(SupportsGet = true)]
     public string Id { get; set; } = "";
@@ -27,7 +30,7 @@ public sealed class PlanPrintModel(JobDesk desk) : PageModel
     public string StoreyName => A.Job.StoreyById(Storey)!.Name;
 
     /// <summary>The plan as SVG.</summary>
-    public string Plan() => PlanSvg.Draw(A, new PlanView(Storey, PlanStage.Dimensioned));
+    public string Plan() => PlanSvg.Draw(A, new PlanView(Storey, PlanStage.Dimensioned) { Canvas = Paper });
 
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
