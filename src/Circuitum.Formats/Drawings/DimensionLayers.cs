@@ -137,7 +137,10 @@ internal static class DimensionLayers
         }
 
         on.Label(key is null ? PaperRank : LiveRank, "dimensions", places.Select(a => a.At), at =>
-            [Draw(on, places[at].At.Area, places[at].Turn % 360, text, size, wide, tall, key)]
+            [
+                .. Leader(on, places[at].At.Area, places[at].Line),
+                Draw(on, places[at].At.Area, places[at].Turn % 360, text, size, wide, tall, key),
+            ]
         );
     }
 
