@@ -112,7 +112,7 @@ public sealed class BoxWebTests : WebHouse
             return await Web.SendAsync(request);
         }
 
-        var part = await Ask($"{stamp}|boxes|ground|");
+        var part = await Ask($"{stamp}|boxes|ground||");
         part.Headers.GetValues("X-Plan").Single().ShouldBe("part");
         var groups = Parse(await part.Content.ReadAsStringAsync()).QuerySelectorAll(".plan > g").Select(g => g.Id).ToList();
         groups.ShouldBe(["part-marks-living"]);

@@ -94,6 +94,20 @@ test('two clicks on a floor make the room fill the sheet, a key goes back; black
   await page.keyboard.press('f');
   await expect(page.locator('.tools a[aria-current]')).toHaveText('First floor');
   expect(Math.abs((await wide()) - before)).toBeLessThan(2);
+
+  // Zoom and place stay from stage to stage and when the page is loaded again.
+  await page.locator('[data-zoom="in"]').click();
+  await page.locator('[data-zoom="in"]').click();
+  await expect.poll(wide).toBeGreaterThan(before * 1.5);
+  const large = await wide();
+  await page.goto(`${house.job}/boxes`);
+  await settled(page);
+  await expect.poll(async () => Math.abs((await wide()) - large)).toBeLessThan(3);
+  await page.goto(`${house.job}/circuits`);
+  await page.reload();
+  await settled(page);
+  await expect.poll(async () => Math.abs((await wide()) - large)).toBeLessThan(3);
+  await page.locator('[data-zoom="fit"]').click();
   await page.locator('[data-paper]').click();
   await expect(page.locator('html')).toHaveClass(/as-on-paper/);
   await page.reload();

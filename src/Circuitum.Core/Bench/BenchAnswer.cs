@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Explain;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Bench;
 
@@ -8,6 +9,10 @@ namespace Circuitum.Core.Bench;
 /// <param name="Derivation">How it came about.</param>
 public sealed record BenchAnswer(ImmutableArray<(string Name, object? Value)> Values, Derivation Derivation)
 {
+    /// <summary>The results; what is a quantity of its own is told as text.</summary>
+    public ImmutableArray<(string Name, object? Value)> Values { get; } =
+    [.. Values.Select(v => (v.Name, v.Value is WireSize size ? size.ToString() : v.Value))];
+
     /// <summary>A result.</summary>
     public object? this[string name] => Values.FirstOrDefault(v => v.Name == name).Value;
 }

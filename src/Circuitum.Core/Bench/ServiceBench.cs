@@ -108,8 +108,8 @@ internal static class ServiceBench
                 ("amps", Math.Round(load.Current.Value, 1)),
                 ("service", wires?.Amperes),
                 ("copper", wires?.Copper.ToString()),
-                ("aluminum", wires?.Aluminum),
-                ("electrodeConductor", electrode?.Copper),
+                ("aluminum", wires?.Aluminum.ToString()),
+                ("electrodeConductor", electrode?.Copper.ToString()),
             ],
             load.Derivation with
             {

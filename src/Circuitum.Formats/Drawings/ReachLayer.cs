@@ -17,7 +17,9 @@ public static class ReachLayer
     private const double OnFloor = 3.5;
     private const double OverCounter = 22;
 
-    /// <summary>The line of a storey with its boxes as given, as the group that the plan holds, and what is worst in the picked room.</summary>
+    /// <summary>
+    /// The line of a storey with its boxes as given, as the group that the plan holds, and what is worst in the picked room.
+    /// </summary>
     public static (string Svg, string Worst) Of(JobAnalysis a, PlanView view, IReadOnlyCollection<Box> boxes)
     {
         var rooms = a.House.Rooms.Where(r => r.Room.Storey == view.Storey).ToImmutableArray();

@@ -54,7 +54,8 @@ internal static class PlanPaper
         var fit = turned ? Fit(s.LongSide, s.ShortSide) : Fit(s.ShortSide, s.LongSide);
         var (scale, name) = Scales.Append((Points: fit, Name: "Drawn to fit, not to a scale.")).First(x => x.Points <= fit);
         s.Text(
-            $"{name} The number in each room is the circuit of the boxes that its lines join; a filled one stands where its home run leaves."
+            $"{name} The number in each room is the circuit of the boxes that its lines join; a filled one stands "
+                + "where its home run leaves."
         );
         var ids = rooms.Select(r => r.Room.Id).ToHashSet();
         var drawing = PlanComposer.Compose(a, new PlanView(storey.Id, PlanStage.Circuits) { Among = [.. ids], AtScale = scale / PerPixel });

@@ -8,7 +8,7 @@ import { drawingKey } from './room.js';
 import './patch.js';
 import './planning.js';
 import { runsHand } from './runs.js';
-import { forgetFrame, settleView, showPaper, tellCanvas, zoom } from './view.js';
+import { forgetFrame, keptView, settleView, showPaper, tellCanvas, tellZoom, zoom } from './view.js';
 
 // In this order they are asked for what the pointer went down on.
 hands(lassoHand, circuitsHand, runsHand, draftHand);
@@ -121,8 +121,7 @@ document.addEventListener('keydown', e => {
 function settle() {
   if (!work()?.dataset.storey) return;
   const { job, storey, stage, pick, show } = work().dataset;
-  if (memory.job !== job || memory.storey !== storey || memory.show !== show)
-    Object.assign(memory, { job, storey, show, zoom: 1, x: 0, y: 0 });
+  if (memory.job !== job || memory.storey !== storey || memory.show !== show) Object.assign(memory, keptView(job, storey, show));
   if (memory.stage !== stage) {
     Object.assign(memory, { stage, tool: '' });
     forgetFrame();
@@ -166,6 +165,7 @@ for (const lost of ['htmx:sendError', 'htmx:timeout']) {
 }
 settle();
 tellCanvas();
+tellZoom();
 // Keys work from here on.
 document.documentElement.dataset.ready = '';
 

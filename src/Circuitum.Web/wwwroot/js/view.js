@@ -20,9 +20,24 @@ function scale(svg) {
   return Math.max(w / frame[0], h / frame[1]);
 }
 
+// Zoom and place stay while one goes from stage to stage and when the page is loaded again, for as long as its window is open.
+const kept = 'view';
+
+function keepView() {
+  const { job, storey, show, zoom, x, y } = memory;
+  sessionStorage.setItem(kept, JSON.stringify({ job, storey, show, zoom, x, y }));
+}
+
+export function keptView(job, storey, show) {
+  const was = JSON.parse(sessionStorage.getItem(kept) ?? '{}');
+  const same = was.job === job && was.storey === storey && was.show === show;
+  return { job, storey, show, ...(same ? { zoom: was.zoom, x: was.x, y: was.y } : { zoom: 1, x: 0, y: 0 }) };
+}
+
 export function settleView() {
   const svg = plan();
   if (!svg) return;
+  keepView();
   clearTimeout(resting);
   resting = 0;
   const [x, y, w, h] = home(svg);
@@ -55,7 +70,7 @@ export function tellCanvas() {
   visit(work().dataset.pick);
 }
 
-function tellZoom() {
+export function tellZoom() {
   const before = composed;
   if (work()?.dataset.storey && zoomStep() !== before) visit(work().dataset.pick);
 }
