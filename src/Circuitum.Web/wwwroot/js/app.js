@@ -142,7 +142,8 @@ window.addEventListener('resize', () => {
 });
 // Two clicks on a floor: that room fills the sheet.
 document.addEventListener('dblclick', e => {
-  const floor = e.target.closest?.('.plan .floor');
+  // The first click may have put another drawing in the place of the one that the second came down on.
+  const floor = document.elementsFromPoint(e.clientX, e.clientY).find(n => n.matches('.canvas .plan .floor'));
   if (floor && !memory.tool && work()?.dataset.show === '') visit(floor.dataset.pick, work().dataset.stage, floor.dataset.pick);
 });
 // What was done stays in its form: nothing has to be typed or dragged again when the program is back. An edit that did
