@@ -89,6 +89,8 @@ function move() {
     cy = shown.y + h / shown.zoom / 2;
   const nx = memory.x + w / memory.zoom / 2,
     ny = memory.y + h / memory.zoom / 2;
+  // At once: whoever goes on before the hand rests finds it so.
+  keepView();
   svg.style.transform = `translate(${((cx - nx) * memory.zoom) / unit}px, ${((cy - ny) * memory.zoom) / unit}px) scale(${ratio})`;
   clearTimeout(resting);
   resting = setTimeout(() => {
