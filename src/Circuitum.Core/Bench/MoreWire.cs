@@ -65,10 +65,10 @@ internal static class MoreWire
 
         return new(
             [
-                ("size", $"{row.Size}"),
+                ("size", row.Size),
                 ("breaker", breaker),
                 ("ampacity", Math.Round(row.At(column) * ambient * count, 2)),
-                ("sizeForLoad", $"{least.Size}"),
+                ("sizeForLoad", least.Size),
                 ("dropPercent", feet is null ? null : Math.Round(Drop(row), 2)),
             ],
             new("Wire and breaker, Canada, basic", $"{row.Size} AWG on {breaker} A")

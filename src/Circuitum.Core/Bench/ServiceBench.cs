@@ -107,9 +107,9 @@ internal static class ServiceBench
                 ("va", Math.Round(load.Total.Value)),
                 ("amps", Math.Round(load.Current.Value, 1)),
                 ("service", wires?.Amperes),
-                ("copper", wires?.Copper.ToString()),
-                ("aluminum", wires?.Aluminum.ToString()),
-                ("electrodeConductor", electrode?.Copper.ToString()),
+                ("copper", wires?.Copper),
+                ("aluminum", wires?.Aluminum),
+                ("electrodeConductor", electrode?.Copper),
             ],
             load.Derivation with
             {

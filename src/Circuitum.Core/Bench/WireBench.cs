@@ -166,11 +166,11 @@ internal static class WireBench
         var ground = c.Copper ? EquipmentGround.For(choice.Breaker, least.Size, choice.Size) : choice.Ground;
         return new(
             [
-                ("size", $"{choice.Size}"),
+                ("size", choice.Size),
                 ("breaker", choice.Breaker),
                 ("ampacity", Math.Round(choice.Ampacity.Value, 2)),
-                ("ground", $"{ground}"),
-                ("sizeForLoad", $"{least.Size}"),
+                ("ground", ground),
+                ("sizeForLoad", least.Size),
                 ("dropPercent", percent),
             ],
             choice.Derivation with

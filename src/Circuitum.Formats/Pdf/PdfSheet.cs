@@ -104,9 +104,6 @@ public sealed partial class PdfSheet
     /// <summary>Width that is left for what is laid out, in points.</summary>
     public float RoomWide => Inner;
 
-    /// <summary>Height that is left on the page.</summary>
-    public float RoomTall => Height - y - Margin - FootRoom;
-
     /// <summary>Begins a page.</summary>
     /// <param name="turned">Its long side is below.</param>
     public void Page(bool turned = false)
