@@ -6,6 +6,7 @@ using Circuitum.Core.Jobs;
 using Circuitum.Core.Planning;
 using Circuitum.Core.Review;
 using Circuitum.Formats;
+using Circuitum.Formats.Drawings;
 using Circuitum.Formats.Dxf;
 using Circuitum.Generated;
 
@@ -66,7 +67,7 @@ internal static class SameAsBefore
                 )
             ),
             ("schedule-csv", ScheduleCsv.Write(a)),
-            ("schedule-svg", ScheduleSvg.Draw(a)),
+            ("schedule-svg", SvgWriter.Text(PanelDrawing.Of(a))),
             ("boxes-csv", BoxScheduleCsv.Write(a)),
             .. Lists.Names.Select(list => (list, Lists.Csv(a, list))),
             ("reasons", string.Join('\n', Reasons(a))),

@@ -1,6 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
+using Circuitum.Formats.Drawings;
 using Circuitum.Formats.Pdf;
 
 namespace Circuitum.Formats;
@@ -17,7 +18,7 @@ public static class DirectoryCard
     /// <param name="a">The analysis.</param>
     /// <param name="at">The panel.</param>
     /// <param name="foot">Stands at the foot of each card.</param>
-    public static IReadOnlyList<LineDrawing> Of(JobAnalysis a, PanelAnalysis at, string foot)
+    public static IReadOnlyList<Drawing> Of(JobAnalysis a, PanelAnalysis at, string foot)
     {
         var (wide, tall) = ((float)at.Panel.CardWide.InInches * 72, (float)at.Panel.CardTall.InInches * 72);
         var rows = (at.Panel.Spaces + 1) / 2;
@@ -79,7 +80,7 @@ public static class DirectoryCard
         (Math.Max(1, Enumerable.Range((2 * row) + 1, 2).Max(s => Cells(a, at, s, size, wide).Sum(c => c.Count))) * size * 1.15f)
         + (size * 0.35f);
 
-    private static LineDrawing Card(
+    private static Drawing Card(
         JobAnalysis a,
         PanelAnalysis at,
         (int From, int To) part,
@@ -135,7 +136,7 @@ public static class DirectoryCard
         pen.Line(Margin, y, wide - Margin, y, 0.4f);
         pen.Line(middle, Head(size), middle, y, 0.4f);
         pen.Text(Margin, tall - 6, Letters.Wrap(foot, 5.5f, false, wide - (2 * Margin))[0], 5.5f);
-        return pen.Done(wide, tall);
+        return pen.Done("card-svg", $"Directory card of {at.Panel.Name}", wide, tall, trueSize: true);
     }
 
     // Where a sub-panel is fed from belongs on it (408.4(B)).

@@ -2,6 +2,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
+using Circuitum.Formats.Drawings;
 
 namespace Circuitum.Formats;
 
@@ -26,7 +27,7 @@ public static class MakeUpDrawing
 
     /// <summary>The drawing of a panel.</summary>
     /// <param name="m">How it is made up.</param>
-    public static LineDrawing Of(MakeUp m)
+    public static Drawing Of(MakeUp m)
     {
         var pen = new Pen();
         var (panel, rows) = (m.At.Panel, (m.At.Panel.Spaces + 1) / 2);
@@ -57,7 +58,7 @@ public static class MakeUpDrawing
         );
         var tall = bottom + (1.2f * Inch);
         pen.Box(left, 1, left + Cabinet, tall, 3);
-        return pen.Done(Cabinet + (2 * Side), tall + 2);
+        return pen.Done("make-up-svg", $"{panel.Name} with its door off", Cabinet + (2 * Side), tall + 2);
     }
 
     private static void Supply(Pen pen, MakeUp m, float centre)

@@ -1,5 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
+using Circuitum.Formats.Drawings;
 
 namespace Circuitum.Formats;
 
@@ -11,9 +12,7 @@ public static class OneLine
     // What an edition asks for between the utility and the panel.
     private static readonly string[] BeforeThePanel = ["service.emergency", "service.surge"];
 
-    /// <summary>The drawing as SVG.</summary>
-    /// <param name="a">The analysis.</param>
-    public static string Svg(JobAnalysis a) => Of(a).Svg("one-line", "One-line drawing of service, panels and feeders");
+    private const string Label = "One-line drawing of service, panels and feeders";
 
     private const float Left = 60,
         PanelWide = 250,
@@ -23,13 +22,13 @@ public static class OneLine
 
     /// <summary>The drawing.</summary>
     /// <param name="a">The analysis.</param>
-    public static LineDrawing Of(JobAnalysis a)
+    public static Drawing Of(JobAnalysis a)
     {
         var pen = new Pen();
         if (a.Panels.Length == 0)
         {
             pen.Text(20, 30, "No panel yet.");
-            return pen.Done(200, 50);
+            return pen.Done("one-line", Label, 200, 50);
         }
 
         var sheet = ServiceSheet.Of(a);
@@ -113,7 +112,7 @@ public static class OneLine
             y += Step;
         }
 
-        return pen.Done(wide, y);
+        return pen.Done("one-line", Label, wide, y);
 
         // Three lines, each shorter than the one over it.
         void Electrode(float x, float at, string wire)

@@ -50,11 +50,12 @@ internal sealed class PlanSheet
         open = Taken();
     }
 
-    /// <summary>Writes one part.</summary>
+    /// <summary>Writes one part; one without a key is never exchanged.</summary>
     internal void Part(string key, Action draw)
     {
         Writer.WriteStartElement("g");
-        Writer.WriteAttributeString("id", $"part-{key}");
+        if (key.Length > 0)
+            Writer.WriteAttributeString("id", $"part-{key}");
         draw();
         Writer.WriteFullEndElement();
         parts.Add((key, Taken()));

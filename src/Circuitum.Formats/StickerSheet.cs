@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
+using Circuitum.Formats.Drawings;
 using Circuitum.Formats.Pdf;
 
 namespace Circuitum.Formats;
@@ -67,17 +68,17 @@ public static class StickerSheet
     /// <param name="stock">The kind of sheet.</param>
     /// <param name="first">The first sticker of the first sheet that is still there, from 1.</param>
     /// <param name="lines">Draw where to cut, for plain paper.</param>
-    public static IReadOnlyList<LineDrawing> Of(IReadOnlyList<Sticker> stickers, StickerStock stock, int first, bool lines)
+    public static IReadOnlyList<Drawing> Of(IReadOnlyList<Sticker> stickers, StickerStock stock, int first, bool lines)
     {
         var skipped = Math.Clamp(first, 1, stock.Count) - 1;
         var (wide, tall) = stock.Size == PaperSize.A4 ? (595.28f, 841.89f) : (612f, 792f);
-        var pages = new List<LineDrawing>();
+        var pages = new List<Drawing>();
         if (stickers.Count == 0)
         {
             // A document needs a page.
             var empty = new Pen();
             empty.Text(wide / 2, tall / 2, "No cables or breakers yet.", 14, false, TextSide.Middle);
-            return [empty.Done(wide, tall)];
+            return [empty.Done("sheet-svg", "No stickers yet", wide, tall, trueSize: true)];
         }
 
         for (var page = 0; page * stock.Count < skipped + stickers.Count; page++)
@@ -93,7 +94,7 @@ public static class StickerSheet
                     Draw(pen, stickers[i], x, y, stock);
             }
 
-            pages.Add(pen.Done(wide, tall));
+            pages.Add(pen.Done("sheet-svg", $"Sheet {page + 1} of stickers", wide, tall, trueSize: true));
         }
 
         return pages;

@@ -4,6 +4,7 @@ using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Planning;
 using Circuitum.Core.Review;
+using Circuitum.Formats.Drawings;
 
 namespace Circuitum.Formats.Tests;
 
@@ -21,7 +22,9 @@ public class BoxPaperTests
         {
             foreach (var wall in room.Walls)
             {
-                var strip = XDocument.Parse(WallStripSvg.Draw(A, room.Room, wall, link: b => $"?pick={b.Id}"));
+                var strip = XDocument.Parse(
+                    SvgWriter.Text(StripComposer.Compose(A, room.Room, wall, new() { Link = b => $"?pick={b.Id}" }))
+                );
                 var drawn = strip
                     .Descendants()
                     .Where(e => e.Attribute("class")?.Value.StartsWith("strip-box", StringComparison.Ordinal) == true)
@@ -47,11 +50,12 @@ public class BoxPaperTests
             .Lines.First(l => l.Box is { Wall: not null, Kind: BoxKind.Receptacle });
         var wall = line.Box.Wall!.Value;
         var x = XDocument
-            .Parse(WallStripSvg.Draw(A, room, wall))
+            .Parse(SvgWriter.Text(StripComposer.Compose(A, room, wall, new())))
             .Descendants()
             .First(e => e.Attribute("class")?.Value == "drop")
-            .Attribute("x1")!
-            .Value;
+            .Attribute("d")!
+            .Value[1..]
+            .Split(' ')[0];
         var left = BoxSchedule.Of(A).Single(r => r.Room == room).Lines.First(l => l.Box.Wall == wall).Box;
         Planned
             .Decisions.Boxes.Where(b => b.Room == "living" && b.Wall == wall)

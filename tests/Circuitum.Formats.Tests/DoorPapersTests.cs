@@ -3,6 +3,7 @@ using Circuitum.Core.Commands;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Planning;
 using Circuitum.Core.Review;
+using Circuitum.Formats.Drawings;
 using Circuitum.Formats.Pdf;
 
 namespace Circuitum.Formats.Tests;
@@ -17,7 +18,7 @@ public class DoorPapersTests
         )
     );
 
-    private static IEnumerable<Stroke> Texts(LineDrawing d) => d.Strokes.Where(s => s.Kind == StrokeKind.Text);
+    private static IEnumerable<Stroke> Texts(Drawing d) => Stroke.Of(d).Where(s => s.Kind == StrokeKind.Text);
 
     private static JobAnalysis WithCard(double wide, double tall) =>
         Analyzer.Analyze(new EditPanel("main", new() { CardWide = Length.Inches(wide), CardTall = Length.Inches(tall) }).Apply(A.Job).Job!);
@@ -33,11 +34,11 @@ public class DoorPapersTests
         var cards = DirectoryCard.Of(a, a.Panels[0], "foot");
         foreach (var card in cards)
         {
-            (card.Wide, card.Tall).ShouldBe(((float)(wide * 72), (float)(tall * 72)));
-            Texts(card).ShouldAllBe(t => t.X1 >= 4.6 && t.X0 >= 0 && t.X0 <= card.Wide);
-            Texts(card).ShouldAllBe(t => t.Y0 <= card.Tall - 5);
+            (card.Extent.Wide, card.Extent.Tall).ShouldBe((wide * 72, tall * 72));
+            Texts(card).ShouldAllBe(t => t.X1 >= 4.6 && t.X0 >= 0 && t.X0 <= card.Extent.Wide);
+            Texts(card).ShouldAllBe(t => t.Y0 <= card.Extent.Tall - 5);
             System
-                .Text.RegularExpressions.Regex.Match(card.Svg("card", "x", inPoints: true), "width=\"(\\d+)pt\"")
+                .Text.RegularExpressions.Regex.Match(SvgWriter.Text(card), "width=\"(\\d+)pt\"")
                 .Groups[1]
                 .Value.ShouldBe($"{wide * 72:0}");
         }
@@ -107,7 +108,7 @@ public class DoorPapersTests
                         var (column, row) = ((int)((text.X0 - stock.Left) / stock.StepX), (int)((text.Y0 - stock.Top) / stock.StepY));
                         places.Add((p, column, row));
                         (text.Y0 - stock.Top - (row * stock.StepY)).ShouldBeInRange(2, stock.Tall);
-                        (text.X0 + Letters.Font(text.Bold, text.X1).MeasureText(text.Text)).ShouldBeLessThanOrEqualTo(
+                        (text.X0 + Letters.Font(text.Bold, (float)text.X1).MeasureText(text.Text)).ShouldBeLessThanOrEqualTo(
                             stock.Left + (column * stock.StepX) + stock.Wide + 0.1f
                         );
                     }
@@ -122,7 +123,7 @@ public class DoorPapersTests
             (stock.Top + ((stock.Rows - 1) * stock.StepY) + stock.Tall).ShouldBeLessThanOrEqualTo(tall + 0.1f);
         }
 
-        StickerSheet.Of([], StickerSheet.Stocks[0], 1, lines: true).Single().Strokes.ShouldNotBeEmpty();
+        StickerSheet.Of([], StickerSheet.Stocks[0], 1, lines: true).Single().Layers[0].Shapes.ShouldNotBeEmpty();
         System
             .Text.Encoding.Latin1.GetString(PdfSheet.Make("x", StickerSheet.Of(breakers, StickerSheet.Stocks[1], 1, lines: true)))
             .ShouldContain("/FontFile2");

@@ -12,8 +12,8 @@ internal sealed class DrawnPlan
     {
         foreach (var layer in drawing.Layers)
         {
-            foreach (var anchor in layer.Shapes.OfType<AnchorShape>())
-                Read(anchor, anchor.X * drawing.Scale, anchor.Y * drawing.Scale, anchor, anchor.Turn);
+            foreach (var shape in layer.Shapes)
+                Read(shape, drawing.Scale);
         }
     }
 
@@ -35,6 +35,45 @@ internal sealed class DrawnPlan
         where !ReferenceEquals(text.At, symbol.At) && text.Area.Overlaps(symbol.Area)
         select $"{text.What} over {symbol.What}";
 
+    // What is not at an anchor is in the plan's own units.
+    private void Read(Shape shape, double scale)
+    {
+        switch (shape)
+        {
+            case AnchorShape anchor:
+                Read(anchor, anchor.X * scale, anchor.Y * scale, anchor, anchor.Turn);
+                break;
+            case GroupShape group:
+                foreach (var inner in group.Shapes)
+                    Read(inner, scale);
+                break;
+            case TextShape text:
+                Texts.Add(new($"{text.Role} {text.Text}", Covered(text), text, text.Size));
+                break;
+            case PathShape { Role: Role.Body } body:
+                Symbols.Add(new("box", Bounds(body).Scaled(scale), body, 0));
+                break;
+        }
+    }
+
+    private static Area Covered(TextShape text)
+    {
+        var wide = TextWidths.Of(text.Text, text.Size, text.Bold);
+        var middle = text.Side switch
+        {
+            TextSide.Start => text.X + (wide / 2),
+            TextSide.End => text.X - (wide / 2),
+            _ => text.X,
+        };
+        return Area.Around(middle, text.Y - TextWidths.Line(text.Size), wide, text.Size * (TextWidths.Above + TextWidths.Below));
+    }
+
+    private static Area Bounds(PathShape path)
+    {
+        var steps = path.Steps.Where(s => s.Kind != StepKind.Close).ToList();
+        return new(steps.Min(s => s.X), steps.Min(s => s.Y), steps.Max(s => s.X), steps.Max(s => s.Y));
+    }
+
     private void Read(AnchorShape anchor, double x, double y, Shape top, double turn)
     {
         foreach (var shape in anchor.Shapes)
@@ -45,19 +84,10 @@ internal sealed class DrawnPlan
                     Read(inner, x + inner.X, y + inner.Y, top, turn);
                     break;
                 case TextShape text:
-                    var wide = TextWidths.Of(text.Text, text.Size, text.Bold);
-                    var at = Area.Around(
-                        text.X,
-                        text.Y - TextWidths.Line(text.Size),
-                        wide,
-                        text.Size * (TextWidths.Above + TextWidths.Below)
-                    );
-                    Texts.Add(new($"{text.Role} {text.Text}", Turned(at, turn).Move(x, y), top, text.Size));
+                    Texts.Add(new($"{text.Role} {text.Text}", Turned(Covered(text), turn).Move(x, y), top, text.Size));
                     break;
                 case PathShape { Role: Role.Symbol } path:
-                    var steps = path.Steps.Where(s => s.Kind != StepKind.Close).ToList();
-                    var bounds = new Area(steps.Min(s => s.X), steps.Min(s => s.Y), steps.Max(s => s.X), steps.Max(s => s.Y));
-                    Symbols.Add(new($"{(top as AnchorShape)?.Title}", bounds.Move(x, y), top, 0));
+                    Symbols.Add(new($"{(top as AnchorShape)?.Title}", Bounds(path).Move(x, y), top, 0));
                     break;
             }
         }

@@ -166,7 +166,13 @@ public partial class JobFileTests
         };
         var a = Analyzer.Analyze(job);
         ScheduleCsv.Write(a).ShouldContain("\"'=cmd");
-        foreach (var svg in new[] { PlanSvg.Draw(a, new("first", PlanStage.Circuits, StandAlone: true)), ScheduleSvg.Draw(a) })
+        foreach (
+            var svg in new[]
+            {
+                PlanSvg.Draw(a, new("first", PlanStage.Circuits, StandAlone: true)),
+                Drawings.SvgWriter.Text(Drawings.PanelDrawing.Of(a)),
+            }
+        )
         {
             svg.ShouldNotContain("<script");
             svg.ShouldContain("&lt;script");

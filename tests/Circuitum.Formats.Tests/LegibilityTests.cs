@@ -20,7 +20,8 @@ public class LegibilityTests
         PlanStage.Dimensioned,
     ];
 
-    public static TheoryData<string> Demos => ["tamarack-row.json", "gull-cottage.json"];
+    public static TheoryData<string> Demos =>
+        ["tamarack-row.json", "gull-cottage.json", "starters/cabin.json", "starters/bungalow.json", "starters/two-storey.json"];
 
     [Theory]
     [MemberData(nameof(Demos))]
@@ -50,9 +51,54 @@ public class LegibilityTests
             .Range(0, 300)
             .AsParallel()
             .AsOrdered()
-            .SelectMany(seed => Breaches(Analyzer.Analyze(Planner.PlanAll(GeneratedHouse.Make(seed))), "").Select(b => $"house {seed} {b}"))
+            .SelectMany(seed =>
+            {
+                var a = Analyzer.Analyze(Planner.PlanAll(GeneratedHouse.Make(seed)));
+                return Breaches(a, "").Concat(WallsAndPanels(a, cables: seed % 6 == 0)).Select(b => $"house {seed} {b}");
+            })
             .ToList();
         found.ShouldBeEmpty($"{found.Count} in all");
+    }
+
+    // Strips as wide as a screen, or as narrow as a ticket with their cables.
+    private static IEnumerable<string> WallsAndPanels(JobAnalysis a, bool cables)
+    {
+        foreach (var room in a.House.Rooms.Where(r => !r.Room.Kind.OpenAir()))
+        {
+            foreach (var wall in room.Walls)
+            {
+                var view = cables ? new StripView { Wide = 340, Cables = WallCables.Of(a, room, wall.Index) } : new();
+                foreach (var wrong in Wrong(StripComposer.Compose(a, room, wall.Index, view)))
+                    yield return $"{room.Room.Id} wall {wall.Index}: {wrong}";
+            }
+        }
+
+        foreach (var at in a.Panels)
+        {
+            foreach (var wrong in Wrong(PanelDrawing.Of(a, at.Panel.Id)))
+                yield return $"{at.Panel.Id}: {wrong}";
+        }
+    }
+
+    [Fact]
+    public void A_circuit_s_number_that_stands_away_from_its_box_is_tied_to_it()
+    {
+        const double Away = 24;
+        foreach (var seed in Enumerable.Range(0, 40))
+        {
+            var a = Analyzer.Analyze(Planner.PlanAll(GeneratedHouse.Make(seed)));
+            var drawing = PlanComposer.Compose(a, new PlanView(a.Job.Storeys[0].Id, PlanStage.Circuits));
+            var plan = new DrawnPlan(drawing);
+
+            // A switch is a letter.
+            var marks = plan
+                .Symbols.Concat(plan.Texts.Where(t => t.What.StartsWith(nameof(Role.MarkText), StringComparison.Ordinal)))
+                .ToList();
+            var loose = plan
+                .Texts.Where(t => t.At is AnchorShape { Role: Role.Tag } tag && !tag.Shapes.Any(s => s.Role == Role.Leader))
+                .Where(t => marks.Min(s => s.Area.To(t.Area)) > Away);
+            loose.Select(t => t.What).ShouldBeEmpty($"house {seed}");
+        }
     }
 
     [Fact]

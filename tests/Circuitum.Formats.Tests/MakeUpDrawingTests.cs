@@ -4,6 +4,7 @@ using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Planning;
 using Circuitum.Core.Review;
+using Circuitum.Formats.Drawings;
 
 namespace Circuitum.Formats.Tests;
 
@@ -21,7 +22,7 @@ public class MakeUpDrawingTests
     public void Spaces_are_an_inch_and_wires_as_broad_as_their_copper()
     {
         var m = MakeUp.Of(A, A.Panels[0]);
-        var strokes = MakeUpDrawing.Of(m).Strokes;
+        var strokes = Stroke.Of(MakeUpDrawing.Of(m));
 
         // The cabinet is the broadest box; all else is told in its inches.
         var cabinet = strokes.Where(s => s.Kind == StrokeKind.Box).MaxBy(s => s.X1 - s.X0);
@@ -56,14 +57,15 @@ public class MakeUpDrawingTests
         {
             var m = MakeUp.Of(A, at);
             var drawing = MakeUpDrawing.Of(m);
-            var texts = drawing.Strokes.Where(s => s.Kind == StrokeKind.Text).Select(s => s.Text).ToList();
+            var strokes = Stroke.Of(drawing);
+            var texts = strokes.Where(s => s.Kind == StrokeKind.Text).Select(s => s.Text).ToList();
             foreach (var b in m.Breakers)
                 texts.ShouldContain($"{b.Order}");
             texts.Count(t => t is "AF" or "GF" or "AF GF").ShouldBe(m.Breakers.Count(b => b.Mark != ""));
-            drawing.Strokes.Count(s => s.Kind == StrokeKind.Circle && s.X1 < 5).ShouldBe(m.NeutralTerminals + m.GroundWires);
+            strokes.Count(s => s.Kind == StrokeKind.Circle && s.X1 < 5).ShouldBe(m.NeutralTerminals + m.GroundWires);
             texts.ShouldContain(t => t.Contains(m.Bonded ? "joined here only" : "stay apart"));
-            drawing.Strokes.ShouldAllBe(s => s.X0 >= 0 && s.Y0 >= 0 && s.X0 <= drawing.Wide && s.Y0 <= drawing.Tall);
-            System.Xml.Linq.XDocument.Parse(drawing.Svg("x", "<&\"")).Root!.Descendants().Count().ShouldBe(drawing.Strokes.Length);
+            strokes.ShouldAllBe(s => s.X0 >= 0 && s.Y0 >= 0 && s.X0 <= drawing.Extent.Wide && s.Y0 <= drawing.Extent.Tall);
+            System.Xml.Linq.XDocument.Parse(SvgWriter.Text(drawing)).Root!.Elements().Single().Elements().Count().ShouldBe(strokes.Count);
             if (m.Bonded)
                 m.Breakers.Single(b => b.Name.StartsWith("Heat pump")).Remark.ShouldBeTrue();
             MakeUpWords.Of(A, m).ShouldContain(l => l.StartsWith("Grounds, largest first: "));
@@ -81,10 +83,10 @@ public class MakeUpDrawingTests
             .Apply(new EditPanel("main", new() { TandemSpaces = [space] }).Apply(plain).Job!)
             .Job!;
         var b = Analyzer.Analyze(shared);
-        var drawing = MakeUpDrawing.Of(MakeUp.Of(b, b.Panels[0]));
-        drawing.Strokes.Count(s => s.Kind == StrokeKind.Box && Math.Abs(s.Y1 - s.Y0 - 10) < 0.01).ShouldBe(2);
-        drawing.Strokes.ShouldContain(s => s.Text.StartsWith($"{space}A  "));
-        ScheduleSvg.Draw(b, panel: "main").ShouldContain($"data-space=\"{space}B\"");
+        var drawing = Stroke.Of(MakeUpDrawing.Of(MakeUp.Of(b, b.Panels[0])));
+        drawing.Count(s => s.Kind == StrokeKind.Box && Math.Abs(s.Y1 - s.Y0 - 10) < 0.01).ShouldBe(2);
+        drawing.ShouldContain(s => s.Text.StartsWith($"{space}A  "));
+        SvgWriter.Text(PanelDrawing.Of(b, "main")).ShouldContain($"data-space=\"{space}B\"");
         ScheduleCsv.Write(b).ShouldContain($"{space}B,{fits[0].Number},");
     }
 }

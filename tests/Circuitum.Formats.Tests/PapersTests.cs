@@ -87,7 +87,7 @@ public class PapersTests
     [Fact]
     public void The_one_line_drawing_shows_service_meter_panels_feeder_and_electrode()
     {
-        var svg = System.Xml.Linq.XDocument.Parse(OneLine.Svg(A)).Root!;
+        var svg = System.Xml.Linq.XDocument.Parse(Circuitum.Formats.Drawings.SvgWriter.Text(OneLine.Of(A))).Root!;
         var texts = svg.Descendants().Where(e => e.Name.LocalName == "text").Select(e => e.Value).ToList();
         texts.ShouldContain("Utility");
         texts.ShouldContain("Main panel");
@@ -95,7 +95,7 @@ public class PapersTests
         texts.ShouldContain(t => t.Contains(A.Panels[1].Feeder!.Made) && t.Contains($"{A.Panels[1].Feeder!.Breaker} A"));
         texts.ShouldContain(t => t.Contains("neutral bonded"));
         texts.ShouldContain("4 copper or 2 aluminum");
-        svg.Descendants().Count(e => e.Name.LocalName == "rect").ShouldBe(A.Panels.Length);
+        Stroke.Of(OneLine.Of(A)).Count(s => s.Kind == StrokeKind.Box).ShouldBe(A.Panels.Length);
     }
 
     [Fact]

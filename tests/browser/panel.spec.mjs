@@ -101,7 +101,7 @@ test('two breakers share a space where the label allows it; labels are written t
     .locator('.space[data-pick^="circuit:"]')
     .evaluateAll(all =>
       all
-        .filter(g => !/AF|GF/.test(g.textContent) && g.querySelector('.breaker').getAttribute('height') < 40)
+        .filter(g => !/AF|GF/.test(g.textContent) && g.querySelector('.breaker').getBBox().height < 40)
         .map(g => [g.dataset.pick.slice(8), g.dataset.space]),
     );
   const [moved] = plain[0],

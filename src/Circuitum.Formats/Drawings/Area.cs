@@ -35,6 +35,9 @@ public readonly record struct Area(double X0, double Y0, double X1, double Y1)
     /// <summary>It moved by a place.</summary>
     public Area Move((double X, double Y) by) => Move(by.X, by.Y);
 
+    /// <summary>It in another unit.</summary>
+    public Area Scaled(double by) => new(X0 * by, Y0 * by, X1 * by, Y1 * by);
+
     /// <summary>Pixels from it to another, 0 where they touch or overlap.</summary>
     public double To(Area other)
     {

@@ -29,7 +29,7 @@ internal readonly record struct Look(float? Fill, float? Line, double Breadth, s
             Role.HomeRun => new(null, Ink, 1.4),
             Role.DimensionText => new(0, null, 0),
             Role.Dimension => new(null, Soft, 0.7),
-            Role.Badge => new(Ink, null, 0),
+            Role.Badge or Role.Solid => new(Ink, null, 0),
             _ => new(null, Ink, 1),
         };
 

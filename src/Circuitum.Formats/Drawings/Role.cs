@@ -107,4 +107,58 @@ public enum Role
 
     /// <summary>The line from a label to what it is about.</summary>
     Leader,
+
+    /// <summary>A line in plain ink.</summary>
+    Ink,
+
+    /// <summary>What is filled with ink.</summary>
+    Solid,
+
+    /// <summary>Words in plain ink.</summary>
+    Words,
+
+    /// <summary>A stud, a plate or a header.</summary>
+    Timber,
+
+    /// <summary>An opening of a wall that is seen from the room.</summary>
+    Hole,
+
+    /// <summary>A box in a wall that is seen from the room.</summary>
+    StripBox,
+
+    /// <summary>Its outline.</summary>
+    Body,
+
+    /// <summary>The line down to where its distance is told.</summary>
+    Drop,
+
+    /// <summary>A cable in such a wall.</summary>
+    Cable,
+
+    /// <summary>What it is called where it comes in.</summary>
+    CableName,
+
+    /// <summary>A staple.</summary>
+    Staple,
+
+    /// <summary>A hole through a stud.</summary>
+    Bored,
+
+    /// <summary>A plate that keeps nails from a cable.</summary>
+    NailPlate,
+
+    /// <summary>A space of a panel.</summary>
+    Space,
+
+    /// <summary>A breaker.</summary>
+    Breaker,
+
+    /// <summary>A space without one.</summary>
+    Spare,
+
+    /// <summary>A breaker's handle.</summary>
+    Handle,
+
+    /// <summary>A number that tells how it was worked out.</summary>
+    Why,
 }

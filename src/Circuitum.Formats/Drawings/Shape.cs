@@ -62,6 +62,9 @@ public sealed record AnchorShape(Role Role, double X, double Y, ImmutableArray<S
 /// <param name="Shapes">The shapes.</param>
 public sealed record GroupShape(Role Role, ImmutableArray<Shape> Shapes) : Shape(Role)
 {
+    /// <summary>Where a page goes when it is clicked; empty for nowhere.</summary>
+    public string Link { get; init; } = "";
+
     /// <summary>What it is, for a hand that rests on it.</summary>
     public string Title { get; init; } = "";
 }

@@ -25,6 +25,9 @@ public static class SvgWriter
             Role.RunHandle => "run-handle",
             Role.MarkText => "switch",
             Role.HeldBadge => "held",
+            Role.StripBox => "strip-box",
+            Role.CableName => "cable-name",
+            Role.NailPlate => "nail-plate",
             _ => role.ToString().ToLowerInvariant(),
         };
 
@@ -54,6 +57,11 @@ public static class SvgWriter
             });
         return sheet.Done();
     }
+
+    /// <summary>A whole drawing.</summary>
+    /// <param name="drawing">The drawing.</param>
+    /// <param name="styles">Styles of its own, for a file that stands alone; none on a page.</param>
+    public static string Text(Drawing drawing, string styles = "") => Write(drawing, styles).Whole;
 
     internal static string N(double value) => value.ToString("0.##", CultureInfo.InvariantCulture);
 
@@ -93,7 +101,9 @@ public static class SvgWriter
                 Anchor(w, anchor, inchesPerPixel);
                 break;
             case GroupShape group:
-                w.WriteStartElement("g");
+                w.WriteStartElement(group.Link.Length > 0 ? "a" : "g");
+                if (group.Link.Length > 0)
+                    w.WriteAttributeString("href", group.Link);
                 Head(w, group);
                 if (group.Title.Length > 0)
                     w.WriteElementString("title", group.Title);

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text;
+using Circuitum.Formats.Drawings;
 using Circuitum.Formats.Dxf;
 using Circuitum.Formats.Pdf;
 
@@ -23,7 +24,7 @@ public static class ExportList
         Text("boxes", "csv", Csv, r => BoxScheduleCsv.Write(r.Analysis)),
         .. Lists.Names.Select(name => Text(name, "csv", Csv, r => Lists.Csv(r.Analysis, name))),
         new("lists", "xlsx", Workbook, r => ListsXlsx.Write(r.Analysis)),
-        Text("schedule", "svg", Svg, r => ScheduleSvg.Draw(r.Analysis)),
+        Text("schedule", "svg", Svg, r => SvgWriter.Text(PanelDrawing.Of(r.Analysis), Looks.Styles)),
         Text("plan", "svg", Svg, r => PlanSvg.Draw(r.Analysis, new PlanView(r.Storey!, PlanStage.Circuits, StandAlone: true))) with
         {
             OfStorey = true,

@@ -25,6 +25,24 @@ internal static class Letters
         return Wrap(text, font, room);
     }
 
+    /// <summary>The lines of a text; what more than a number of lines would hold ends in dots.</summary>
+    internal static List<string> Lines(string text, float size, float room, int most)
+    {
+        var lines = Wrap(text, size, false, room);
+        return lines.Count <= most ? lines : [.. lines.Take(most - 1), Cut(string.Join(' ', lines.Skip(most - 1)), size, false, room)];
+    }
+
+    /// <summary>A text in one line; what does not fit ends in dots.</summary>
+    internal static string Cut(string text, float size, bool bold, float room)
+    {
+        const string Dots = "\u2026";
+        using var font = Font(bold, size);
+        if (font.MeasureText(text) <= room)
+            return text;
+        var fits = (int)font.BreakText(text, Math.Max(0, room - font.MeasureText(Dots)));
+        return $"{text[..Math.Clamp(fits, 0, text.Length)].TrimEnd()}{Dots}";
+    }
+
     // Between words where it can be, within a word that is wider than the room for it.
     internal static List<string> Wrap(string text, SKFont font, float room)
     {
@@ -60,9 +78,7 @@ internal static class Letters
 
     private static SKTypeface Face(string weight)
     {
-        using var stream = Assembly
-            .GetExecutingAssembly()
-            .GetManifestResourceStream($"Circuitum.Formats.Fonts.AtkinsonHyperlegibleNext-{weight}.ttf")
+        using var stream = Assembly.GetExecutingAssembly().GetManifestResourceStream($"Circuitum.Formats.Fonts.SourceSans3-{weight}.ttf")
             ?? throw new InvalidOperationException("The font for papers is missing.");
         using var data = SKData.Create(stream);
         return SKTypeface.FromData(data);

@@ -166,7 +166,7 @@ internal static class PanelPapers
         s.Page();
         s.Heading("One-line drawing");
         s.Space(8);
-        s.Drawing(OneLine.Of(a));
+        s.Fit(OneLine.Of(a));
     }
 
     internal static void MakeUps(PdfSheet s, JobAnalysis a)
@@ -178,7 +178,7 @@ internal static class PanelPapers
             var m = MakeUp.Of(a, at);
             s.Page();
             s.Heading($"Make-up: {at.Panel.Name}");
-            s.Drawing(MakeUpDrawing.Of(m));
+            s.Fit(MakeUpDrawing.Of(m));
             s.Page();
             s.Heading($"Order of make-up: {at.Panel.Name}");
             foreach (var (line, n) in MakeUpWords.Of(a, m).Select((l, n) => (l, n + 1)))

@@ -1,3 +1,4 @@
+using Circuitum.Formats.Drawings;
 using SkiaSharp;
 using static Circuitum.Formats.Pdf.Letters;
 
@@ -68,7 +69,7 @@ public sealed partial class PdfSheet
     /// <summary>Makes a document of drawings that fill their pages as they are: a point is a point.</summary>
     /// <param name="title">Its title.</param>
     /// <param name="pages">One drawing for each page, as large as it.</param>
-    public static byte[] Make(string title, IEnumerable<LineDrawing> pages)
+    public static byte[] Make(string title, IEnumerable<Drawing> pages)
     {
         using var stream = new MemoryStream();
         using (
@@ -85,7 +86,7 @@ public sealed partial class PdfSheet
         {
             foreach (var page in pages)
             {
-                Ink(document.BeginPage(page.Wide, page.Tall), page);
+                new PdfWriter(document.BeginPage((float)page.Extent.Wide, (float)page.Extent.Tall), 1, 1).Draw(page);
                 document.EndPage();
             }
 

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using Circuitum.Core.Analysis;
 using Circuitum.Formats;
+using Circuitum.Formats.Drawings;
 
 namespace Circuitum.Web.Work;
 
@@ -27,7 +28,7 @@ public sealed record StickerChoice(bool Breakers, StickerStock Stock, int First,
     public ImmutableArray<Sticker> All(JobAnalysis a) => Breakers ? StickerSheet.Breakers(a) : StickerSheet.Cables(a);
 
     /// <summary>The pages.</summary>
-    public IReadOnlyList<LineDrawing> Pages(JobAnalysis a) => StickerSheet.Of(All(a), Stock, First, Lines);
+    public IReadOnlyList<Drawing> Pages(JobAnalysis a) => StickerSheet.Of(All(a), Stock, First, Lines);
 
     /// <summary>As an address tells it.</summary>
     public string Query => $"what={(Breakers ? "breakers" : "cables")}&sheet={Stock.Id}&first={First}{(Lines ? "&lines=on" : "")}";

@@ -3,6 +3,7 @@ using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Routing;
+using Circuitum.Formats.Drawings;
 using Circuitum.Web.Work;
 
 namespace Circuitum.Web.Pages.Jobs;
@@ -10,6 +11,26 @@ namespace Circuitum.Web.Pages.Jobs;
 // What is picked, as the thing that it is.
 public sealed partial class StageModel
 {
+    // A ticket is about as wide as this, in pixels; what is wider is scrolled.
+    private const double TicketWide = 340;
+
+    /// <summary>A wall in studs, for a ticket.</summary>
+    public string Strip(RoomShape room, int wall, bool cables = false) =>
+        SvgWriter.Text(
+            StripComposer.Compose(
+                A,
+                room,
+                wall,
+                new()
+                {
+                    Selected = Pick,
+                    Link = b => Link($"box:{b.Id}"),
+                    Cables = cables ? WallCables.Of(A, room, wall) : null,
+                    Wide = TicketWide,
+                }
+            )
+        );
+
     /// <summary>What is picked, as a reference; none when nothing is.</summary>
     public Subject? Picked => Subject.TryParse(Pick);
 

@@ -3,6 +3,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Formats;
+using Circuitum.Formats.Drawings;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -45,7 +46,7 @@ public sealed class BoxSchedulePageModel(JobDesk desk) : PageModel
         PlanSvg.Draw(A, new PlanView(room.Room.Storey, PlanStage.Boxes, Only: room.Room.Id) { Canvas = OverTable });
 
     /// <summary>A wall in studs.</summary>
-    public string Strip(RoomShape room, int wall) => WallStripSvg.Draw(A, room, wall);
+    public string Strip(RoomShape room, int wall) => SvgWriter.Text(StripComposer.Compose(A, room, wall, new()));
 
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)

@@ -2,7 +2,7 @@ using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
-using Circuitum.Formats;
+using Circuitum.Formats.Drawings;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -47,5 +47,6 @@ public sealed class WallsModel(JobDesk desk) : PageModel
     }
 
     /// <summary>One wall as a drawing.</summary>
-    public string Strip(RoomShape room, int wall, WallCables cables) => WallStripSvg.Draw(Open.Analysis, room, wall, cables: cables);
+    public string Strip(RoomShape room, int wall, WallCables cables) =>
+        SvgWriter.Text(StripComposer.Compose(Open.Analysis, room, wall, new() { Cables = cables }));
 }

@@ -1,0 +1,39 @@
+using System.Collections.Immutable;
+
+namespace Circuitum.Formats.Drawings;
+
+/// <summary>Draws in plain ink a drawing whose units are pixels, or points where it shows in its true size.</summary>
+internal sealed class Pen
+{
+    private readonly ImmutableArray<Shape>.Builder shapes = ImmutableArray.CreateBuilder<Shape>();
+
+    internal void Line(double x0, double y0, double x1, double y1, double weight = 1) =>
+        Add(new PathShape(Role.Ink, [Step.From(x0, y0), Step.To(x1, y1)]) { Breadth = weight });
+
+    internal void Box(double x0, double y0, double x1, double y1, double weight = 1) =>
+        Add(new PathShape(Role.Ink, [.. Step.Rectangle(new(x0, y0, x1, y1))]) { Breadth = weight });
+
+    internal void Fill(double x0, double y0, double x1, double y1) =>
+        Add(new PathShape(Role.Solid, [.. Step.Rectangle(new(Math.Min(x0, x1), y0, Math.Max(x0, x1), y1))]));
+
+    internal void Circle(double x, double y, double radius, double weight = 1) =>
+        Add(new PathShape(Role.Ink, [.. Step.Circle(x, y, radius)]) { Breadth = weight });
+
+    internal void Text(double x, double y, string text, double size = 12, bool bold = false, TextSide side = TextSide.Start) =>
+        Add(new TextShape(Role.Words, x, y, text, size) { Bold = bold, Side = side });
+
+    internal void Add(params IEnumerable<Shape> more) => shapes.AddRange(more);
+
+    /// <summary>The drawing.</summary>
+    /// <param name="name">Its class on a page.</param>
+    /// <param name="label">What it shows, for who does not see it.</param>
+    /// <param name="wide">How wide it is.</param>
+    /// <param name="tall">How tall it is.</param>
+    /// <param name="trueSize">Its units are points, and a page shows it in its true size.</param>
+    internal Drawing Done(string name, string label, double wide, double tall, bool trueSize = false) =>
+        new(label, new(0, 0, wide, tall), 1, [new("", shapes.ToImmutable())])
+        {
+            Name = $"drawn {name}",
+            Data = trueSize ? [("width", $"{SvgWriter.N(wide)}pt"), ("height", $"{SvgWriter.N(tall)}pt")] : [],
+        };
+}
