@@ -7,6 +7,7 @@ using Circuitum.Core.Jobs;
 using Circuitum.Core.Planning;
 using Circuitum.Core.Review;
 using Circuitum.Formats;
+using Circuitum.Formats.Documents;
 
 if (args is ["quick", .. var only])
     House.Quick(string.Join(' ', only));
@@ -83,7 +84,8 @@ public class House
     public int DrawBig() => PlanSvg.Draw(bigAnalysis, new PlanView("first", PlanStage.Rooms)).Length;
 
     [Benchmark]
-    public int Packet() => Circuitum.Formats.Pdf.Papers.Make(plannedAnalysis, "packet", 1, Circuitum.Formats.Pdf.PaperSize.Letter).Length;
+    public int Packet() =>
+        Circuitum.Formats.Documents.Papers.Make(plannedAnalysis, "packet", 1, Circuitum.Formats.Documents.PaperSize.Letter).Length;
 
     // A receptacle is added to the planned house and finds a circuit.
     [Benchmark]

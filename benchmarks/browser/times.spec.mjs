@@ -1,7 +1,7 @@
 // How long an answer takes from pointer up to the next frame, and frames while zooming. It prints; docs/performance.md keeps what was measured.
 // Run: npx playwright test --config benchmarks/browser/playwright.config.mjs
 import { test, visit, expect } from '../../tests/browser/house.mjs';
-import { clickAt, dragTo, edited } from '../../tests/browser/hand.mjs';
+import { clickAt, dragTo, edited, take } from '../../tests/browser/hand.mjs';
 import { bigHouse } from './bighouse.mjs';
 
 // From pointer up to the next frame that shows the answer.
@@ -116,7 +116,7 @@ for (const [name, make, room] of [
       return { x: b.x, y: b.y, width: b.width, height: b.height };
     });
     const [cx, cy] = [x + width / 2, y + height / 3];
-    await page.locator('#tool').selectOption('wish:desk');
+    await take(page, 'wish:desk');
     await edited(page, () => clickAt(page, cx - 20, cy));
     await page.locator('body').press('v');
     const moves = Array.from({ length: 24 }, (_, i) =>

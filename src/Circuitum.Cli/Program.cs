@@ -27,7 +27,7 @@ export.SetAction(
             r.GetValue(form)!,
             r.GetValue(output),
             r.GetValue(storey),
-            r.GetValue(size) == "a4" ? Circuitum.Formats.Pdf.PaperSize.A4 : Circuitum.Formats.Pdf.PaperSize.Letter,
+            r.GetValue(size) == "a4" ? Circuitum.Formats.Documents.PaperSize.A4 : Circuitum.Formats.Documents.PaperSize.Letter,
             c
         )
 );

@@ -43,7 +43,7 @@ internal static class Work
         string form,
         FileInfo? output,
         string? storey,
-        Formats.Pdf.PaperSize size,
+        Formats.Documents.PaperSize size,
         CancellationToken cancel
     )
     {

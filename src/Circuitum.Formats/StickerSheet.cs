@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
+using Circuitum.Formats.Documents;
 using Circuitum.Formats.Drawings;
 using Circuitum.Formats.Pdf;
 

@@ -1,4 +1,4 @@
-using Circuitum.Formats.Pdf;
+using Circuitum.Formats.Documents;
 
 namespace Circuitum.Formats;
 

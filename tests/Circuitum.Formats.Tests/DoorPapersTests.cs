@@ -3,6 +3,7 @@ using Circuitum.Core.Commands;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Planning;
 using Circuitum.Core.Review;
+using Circuitum.Formats.Documents;
 using Circuitum.Formats.Drawings;
 using Circuitum.Formats.Pdf;
 

@@ -5,6 +5,7 @@ using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Planning;
 using Circuitum.Core.Review;
+using Circuitum.Formats.Documents;
 using Circuitum.Formats.Pdf;
 
 namespace Circuitum.Formats.Tests;
@@ -39,12 +40,12 @@ public class PapersTests
     [Fact]
     public void The_schedule_and_the_directory_name_every_circuit_and_feeder_with_its_space()
     {
-        var schedule = string.Join('\n', Papers.Text(A, "schedule", 7));
+        var schedule = string.Join('\n', Papers.Of(A, "schedule", 7).Words);
         foreach (var c in A.Circuits)
             schedule.ShouldContain($"{c.Breaker} A, {c.Poles}-pole");
         schedule.ShouldContain("Feeder to Sitting nook panel");
         schedule.ShouldContain("Panel schedule: Sitting nook panel");
-        var directory = Papers.Text(A, "directory", 7);
+        var directory = Papers.Of(A, "directory", 7).Words;
         foreach (var p in A.Panels)
             directory.Count(l => l == $"{p.Panel.Spaces}").ShouldBeGreaterThan(0);
         directory.ShouldContain(l => l.Contains("Fed from Main panel") && l.Contains("spaces"));
@@ -53,14 +54,14 @@ public class PapersTests
     [Fact]
     public void The_load_sheet_shows_the_numbers_of_the_analysis()
     {
-        var load = Papers.Text(A, "load", 7);
+        var load = Papers.Of(A, "load", 7).Words;
         load.ShouldContain($"{A.Standard.Total}, {A.Standard.Current.Value:0.0} A");
         load.ShouldContain($"{A.Optional.Total}, {A.Optional.Current.Value:0.0} A");
         load.ShouldContain(ServiceSheet.Of(A).Neutral.Result);
-        var runs = string.Join('\n', Papers.Text(A, "home-runs", 7));
+        var runs = string.Join('\n', Papers.Of(A, "home-runs", 7).Words);
         foreach (var c in A.Circuits.Where(c => !c.Carried))
             runs.ShouldContain($"HR-{c.Number:00}");
-        string.Join('\n', Papers.Text(A, "feeders", 7)).ShouldContain(A.Panels[1].Feeder!.Made);
+        string.Join('\n', Papers.Of(A, "feeders", 7).Words).ShouldContain(A.Panels[1].Feeder!.Made);
     }
 
     [Fact]
@@ -76,7 +77,7 @@ public class PapersTests
                     Build = WallBuild.MetalStud,
                 })
         );
-        string Said(Job job) => string.Join('\n', Papers.Text(Analyzer.Analyze(job), "home-runs", 7));
+        string Said(Job job) => string.Join('\n', Papers.Of(Analyzer.Analyze(job), "home-runs", 7).Words);
         Said(Planned).ShouldContain("nail plates");
         Said(Planned).ShouldNotContain("bushings");
         var steel = Said(Planned with { Walls = [.. walls] });
@@ -102,7 +103,7 @@ public class PapersTests
     public void The_packet_holds_them_all()
     {
         var packet = Latin(Papers.Make(A, "packet", 7, PaperSize.Letter));
-        var said = string.Join('\n', Papers.Text(A, "packet", 7));
+        var said = string.Join('\n', Papers.Of(A, "packet", 7).Words);
         foreach (
             var heading in new[]
             {

@@ -142,7 +142,7 @@ public sealed class FaultWebTests : WebHouse
         fields["job"] = "gull-cottage";
         await Web.PostAsync("/?handler=PutAway", new FormUrlEncodedContent(fields));
         (await Web.GetAsync("/jobs/gull-cottage/rooms")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
-        (await Web.GetStringAsync("/")).ShouldContain("Put away: 1");
+        (await Web.GetStringAsync("/")).ShouldContain("Archived: 1");
         await Web.PostAsync("/?handler=TakeBack", new FormUrlEncodedContent(fields));
         (await Web.GetAsync("/jobs/gull-cottage/rooms")).StatusCode.ShouldBe(HttpStatusCode.OK);
     }

@@ -1,6 +1,6 @@
 // Circuits by hand: what is dragged shows what each circuit would become, and goes where it is dropped.
 import { visit as test, expect } from './house.mjs';
-import { edited } from './hand.mjs';
+import { edited, take } from './hand.mjs';
 
 const plan = (page, house) => page.goto(`${house.job}/circuits`);
 
@@ -81,7 +81,7 @@ test('boxes are lassoed and a circuit number is typed; a locked circuit keeps it
   house,
 }) => {
   await plan(page, house);
-  await page.selectOption('#tool', 'lasso');
+  await take(page, 'lasso');
   const floor = await page.locator('.floor[data-pick="room:office"]').boundingBox();
   const corners = [
     [-8, -8],
@@ -101,7 +101,7 @@ test('boxes are lassoed and a circuit number is typed; a locked circuit keeps it
     await page.keyboard.press('Escape');
   });
   await expect(page.locator('.lasso, .chosen-bar:visible')).toHaveCount(0);
-  await page.selectOption('#tool', 'lasso');
+  await take(page, 'lasso');
   await around(async () => {});
   await expect(page.locator('.chosen-bar')).toBeVisible();
   const ids = await page.locator('.plan [data-box].chosen').evaluateAll(bs => bs.map(b => b.dataset.box));

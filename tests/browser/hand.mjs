@@ -49,3 +49,11 @@ export async function readsWell(page, { alike = false, drawings = true } = {}) {
     .analyze();
   expect(violations.map(v => `${page.url()}: ${v.id} ${v.nodes[0].html.slice(0, 160)}`)).toEqual([]);
 }
+
+// Takes up a tool: from the rail where it stands there, else from the palette.
+export async function take(page, word) {
+  const inRail = page.locator(`.rail [data-tool="${word}"]`);
+  if (await inRail.count()) return inRail.click();
+  await page.locator('[data-palette]').click();
+  await page.locator(`.palette [data-tool="${word}"]`).click();
+}

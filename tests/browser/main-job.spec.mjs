@@ -1,4 +1,4 @@
-import { readsWell } from './hand.mjs';
+import { readsWell, take } from './hand.mjs';
 import { test, visit, expect, serve } from './house.mjs';
 
 // From an empty data directory, as on the first day.
@@ -8,7 +8,7 @@ test.describe('at first', () => {
   test('the demo house from its rooms to a printed schedule, by mouse', async ({ page, house }) => {
     await page.goto(house.url);
     await readsWell(page);
-    await page.getByRole('link', { name: 'Tamarack Row' }).click();
+    await page.getByRole('link', { name: 'Tamarack Row', exact: true }).click();
     await expect(page.locator('.plan .floor')).toHaveCount(13);
     await readsWell(page);
     await page.getByRole('link', { name: /^Boxes/ }).click();
@@ -162,11 +162,11 @@ visit.describe('in the cottage', () => {
 
   visit('a click on the plan adds a box, Escape makes it pick again', async ({ page, house }) => {
     await page.goto(`${house.job}/boxes`);
-    await page.getByLabel('Click adds').selectOption('box:Receptacle');
+    await take(page, 'box:Receptacle');
     const floor = await page.locator('.floor[data-pick="room:living"]').boundingBox();
     await page.mouse.click(floor.x + floor.width / 2, floor.y + floor.height - 6);
     await expect(page.locator('[data-box="living.x1"]')).toHaveClass(/by-person/);
-    await expect(page.getByLabel('Click adds')).toHaveValue('box:Receptacle');
+    await expect(page.locator('.rail [data-tool="box:Receptacle"]')).toHaveAttribute('aria-pressed', 'true');
     await page.locator('body').press('Escape');
     await page.mouse.click(floor.x + floor.width / 2, floor.y + floor.height / 2);
     await expect(page.locator('.ticket h2')).toHaveText(/Living/);

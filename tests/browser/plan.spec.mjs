@@ -1,5 +1,5 @@
 import { test, expect } from './house.mjs';
-import { clickAt, dragTo, edited } from './hand.mjs';
+import { clickAt, dragTo, edited, take } from './hand.mjs';
 
 async function start(page, house, name) {
   await page.goto(house.url);
@@ -22,15 +22,15 @@ test('three storeys: one by mouse, one by keyboard, one from a drawing that come
   await start(page, house, 'Wren House');
 
   // By mouse: two rooms drawn, a door and a window clicked, a wall dragged, a dimension typed over.
-  await page.locator('#tool').selectOption('room');
+  await take(page, 'room');
   await edited(page, () => dragTo(page, [10, 10], [154, 130]));
   await edited(page, () => dragTo(page, [158, 10], [290, 130]));
   await expect(page.locator('.list')).toContainText('12\'-0" x 10\'-0"');
-  await page.locator('#tool').selectOption('opening:hinged');
+  await take(page, 'opening:hinged');
   const [x] = (await page.locator('[data-drag="wall:room-1:1"]').getAttribute('d')).match(/-?[\d.]+/g).map(Number);
   await edited(page, () => clickAt(page, x, 70));
   await expect(page.locator('.ticket h2')).toHaveText('Door to Room 2');
-  await page.locator('#tool').selectOption('opening:window');
+  await take(page, 'opening:window');
   await edited(page, () => clickAt(page, 80, 8));
   await expect(page.locator('.ticket h2')).toHaveText('Window to outside');
   await page.locator('body').press('v');
@@ -143,7 +143,7 @@ test('a picture is laid under, scaled by two points and traced', async ({ page, 
   await page.getByRole('button', { name: 'Lay it under the storey' }).click();
   await expect(page.locator('.under')).toHaveAttribute('width', '480');
   await expect(page.locator('html')).toHaveAttribute('data-ready', '');
-  await page.locator('#tool').selectOption('scale');
+  await take(page, 'scale');
   await clickAt(page, 100, 100);
   await clickAt(page, 220, 100);
   await page.locator('.type-over input').fill("20'");
@@ -152,7 +152,7 @@ test('a picture is laid under, scaled by two points and traced', async ({ page, 
   await page.getByLabel('Strength, percent').fill('30');
   await edited(page, () => page.getByRole('button', { name: 'Dim' }).click());
   await expect(page.locator('.under')).toHaveAttribute('opacity', '0.3');
-  await page.locator('#tool').selectOption('room');
+  await take(page, 'room');
   await edited(page, () => dragTo(page, [100, 100], [300, 250]));
   await edited(page, () => page.getByRole('button', { name: 'Undo draw room' }).click());
   await edited(page, () => page.getByRole('button', { name: 'Remove the picture' }).click());

@@ -74,7 +74,7 @@ test('a pull is ticked off with what it took, in Runs and on the sheet', async (
   await edited(page, () => ticket(page).getByRole('button', { name: 'Pulled' }).click());
   await expect(ticket(page)).toContainText(/took 52 ft, [+-][\d.]+ ft against the plan/);
   await expect(page.locator('.run-rows tr.picked')).toContainText('pulled');
-  await expect(page.locator('nav')).toContainText('1 of 27 pulled');
+  await expect(page.locator('.stages')).toContainText('1 of 27 pulled');
 
   // What is in the frame is not led elsewhere.
   await expect(ticket(page).getByRole('button', { name: 'Lead' })).toHaveCount(0);

@@ -11,6 +11,9 @@ public sealed record ApplianceType
     /// <summary>What it is called.</summary>
     public required string Name { get; init; }
 
+    /// <summary>Where it is looked for.</summary>
+    public required ThingGroup Group { get; init; }
+
     /// <summary>How many lines it usually hangs on.</summary>
     public required Connection Connection { get; init; }
 

@@ -45,6 +45,26 @@ public static class PlanComposer
         return on.Done($"Plan of {storey}") with { Name = $"plan stage-{view.Stage.ToString().ToLowerInvariant()}", Data = Snaps(a, view) };
     }
 
+    /// <summary>A storey in small, for a list: its floors, walls and openings, without a word.</summary>
+    /// <param name="a">The analysis.</param>
+    /// <param name="storey">The storey.</param>
+    /// <param name="canvas">How large it may be, in pixels.</param>
+    public static Drawing Thumbnail(JobAnalysis a, string storey, (double Wide, double Tall) canvas)
+    {
+        var drawing = Compose(a, new PlanView(storey, PlanStage.Rooms) { Canvas = canvas });
+        return drawing with
+        {
+            Name = "plan thumbnail",
+            Extent = drawing.Extent.Grow(-0.8 * Composition.MarginPixels / drawing.Scale),
+            Layers =
+            [
+                .. drawing
+                    .Layers.Where(l => l.Shapes.Length > 0)
+                    .Select(l => new Layer("", [.. l.Shapes.Where(s => s is not AnchorShape)])),
+            ],
+        };
+    }
+
     private static void Electrical(Composition on)
     {
         var stage = on.View.Stage;

@@ -18,7 +18,6 @@ public sealed class StripComposer
     private const double Foot = 58;
     private const double Head = 16;
 
-    private const double MostScale = 4;
     private const double Plate = 1.5;
     private const double Counter = 36;
     private const double DoorHead = 82;
@@ -44,7 +43,7 @@ public sealed class StripComposer
     {
         (this.a, this.room, this.wall, this.view) = (a, room, wall, view);
         (length, height) = (room.Walls[wall].Length.InInches, room.Room.CeilingHeight.InInches);
-        var scale = Math.Clamp((view.Wide - Left - Right) / length, view.LeastScale, MostScale);
+        var scale = Math.Clamp((view.Wide - Left - Right) / length, view.LeastScale, view.MostScale);
         var (over, under) = view.Cables is { } cables ? StripCables.Room(cables, height, length * scale) : (0, 0);
         on = new(new(-Left / scale, -(Head + over) / scale, length + (Right / scale), height + ((Foot + under) / scale)), scale);
     }

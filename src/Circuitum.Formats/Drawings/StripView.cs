@@ -18,6 +18,9 @@ public sealed record StripView
     /// <summary>How wide it may be, in pixels. A long wall becomes wider where its scale would be too small to work from.</summary>
     public double Wide { get; init; } = 720;
 
+    /// <summary>Most pixels to an inch: a short wall is not drawn larger than is of use.</summary>
+    public double MostScale { get; init; } = 4;
+
     /// <summary>Fewest pixels to an inch.</summary>
     public double LeastScale { get; init; } = 2.2;
 }

@@ -19,6 +19,20 @@ internal static class Symbols
     /// <param name="Tall">How tall.</param>
     internal sealed record Symbol(ImmutableArray<Shape> Shapes, double Wide, double Tall);
 
+    /// <summary>The symbol of a kind of box, before anything is known of the box.</summary>
+    internal static ImmutableArray<Shape> Of(BoxKind kind) =>
+        kind switch
+        {
+            BoxKind.Switch => Letters("S").Shapes,
+            BoxKind.Receptacle => Receptacle(null).Shapes,
+            BoxKind.SmokeAlarm => Alarm.Shapes,
+            _ => Lamp.Shapes,
+        };
+
+    private static Symbol Lamp => Made(18, Circle(R), Line([Step.From(-9, 0), Step.To(9, 0), Step.From(0, -9), Step.To(0, 9)]));
+
+    private static Symbol Alarm => Made(2 * R, Circle(R), Circle(3.6), Solid(Step.Circle(0, 0, 1.2)));
+
     /// <summary>The symbol of a box.</summary>
     internal static Symbol Of(JobAnalysis a, Box box) =>
         box.Kind switch
@@ -31,9 +45,9 @@ internal static class Symbols
                 Circle(R),
                 Line(Enumerable.Range(0, 3).SelectMany(i => Spoke(90 + (120 * i), 0, R)))
             ),
-            BoxKind.Light => Made(18, Circle(R), Line([Step.From(-9, 0), Step.To(9, 0), Step.From(0, -9), Step.To(0, 9)])),
+            BoxKind.Light => Lamp,
             BoxKind.SmokeAlarm when box.CarbonMonoxide => Made(2 * R, Circle(R), Solid(Step.Circle(0, 0, 3))),
-            BoxKind.SmokeAlarm => Made(2 * R, Circle(R), Circle(3.6), Solid(Step.Circle(0, 0, 1.2))),
+            BoxKind.SmokeAlarm => Alarm,
             BoxKind.Disconnect => Made(12, Square(5.5), Line([Step.From(-5.5, 5.5), Step.To(5.5, -5.5)])),
             BoxKind.Provision => Made(12, Square(5.5) with { Dashes = "2.5 2" }),
             _ => Made(2 * R, Circle(R), Triangle(Poles(a, box) == Connection.TwoLines)),
@@ -54,6 +68,11 @@ internal static class Symbols
             1 or 2 => string.Concat(ways),
             _ => $"{ways.Count}S",
         };
+        return Letters(text);
+    }
+
+    private static Symbol Letters(string text)
+    {
         var wide = TextWidths.Of(text, Letter, bold: true);
         return new(
             [new TextShape(Role.MarkText, 0, TextWidths.Line(Letter), text, Letter) { Bold = true }],

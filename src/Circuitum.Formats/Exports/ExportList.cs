@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text;
+using Circuitum.Formats.Documents;
 using Circuitum.Formats.Drawings;
 using Circuitum.Formats.Dxf;
 using Circuitum.Formats.Pdf;

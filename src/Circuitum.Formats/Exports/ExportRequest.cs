@@ -1,5 +1,5 @@
 using Circuitum.Core.Analysis;
-using Circuitum.Formats.Pdf;
+using Circuitum.Formats.Documents;
 
 namespace Circuitum.Formats.Exports;
 

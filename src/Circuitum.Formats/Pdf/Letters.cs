@@ -4,10 +4,21 @@ using SkiaSharp;
 namespace Circuitum.Formats.Pdf;
 
 /// <summary>The letters of the papers: their faces, how wide they are, and how lines break.</summary>
-internal static class Letters
+public static class Letters
 {
     private static readonly SKTypeface Regular = Face("Regular"),
         Bold = Face("Bold");
+
+    /// <summary>The letters of some texts that the papers' face does not have, each once, in their order.</summary>
+    /// <param name="texts">The texts.</param>
+    public static string[] Missing(IEnumerable<string> texts) =>
+        [
+            .. texts
+                .SelectMany(t => t.EnumerateRunes())
+                .Distinct()
+                .Where(rune => !System.Text.Rune.IsControl(rune) && Regular.GetGlyph(rune.Value) == 0)
+                .Select(rune => rune.ToString()),
+        ];
 
     // Letters stand where their widths say, not where a screen's dots are.
     internal static SKFont Font(bool bold, float size) =>

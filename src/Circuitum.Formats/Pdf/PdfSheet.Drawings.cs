@@ -11,8 +11,6 @@ public sealed partial class PdfSheet
     /// <param name="perPixel">Points to a pixel of what keeps its size.</param>
     public void Put(Drawing drawing, float perInch, float perPixel)
     {
-        if (document is null)
-            said.AddRange(Texts(drawing.Layers.SelectMany(l => l.Shapes)));
         if (canvas is not null)
         {
             canvas.Save();
@@ -23,21 +21,6 @@ public sealed partial class PdfSheet
 
         y += (float)drawing.Extent.Tall * perInch;
     }
-
-    private static IEnumerable<string> Texts(IEnumerable<Shape> shapes) =>
-        shapes.SelectMany(s =>
-            s switch
-            {
-                TextShape text => [text.Text],
-                AnchorShape anchor => Texts(anchor.Shapes),
-                GroupShape group => Texts(group.Shapes),
-                _ => [],
-            }
-        );
-
-    /// <summary>A drawing whose units are points, at its own size.</summary>
-    /// <param name="drawing">The drawing.</param>
-    public void TrueSize(Drawing drawing) => Put(drawing, 1, 1);
 
     /// <summary>A drawing as large as the width or what is left of the page lets it, but not larger than on a screen.</summary>
     /// <param name="drawing">The drawing.</param>

@@ -1,3 +1,4 @@
+using Circuitum.Formats.Documents;
 using Circuitum.Formats.Drawings;
 using SkiaSharp;
 using static Circuitum.Formats.Pdf.Letters;
@@ -7,21 +8,20 @@ namespace Circuitum.Formats.Pdf;
 /// <summary>Lays text, tables and drawings out on pages of a PDF, black on white, the foot on every page. Measures in points.</summary>
 public sealed partial class PdfSheet
 {
-    private const float Margin = 43,
-        FootRoom = 36,
+    private const float Margin = PageRoom.Margin,
+        FootRoom = PageRoom.FootRoom,
         Gap = 4;
 
     private readonly SKDocument? document;
     private readonly string foot;
     private readonly int pages;
-    private readonly List<string> said = [];
     private SKCanvas? canvas;
     private float y;
 
     private PdfSheet(SKDocument? document, PaperSize size, string foot, int pages)
     {
         (this.document, this.foot, this.pages) = (document, foot, pages);
-        (Width, Height) = size == PaperSize.A4 ? (595.28f, 841.89f) : (612, 792);
+        (Width, Height) = PageRoom.Of(size);
     }
 
     /// <summary>Width of a page.</summary>
@@ -96,14 +96,11 @@ public sealed partial class PdfSheet
         return stream.ToArray();
     }
 
-    /// <summary>What there is between the margins along the short side of a page, in points.</summary>
-    public float ShortSide => Math.Min(Width, Height) - (2 * Margin) - (Width > Height ? FootRoom : 0);
+    /// <summary>What is left of the page, in points.</summary>
+    public float Left => Height - Margin - FootRoom - y;
 
-    /// <summary>What there is between the margins along the long side of a page, in points.</summary>
-    public float LongSide => Math.Max(Width, Height) - (2 * Margin) - (Width > Height ? 0 : FootRoom);
-
-    /// <summary>Width that is left for what is laid out, in points.</summary>
-    public float RoomWide => Inner;
+    /// <summary>Whether something of a height still goes on the page.</summary>
+    public bool HasRoom(float points) => PageCount > 0 && points <= Left;
 
     /// <summary>Begins a page.</summary>
     /// <param name="turned">Its long side is below.</param>
@@ -143,55 +140,6 @@ public sealed partial class PdfSheet
     /// <summary>Room between two things.</summary>
     public void Space(float points) => y += points;
 
-    /// <summary>A table; its heading stands again on each page that it goes on to.</summary>
-    /// <param name="columns">The columns.</param>
-    /// <param name="rows">The cells, row by row.</param>
-    /// <param name="size">Of the letters.</param>
-    public void Table(IReadOnlyList<Column> columns, IEnumerable<string[]> rows, float size = 8.5f)
-    {
-        using var font = Font(false, size);
-        using var head = Font(true, size);
-        var total = columns.Sum(c => c.Share);
-        float[] widths = [.. columns.Select(c => (float)(c.Share / total * Inner))];
-        Need(size * 6);
-        Row([.. columns.Select(c => c.Title)], head);
-        foreach (var row in rows)
-        {
-            if (y + Tall(row, font) > Height - Margin - FootRoom)
-            {
-                Page();
-                Row([.. columns.Select(c => c.Title)], head);
-            }
-
-            Row(row, font);
-        }
-
-        y += 4;
-
-        float Tall(string[] cells, SKFont f) =>
-            (cells.Select((c, i) => Wrap(c, f, widths[i] - (2 * Gap)).Count).Max() * size * 1.25f) + Gap;
-
-        void Row(string[] cells, SKFont f)
-        {
-            var tall = Tall(cells, f);
-            var x = Margin;
-            for (var i = 0; i < columns.Count; i++)
-            {
-                var at = y + (size * 1.1f);
-                foreach (var line in Wrap(i < cells.Length ? cells[i] : "", f, widths[i] - (2 * Gap)))
-                {
-                    Put(line, columns[i].Right ? x + widths[i] - Gap - f.MeasureText(line) : x + Gap, at, f);
-                    at += size * 1.25f;
-                }
-
-                x += widths[i];
-            }
-
-            y += tall;
-            Line(Margin, y, Width - Margin, y, f == head ? 1.2f : 0.4f);
-        }
-    }
-
     private void Need(float points)
     {
         if (PageCount == 0 || y + points > Height - Margin - FootRoom)
@@ -217,19 +165,8 @@ public sealed partial class PdfSheet
         canvas = null;
     }
 
-    /// <summary>The lines of text that a document would hold, in their order, without making it.</summary>
-    /// <param name="lay">Lays it out.</param>
-    public static IReadOnlyList<string> Said(Action<PdfSheet> lay)
-    {
-        var sheet = new PdfSheet(null, PaperSize.Letter, "", 0);
-        lay(sheet);
-        return sheet.said;
-    }
-
     private void Put(string text, float x, float at, SKFont font)
     {
-        if (document is null)
-            said.Add(text);
         if (canvas is null || text.Length == 0)
             return;
         using var ink = new SKPaint { Color = SKColors.Black, IsAntialias = true };

@@ -44,6 +44,10 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray, Notes notes) : Pa
     public async Task<IActionResult> OnPostTakeBackAsync(string? job, CancellationToken cancel) =>
         await desk.PutAwayAsync(job ?? "", false, cancel) ? Redirect("/") : NotFound();
 
+    /// <summary>Makes another job of one.</summary>
+    public async Task<IActionResult> OnPostCopyAsync(string? job, string? key, CancellationToken cancel) =>
+        await desk.CopyAsync(job ?? "", key, cancel) is not null ? Redirect("/") : NotFound();
+
     private async Task Load(CancellationToken cancel) => (Jobs, PutAway) = (await desk.ListAsync(cancel), await desk.DeletedAsync(cancel));
 
     /// <summary>Starts a job with one empty storey, or from a starter house.</summary>

@@ -26,6 +26,9 @@ public sealed class EditButtonTagHelper(IAntiforgery antiforgery) : TagHelper
     [HtmlAttributeName("class")]
     public string? Css { get; set; }
 
+    /// <summary>What it does, where its own words are too short for that.</summary>
+    public string? Title { get; set; }
+
     /// <summary>Where it stands.</summary>
     [ViewContext, HtmlAttributeNotBound]
     public ViewContext View { get; set; } = null!;
@@ -39,6 +42,8 @@ public sealed class EditButtonTagHelper(IAntiforgery antiforgery) : TagHelper
         button.Attributes["data-do"] = asked.Word;
         if (Css is not null)
             button.AddCssClass(Css);
+        if (Title is not null)
+            (button.Attributes["title"], button.Attributes["aria-label"]) = (Title, Title);
         if (Off)
             button.Attributes["disabled"] = "disabled";
         button.InnerHtml.AppendHtml(await output.GetChildContentAsync());

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Jobs;
 using Circuitum.Formats;
+using Circuitum.Web.Work;
 
 namespace Circuitum.Web.Stages;
 
@@ -21,7 +22,14 @@ public sealed class BoxesStage : Stage
     public override PlanStage? Plan => PlanStage.Boxes;
 
     /// <inheritdoc/>
-    public override string? Tools => "Boxes/_BoxTools";
+    public override ImmutableArray<Tool> Tools =>
+        [
+            Tool.Pick,
+            new("box:Receptacle", "Receptacle"),
+            new("box:Switch", "Switch"),
+            new("box:Light", "Light"),
+            new("box:SmokeAlarm", "Alarm"),
+        ];
 
     /// <inheritdoc/>
     protected override ImmutableArray<string> Rules => ["box."];

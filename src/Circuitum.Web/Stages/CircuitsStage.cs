@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Formats;
+using Circuitum.Web.Work;
 
 namespace Circuitum.Web.Stages;
 
@@ -20,7 +21,7 @@ public sealed class CircuitsStage : Stage
     public override PlanStage? Plan => PlanStage.Circuits;
 
     /// <inheritdoc/>
-    public override string? Tools => "Circuits/_CircuitTools";
+    public override ImmutableArray<Tool> Tools => [Tool.Pick, new("lasso", "Lasso")];
 
     /// <inheritdoc/>
     protected override ImmutableArray<string> Rules => ["circuit.", "wire.", "protect."];

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Formats;
+using Circuitum.Web.Work;
 
 namespace Circuitum.Web.Stages;
 
@@ -20,7 +21,10 @@ public sealed class RoomsStage : Stage
     public override PlanStage? Plan => PlanStage.Rooms;
 
     /// <inheritdoc/>
-    public override string? Tools => "Rooms/_RoomTools";
+    public override ImmutableArray<Tool> Tools => [Tool.Pick, Palette.Room, Palette.Door, Palette.Window];
+
+    /// <inheritdoc/>
+    public override bool HasPalette => true;
 
     /// <inheritdoc/>
     protected override ImmutableArray<string> Rules => ["plan."];

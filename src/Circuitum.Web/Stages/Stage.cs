@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Formats;
+using Circuitum.Web.Work;
 
 namespace Circuitum.Web.Stages;
 
@@ -25,8 +26,11 @@ public abstract class Stage
     /// <summary>What the plan shows; none when the stage has no plan.</summary>
     public virtual PlanStage? Plan => null;
 
-    /// <summary>The partial of tools over the plan, or none.</summary>
-    public virtual string? Tools => null;
+    /// <summary>The tools beside the plan; none when a hand only picks there.</summary>
+    public virtual ImmutableArray<Tool> Tools => [];
+
+    /// <summary>Whether all that can be put into a house is at hand.</summary>
+    public virtual bool HasPalette => false;
 
     /// <summary>The partial that stands in the place of the plan, or none.</summary>
     public virtual string? Sheet => null;
@@ -42,6 +46,9 @@ public abstract class Stage
 
     /// <summary>How far it is when nothing must be mended, in a word or two.</summary>
     protected abstract string Done(JobAnalysis a);
+
+    /// <summary>Whether there is anything of it yet.</summary>
+    public bool HasBegun(JobAnalysis a) => Begun(a);
 
     /// <summary>How far it is, in a word or two.</summary>
     public string Progress(JobAnalysis a)

@@ -1,4 +1,5 @@
 using System.Text;
+using Circuitum.Formats.Documents;
 using Circuitum.Formats.Exports;
 using Circuitum.Formats.Pdf;
 

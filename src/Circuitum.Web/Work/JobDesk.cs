@@ -2,7 +2,9 @@ using System.Collections.Concurrent;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Edits;
+using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
 using Circuitum.Core.Review;
 using Circuitum.Formats;
 using Circuitum.Storage;
@@ -26,13 +28,15 @@ public sealed partial class JobDesk(string directory)
         await using var store = await JobStore.OpenAsync(directory);
         if ((await store.ListAsync()).Count > 0 || (await store.DeletedAsync()).Count > 0)
             return;
-        foreach (
-            var file in Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "demo"), "*.json").OrderDescending(StringComparer.Ordinal)
-        )
+        foreach (var file in Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "demo"), "*.json").Order(StringComparer.Ordinal))
         {
             await using var stream = File.OpenRead(file);
-            if ((await JobFile.ReadAsync(stream)).Job is { } job)
-                await store.CreateAsync(job, "demo");
+            if ((await JobFile.ReadAsync(stream)).Job is not { } job)
+                continue;
+            await store.CreateAsync(job, "demo");
+
+            // Planned as well as bare: to look around in, and to begin with.
+            await store.CreateAsync(Planner.PlanAll(job) with { Name = $"{job.Name}, planned" }, "demo");
         }
     }
 
@@ -92,6 +96,25 @@ public sealed partial class JobDesk(string directory)
                 Keep(id, new OpenJob(stored, analysis, await Pictures(store, id, job, cancel)));
             return id;
         }
+    }
+
+    /// <summary>Makes another job of one, with its pictures; what was decided comes with it, its history does not.</summary>
+    /// <returns>The id of the copy; none when there is no such job.</returns>
+    public async Task<string?> CopyAsync(string id, string? key, CancellationToken cancel)
+    {
+        if (await OpenAsync(id, cancel) is not { Analysis.Job: var job })
+            return null;
+        var name = $"{job.Name}, copy";
+        var copy = await CreateAsync(job with { Name = name[..Math.Min(name.Length, JobRules.LongestName)] }, "copy", key, cancel);
+        await using var store = JobStore.Connect(directory);
+        foreach (var hash in await store.PicturesAsync(id, cancel))
+        {
+            if (await store.PictureAsync(id, hash, cancel) is { } picture)
+                await store.AddPictureAsync(copy, hash, picture.MediaType, picture.Bytes, cancel);
+        }
+
+        open.TryRemove(copy, out _);
+        return copy;
     }
 
     private const int MostMade = 1000;

@@ -4,8 +4,10 @@ import { circuitField, circuitsHand, lassoHand } from './circuits.js';
 import { draftHand, setTool } from './draft.js';
 import { hands } from './gesture.js';
 import { nudgePlan } from './nudge.js';
+import { openPalette } from './palette.js';
 import { drawingKey } from './room.js';
 import './patch.js';
+import './jobs.js';
 import './planning.js';
 import { runsHand } from './runs.js';
 import { forgetFrame, keptView, settleView, showPaper, tellCanvas, tellZoom, zoom } from './view.js';
@@ -22,12 +24,21 @@ async function why(key) {
   dialog.scrollTop = 0;
 }
 
+// Day or night: by choice, else by the hour that the system keeps.
+function turnNight() {
+  const root = document.documentElement;
+  const night = root.dataset.theme ? root.dataset.theme === 'night' : matchMedia('(prefers-color-scheme: dark)').matches;
+  root.dataset.theme = night ? 'day' : 'night';
+  document.cookie = `theme=${root.dataset.theme}; path=/; max-age=31536000; samesite=strict`;
+}
+
 document.addEventListener('click', e => {
   const b = e.target.closest('button, [data-why]');
   if (!b) return;
   if (b.dataset.why) why(b.dataset.why);
   else if ('keys' in b.dataset) document.getElementById('keys').showModal();
   else if ('print' in b.dataset) window.print();
+  else if ('night' in b.dataset) turnNight();
 });
 
 function walk(step, selector) {
@@ -93,6 +104,7 @@ document.addEventListener('keydown', e => {
     w: () => tool('room'),
     d: () => tool('opening:hinged'),
     o: () => tool('opening:window'),
+    '/': () => openPalette(),
     Escape: letGo,
     Delete: () => {
       press('remove-box');

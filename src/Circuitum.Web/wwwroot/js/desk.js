@@ -52,7 +52,7 @@ export function tell(sentence, again) {
     });
     box.append(' ', button);
   }
-  const strip = here?.querySelector('.strip');
-  if (strip) strip.after(box);
+  const head = here?.querySelector('.head');
+  if (head) head.after(box);
   else here?.prepend(box);
 }

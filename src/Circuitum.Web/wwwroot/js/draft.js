@@ -2,6 +2,7 @@
 import { fetched, memory, plan, send, visit, work } from './desk.js';
 import { holds } from './gesture.js';
 import { dropRoom, finishRoom, isDrawing, moveRoom, pressRoom, releaseRoom } from './room.js';
+import { showTool } from './palette.js';
 import { ask, feet, label, sketch, snapOne } from './sketch.js';
 import { pan, perPixel, place, rest } from './view.js';
 
@@ -9,9 +10,7 @@ const stage = () => work()?.dataset.stage;
 let scaling = null;
 
 export function setTool(tool) {
-  const select = document.getElementById('tool');
-  memory.tool = select && [...select.options].some(o => o.value === tool) ? tool : '';
-  if (select) select.value = memory.tool;
+  memory.tool = showTool(tool);
   scaling = null;
   dropRoom();
   sketch();
@@ -194,4 +193,4 @@ function drop(e, d) {
 }
 
 document.addEventListener('dblclick', () => isDrawing() && finishRoom());
-document.addEventListener('change', e => e.target.id === 'tool' && setTool(e.target.value));
+document.addEventListener('circuitum:tool', e => setTool(e.detail));

@@ -46,7 +46,7 @@ document.addEventListener('htmx:beforeSwap', e => {
     Idiomorph.morph(old, part);
     htmx.process(old);
   }
-  here.querySelector('.strip').after(...next.querySelectorAll(':scope > .notice'));
+  here.querySelector('.head').after(...next.querySelectorAll(':scope > .notice'));
   // What an edit brings with it stands at the head of the ticket and shall be seen, as shall the head of another ticket.
   here.querySelector('.side').scrollTop = same && !here.querySelector('.consequences') ? scrolled : 0;
   document.dispatchEvent(new CustomEvent('circuitum:patched'));

@@ -16,6 +16,9 @@ public sealed class BoxSchedulePageModel(JobDesk desk) : PageModel
     // The room's plan stands over its table, as wide as the page.
     private static readonly (double, double) OverTable = (700, 265);
 
+    // Several walls of a room to a page.
+    private const double PaperScale = 2.4;
+
     /// <summary>The job's id.</summary>
     [BindProperty(SupportsGet = true)]
     public string Id { get; set; } = "";
@@ -46,7 +49,7 @@ public sealed class BoxSchedulePageModel(JobDesk desk) : PageModel
         PlanSvg.Draw(A, new PlanView(room.Room.Storey, PlanStage.Boxes, Only: room.Room.Id) { Canvas = OverTable });
 
     /// <summary>A wall in studs.</summary>
-    public string Strip(RoomShape room, int wall) => SvgWriter.Text(StripComposer.Compose(A, room, wall, new()));
+    public string Strip(RoomShape room, int wall) => SvgWriter.Text(StripComposer.Compose(A, room, wall, new() { MostScale = PaperScale }));
 
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)

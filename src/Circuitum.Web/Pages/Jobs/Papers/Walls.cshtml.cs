@@ -19,7 +19,15 @@ public sealed class WallsModel(JobDesk desk) : PageModel
     /// <summary>The open job.</summary>
     public OpenJob Open { get; private set; } = null!;
 
-    /// <summary>The rooms that have cable in their walls, with those walls.</summary>
+    /// <summary>One room, of which all walls are shown; empty for those of the house that have cable in them.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string Room
+    {
+        get;
+        set => field = value ?? "";
+    } = "";
+
+    /// <summary>The rooms with their walls.</summary>
     public ImmutableArray<(RoomShape Room, ImmutableArray<(int Wall, WallCables Cables)> Walls)> Rooms { get; private set; } = [];
 
     /// <summary>Shows the walls.</summary>
@@ -29,15 +37,17 @@ public sealed class WallsModel(JobDesk desk) : PageModel
             return NotFound();
         Open = open;
         var a = open.Analysis;
+        if (Room.Length > 0 && a.Job.RoomById(Room) is null)
+            return NotFound();
         Rooms =
         [
             .. a
-                .House.Rooms.Where(r => !r.Room.Kind.OpenAir())
+                .House.Rooms.Where(r => Room.Length > 0 ? r.Room.Id == Room : !r.Room.Kind.OpenAir())
                 .Select(r =>
                     (
                         r,
                         Walls: r.Walls.Select(w => (w.Index, Cables: WallCables.Of(a, r, w.Index)))
-                            .Where(w => w.Cables.Cables.Length > 0)
+                            .Where(w => Room.Length > 0 || w.Cables.Cables.Length > 0)
                             .ToImmutableArray()
                     )
                 )

@@ -2,17 +2,16 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 
-namespace Circuitum.Formats.Pdf;
+namespace Circuitum.Formats.Documents;
 
 /// <summary>Papers of panels: schedules, directories, loads, the make-up and feeders.</summary>
 internal static class PanelPapers
 {
-    internal static void Schedules(PdfSheet s, JobAnalysis a)
+    internal static void Schedules(PaperDraft s, JobAnalysis a)
     {
         foreach (var at in a.Panels)
         {
-            s.Page();
-            s.Heading($"Panel schedule: {at.Panel.Name}");
+            s.Part($"Panel schedule: {at.Panel.Name}");
             s.Text(
                 $"{Fed(a, at)}, {at.Panel.Spaces} spaces, "
                     + $"{(at.Panel.BreakerFamily.Length > 0 ? at.Panel.BreakerFamily : "breaker family not named")}."
@@ -25,54 +24,79 @@ internal static class PanelPapers
                     new("Breaker", 11),
                     new("Protection", 12),
                     new("Wire", 13),
+                    new("Run ft", 7, true),
                     .. CodeLibrary.Supply.Headings("VA").Select(h => new Column(h, 8, true)),
                 ],
-                at.Schedule.Select(r => Row(a, r)),
-                8
+                at.Schedule.Select(r => Row(a, r)).Append(Connected(a, at))
             );
-            s.Text($"Connected load on the {CodeLibrary.Supply.Line}s: {at.Lines}.");
         }
 
         if (a.Panels.Length == 0)
             NoPanel(s, "Panel schedule");
+        else
+            s.Text(
+                $"Service load: standard method {a.Standard.Total}, {a.Standard.Current.Value:0.0} A; optional method "
+                    + $"{a.Optional.Total}, {a.Optional.Current.Value:0.0} A. Used: {a.Service.Method.ToString().ToLowerInvariant()} method."
+            );
     }
 
-    private static void NoPanel(PdfSheet s, string heading)
+    private static void NoPanel(PaperDraft s, string heading)
     {
-        s.Page();
-        s.Heading(heading);
+        s.Part(heading);
         s.Text("No panel yet.");
     }
 
-    private static string[] Row(JobAnalysis a, PanelRow r)
+    private static PaperRow Row(JobAnalysis a, PanelRow r)
     {
-        string[] legs = [.. r.Load.Each.Select(l => l.Value > 0 ? $"{l.Value:#,0}" : "")];
+        PaperCell[] loads =
+        [
+            .. r.Load.Each.Select(l =>
+                l.Value > 0 ? new PaperCell($"{l.Value:#,0}", r.Circuit is { } own ? $"circuit.{own.Number}.load" : "") : ""
+            ),
+        ];
         if (r.Feeder is { } f)
-            return
-            [
-                r.Place,
-                "",
-                r.SecondPole ? "second pole" : $"Feeder to {a.PanelById(f.To)!.Panel.Name}",
-                r.SecondPole ? "" : $"{f.Breaker} A, 2-pole",
-                "",
-                r.SecondPole ? "" : f.Made,
-                .. legs,
-            ];
+            return r.SecondPole
+                ? new([r.Place, "", "second pole", "", "", "", "", .. loads])
+                : new([
+                    r.Place,
+                    "",
+                    $"Feeder to {a.PanelById(f.To)!.Panel.Name}",
+                    new($"{f.Breaker} A, 2-pole", $"feeder.{f.To}"),
+                    "",
+                    f.Made,
+                    $"{f.Cut.InFeet:0}",
+                    .. loads,
+                ]);
         if (r.Circuit is not { } c)
-            return [r.Place, "", "Spare", "", "", "", .. legs];
+            return new([r.Place, "", "Spare", "", "", "", "", .. loads]);
         return r.SecondPole
-            ? [r.Place, $"{c.Number}", "second pole", "", "", "", .. legs]
-            :
-            [
+            ? new([r.Place, $"{c.Number}", "second pole", "", "", "", "", .. loads])
+            : new([
                 r.Place,
                 $"{c.Number}",
                 c.Label,
-                $"{c.Breaker} A, {c.Poles}-pole",
-                c.Protection.Mark,
-                c.Cable == c.BranchCable ? $"{c.Cable}" : $"{c.Cable}, then {c.BranchCable}",
-                .. legs,
-            ];
+                new($"{c.Breaker} A, {c.Poles}-pole", $"circuit.{c.Number}.wire"),
+                new(c.Protection.Mark, c.Protection.Mark.Length > 0 ? $"circuit.{c.Number}.protection" : ""),
+                new(c.Cable == c.BranchCable ? $"{c.Cable}" : $"{c.Cable}, then {c.BranchCable}", $"circuit.{c.Number}.wire"),
+                new($"{c.Run.Cut.InFeet:0}", $"circuit.{c.Number}.run"),
+                .. loads,
+            ]);
     }
+
+    private static PaperRow Connected(JobAnalysis a, PanelAnalysis at) =>
+        new([
+            "",
+            "",
+            "Connected load",
+            "",
+            "",
+            "",
+            new($"{a.Circuits.Where(c => c.Panel == at.Panel.Id).Sum(c => c.Run.Cut.InFeet):#,0}", "cable"),
+            .. at.Lines.Each.Select(l => new PaperCell($"{l.Value:#,0}", $"legs.{at.Panel.Id}")),
+        ])
+        {
+            Sum = true,
+        };
 
     private static string Fed(JobAnalysis a, PanelAnalysis at) =>
         at.Feeder is { } f
@@ -81,7 +105,7 @@ internal static class PanelPapers
             : $"{at.Panel.MainBreaker} A main";
 
     // In the size of the card that goes into the door; cut at its edge.
-    internal static void Directories(PdfSheet s, JobAnalysis a, int change)
+    internal static void Directories(PaperDraft s, JobAnalysis a, int change)
     {
         if (a.Panels.Length == 0)
             NoPanel(s, "Directory");
@@ -89,17 +113,15 @@ internal static class PanelPapers
             var (at, card) in a.Panels.SelectMany(at => DirectoryCard.Of(a, at, Papers.CardFoot(a, change)).Select(card => (at, card)))
         )
         {
-            s.Page();
-            s.Heading($"Directory: {at.Panel.Name}. Cut along the frame; print without scaling.", 9);
-            s.TrueSize(card);
+            s.Part($"Directory: {at.Panel.Name}. Cut along the frame; print without scaling.", small: true);
+            s.Draw(card, 1, 1);
         }
     }
 
-    internal static void Loads(PdfSheet s, JobAnalysis a)
+    internal static void Loads(PaperDraft s, JobAnalysis a)
     {
         var sheet = ServiceSheet.Of(a);
-        s.Page();
-        s.Heading("Load sheet");
+        s.Part("Load sheet");
         s.Text(
             $"{a.AreaSqFt:#,0} sq ft by the outside line. The {a.Service.Method.ToString().ToLowerInvariant()} method is "
                 + $"used: {a.Service.Total}, {a.Service.Current.Value:0.0} A, {sheet.Used * 100:0} percent of the {sheet.Rating} A "
@@ -115,7 +137,7 @@ internal static class PanelPapers
             }
         )
             Worked(s, title, d);
-        s.Heading("By other editions", 12);
+        s.Heading("By other editions");
         s.Table(
             [new("Edition", 22), new("Standard", 18), new("Optional", 18), new("What comes out otherwise", 42)],
             ServiceSheet
@@ -128,24 +150,22 @@ internal static class PanelPapers
                         $"{e.Optional.Total}, {e.Optional.Current.Value:0.0} A",
                         e.Differs.IsEmpty ? "nothing" : string.Join("; ", e.Differs),
                     }
-                ),
-            8
+                )
         );
         foreach (var at in a.Panels.Where(p => p.Feeder is not null))
             Worked(s, $"Feeder of {at.Panel.Name}", at.Feeder!.Derivation);
         if (sheet.Reliefs.Length > 0)
-            s.Heading("What would relieve the service", 12);
+            s.Heading("What would relieve the service");
         foreach (var r in sheet.Reliefs)
             s.Text($"- {r.What}: {r.Saved.Value:0.0} A less");
     }
 
-    private static void Worked(PdfSheet s, string title, Derivation d)
+    private static void Worked(PaperDraft s, string title, Derivation d)
     {
-        s.Heading(title, 12);
+        s.Heading(title);
         s.Table(
             [new("Line", 32), new("How", 34), new("Section", 14), new("Result", 20, true)],
-            Lines(d, 0).Append([d.What, d.Formula, d.Citation, d.Result]),
-            8
+            Lines(d, 0).Append([d.What, d.Formula, d.Citation, d.Result])
         );
     }
 
@@ -161,29 +181,24 @@ internal static class PanelPapers
                 ])
         );
 
-    internal static void OneLinePaper(PdfSheet s, JobAnalysis a)
+    internal static void OneLinePaper(PaperDraft s, JobAnalysis a)
     {
-        s.Page();
-        s.Heading("One-line drawing");
-        s.Space(8);
-        s.Fit(OneLine.Of(a));
+        s.Part("One-line drawing");
+        s.Draw(OneLine.Of(a));
     }
 
-    internal static void MakeUps(PdfSheet s, JobAnalysis a)
+    internal static void MakeUps(PaperDraft s, JobAnalysis a)
     {
         if (a.Panels.Length == 0)
             NoPanel(s, "Make-up");
         foreach (var at in a.Panels)
         {
             var m = MakeUp.Of(a, at);
-            s.Page();
-            s.Heading($"Make-up: {at.Panel.Name}");
-            s.Fit(MakeUpDrawing.Of(m));
-            s.Page();
-            s.Heading($"Order of make-up: {at.Panel.Name}");
+            s.Part($"Make-up: {at.Panel.Name}");
+            s.Draw(MakeUpDrawing.Of(m));
+            s.Part($"Order of make-up: {at.Panel.Name}");
             foreach (var (line, n) in MakeUpWords.Of(a, m).Select((l, n) => (l, n + 1)))
                 s.Text($"{n}. {line}");
-            s.Space(6);
             s.Table(
                 [
                     new("Turn", 6, true),
@@ -196,17 +211,15 @@ internal static class PanelPapers
                 ],
                 m.Breakers.Select(b =>
                     new[] { $"{b.Order}", b.Row.Place, $"{b.Amperes} A, {b.Poles}-pole", b.Mark, b.Wire, b.Name, MakeUpWords.Mind(b) }
-                ),
-                8
+                )
             );
         }
     }
 
-    internal static void Feeders(PdfSheet s, JobAnalysis a)
+    internal static void Feeders(PaperDraft s, JobAnalysis a)
     {
         var fed = a.Panels.Where(p => p.Feeder is not null).ToList();
-        s.Page();
-        s.Heading("Feeders");
+        s.Part("Feeders", flows: true);
         if (fed.Count == 0)
             s.Text("No sub-panel, so no feeder.");
         else
@@ -233,8 +246,7 @@ internal static class PanelPapers
                         $"{p.Feeder.DropPercent:0.0} %",
                         p.Feeder.Route.InFeet,
                     }
-                ),
-                8
+                )
             );
     }
 }

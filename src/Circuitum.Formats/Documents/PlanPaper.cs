@@ -3,7 +3,7 @@ using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Formats.Drawings;
 
-namespace Circuitum.Formats.Pdf;
+namespace Circuitum.Formats.Documents;
 
 /// <summary>
 /// The plans of a storey on paper, building by building: to a stated scale where the paper allows it, the sheet turned as suits the
@@ -26,32 +26,31 @@ internal static class PlanPaper
     private const float HeadRoom = 60;
     private const float LegendRoom = 52;
 
-    internal static void Lay(PdfSheet s, JobAnalysis a, Storey storey)
+    internal static void Lay(PaperDraft s, PaperSize size, JobAnalysis a, Storey storey)
     {
         var left = a.House.Rooms.Where(r => r.Room.Storey == storey.Id).ToList();
         if (left.Count == 0)
         {
-            s.Page();
-            s.Heading(Title(storey, ""));
+            s.Part(Title(storey, ""), flows: true);
             s.Text("No rooms yet.");
             return;
         }
 
         var buildings = left.GroupBy(r => a.House.BuildingOf(r.Room.Id)).OrderByDescending(g => g.Sum(r => r.AreaSqFt)).ToList();
         foreach (var building in buildings)
-            Lay(s, a, storey, [.. building], building == buildings[0] ? "" : building.MaxBy(r => r.AreaSqFt)!.Room.Name);
+            Lay(s, size, a, storey, [.. building], building == buildings[0] ? "" : building.MaxBy(r => r.AreaSqFt)!.Room.Name);
     }
 
     private static string Title(Storey storey, string building) =>
         $"{storey.Name}{(building.Length > 0 ? $", {building}" : "")}: boxes with their circuits";
 
-    private static void Lay(PdfSheet s, JobAnalysis a, Storey storey, List<RoomShape> rooms, string building)
+    private static void Lay(PaperDraft s, PaperSize size, JobAnalysis a, Storey storey, List<RoomShape> rooms, string building)
     {
         var (wide, tall) = (rooms.Max(r => r.MaxX) - rooms.Min(r => r.MinX), rooms.Max(r => r.MaxY) - rooms.Min(r => r.MinY));
-        var turned = Fit(s.LongSide, s.ShortSide) > Fit(s.ShortSide, s.LongSide);
-        s.Page(turned);
-        s.Heading(Title(storey, building));
-        var fit = turned ? Fit(s.LongSide, s.ShortSide) : Fit(s.ShortSide, s.LongSide);
+        var page = PageRoom.Of(size);
+        var turned = Fit(page.LongSide, page.ShortSide) > Fit(page.ShortSide, page.LongSide);
+        s.Part(Title(storey, building), turned: turned);
+        var fit = turned ? Fit(page.LongSide, page.ShortSide) : Fit(page.ShortSide, page.LongSide);
         var (scale, name) = Scales.Append((Points: fit, Name: "Drawn to fit, not to a scale.")).First(x => x.Points <= fit);
         s.Text(
             $"{name} The number in each room is the circuit of the boxes that its lines join; a filled one stands "
@@ -59,15 +58,18 @@ internal static class PlanPaper
         );
         var ids = rooms.Select(r => r.Room.Id).ToHashSet();
         var drawing = PlanComposer.Compose(a, new PlanView(storey.Id, PlanStage.Circuits) { Among = [.. ids], AtScale = scale / PerPixel });
-        s.Put(drawing, (float)scale, PerPixel);
+        s.Draw(drawing, scale, PerPixel);
         var boxes = a.Job.Decisions.Boxes.Where(b => ids.Contains(b.Room)).ToList();
         if (boxes.Count > 0)
-            s.Put(Legend.Of(a, boxes, s.RoomWide / PerPixel), PerPixel, PerPixel);
+            s.Draw(Legend.Of(a, boxes, (turned ? page.LongSide : page.ShortSide) / PerPixel), PerPixel, PerPixel);
 
         double Fit(double across, double down)
         {
             const double Margins = 2 * Composition.MarginPixels * PerPixel;
-            return Math.Min((across - Margins) / wide.InInches, (down - HeadRoom - LegendRoom - Margins) / tall.InInches);
+            return Math.Min(
+                (across - Margins) / wide.InInches,
+                (down - PageRoom.FootRoom - HeadRoom - LegendRoom - Margins) / tall.InInches
+            );
         }
     }
 }

@@ -1,4 +1,4 @@
-namespace Circuitum.Formats.Pdf;
+namespace Circuitum.Formats.Documents;
 
 /// <summary>Size of a page.</summary>
 public enum PaperSize

@@ -1,0 +1,9 @@
+using Circuitum.Core.Analysis;
+
+namespace Circuitum.Formats.Documents;
+
+/// <summary>What a paper is written from.</summary>
+/// <param name="Analysis">The analysis.</param>
+/// <param name="Change">The job's change number.</param>
+/// <param name="Size">Of its pages, for what is drawn to a scale.</param>
+internal readonly record struct PaperAsk(JobAnalysis Analysis, int Change, PaperSize Size);

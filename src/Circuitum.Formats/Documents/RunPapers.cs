@@ -1,0 +1,87 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Formats.Documents;
+
+/// <summary>Papers of cables: the home runs with what is drilled for them, and the test before the walls close.</summary>
+internal static class RunPapers
+{
+    internal static void HomeRuns(PaperDraft s, JobAnalysis a)
+    {
+        s.Part("Home runs");
+        s.Text(
+            $"Lengths are to cut, with {LengthText.Show(a.Job.Preferences.PanelMakeUp)} in the panel and "
+                + $"{LengthText.Show(a.Job.Preferences.BoxMakeUp)} at the box, waste not counted. Label both ends."
+        );
+        foreach (var group in PullList.Of(a))
+        {
+            s.Heading(group.Name);
+            s.Table(
+                [new("Label", 36), new("To", 13), new("Way", 30), new("ft", 6, true), new("Took", 8)],
+                group.Lines.Select(l =>
+                    new[]
+                    {
+                        l.Label,
+                        l.To,
+                        l.Way,
+                        $"{l.Cut.InFeet:0}",
+                        l.Pulled?.Measured is { } m ? $"{m.InFeet:0} ft"
+                        : l.Pulled is not null ? "pulled"
+                        : "",
+                    }
+                )
+            );
+        }
+
+        Holes(s, a);
+    }
+
+    private static void Holes(PaperDraft s, JobAnalysis a)
+    {
+        var drill = DrillList.Of(a);
+        if (drill.Lines.Length == 0)
+            return;
+        s.Heading("Drill and protect");
+        s.Text(drill.InWords(a.Job.Preferences));
+        foreach (var mind in drill.Open)
+            s.Text(mind);
+        Column[] columns =
+        [
+            new("Where", 36),
+            new("Holes", 7, true),
+            new("Cables", 7, true),
+            new("In one", 7, true),
+            new("Bit", 9),
+            new("Mind", 34),
+        ];
+        s.Table(columns, drill.Lines.Select(l => new[] { l.Where, $"{l.Holes}", $"{l.Cables}", $"{l.Fullest}", l.Bit, l.Note }));
+    }
+
+    internal static void RoughTests(PaperDraft s, JobAnalysis a)
+    {
+        var test = RoughTest.Of(a);
+        s.Part("Before the walls close");
+        s.Text(
+            (
+                test.Way == RoughTesting.Live
+                    ? "Live test on temporary power."
+                    : "Cables tested dead; nothing connected before the inspection."
+            ) + " The job's preferences choose between the two."
+        );
+        foreach (var caution in test.Cautions)
+            s.Caution(caution);
+        if (test.Lines.Length == 0)
+            s.Text("No cable yet. Plan the circuits first.");
+        else
+            s.Table(
+                [new("Ckt", 5, true), new("Serves", 22), new("Ends at", 12), new("Try", 42), new("Read", 10), new("By", 8)],
+                test.Lines.SelectMany(line =>
+                    line.Tries.Select(
+                        (t, i) =>
+                            i == 0 ? new[] { $"{line.Circuit.Number}", line.Circuit.Label, line.End, t, "", "" } : ["", "", "", t, "", ""]
+                    )
+                )
+            );
+    }
+}

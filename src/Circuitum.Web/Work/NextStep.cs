@@ -1,0 +1,39 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Web.Stages;
+
+namespace Circuitum.Web.Work;
+
+/// <summary>What the job waits for, one thing at a time, in the order of the work.</summary>
+/// <param name="Say">What is to be done.</param>
+public sealed record NextStep(string Say)
+{
+    /// <summary>What the button to it says.</summary>
+    public string Go { get; init; } = "";
+
+    /// <summary>The stage in which it is done; empty when one is there already, or when it is a file.</summary>
+    public string Stage { get; init; } = "";
+
+    /// <summary>The file that is next; empty for a stage.</summary>
+    public string File { get; init; } = "";
+
+    /// <summary>What is next.</summary>
+    /// <param name="a">The analysis.</param>
+    /// <param name="at">The stage that is looked at; none on the list of jobs.</param>
+    public static NextStep Of(JobAnalysis a, Stage? at)
+    {
+        var must = a.Findings.Count(f => f.Severity == Severity.Must);
+        var should = a.Findings.Count(f => f.Severity == Severity.Should);
+        return a switch
+        {
+            _ when a.Job.Rooms.Length == 0 => In("rooms", "the first room: type it, or draw it", "Rooms"),
+            _ when a.Job.Decisions.Boxes.Length == 0 => In("boxes", "boxes, proposed for the whole house", "Boxes"),
+            _ when a.Panel is null => In("rooms", "a panel, put on a wall", "Rooms"),
+            _ when a.Circuits.Length == 0 => In("circuits", "circuits, planned from the boxes", "Circuits"),
+            _ when must > 0 => In("findings", must == 1 ? "mend what must be" : $"mend {must} that must be", "findings"),
+            _ when should > 0 => In("findings", should == 1 ? "look at one finding" : $"look at {should} findings", "findings"),
+            _ => new("print the packet for the permit") { Go = "Packet", File = "packet.pdf" },
+        };
+
+        NextStep In(string stage, string say, string go) => new(say) { Go = $"Go to {go}", Stage = at?.Id == stage ? "" : stage };
+    }
+}
