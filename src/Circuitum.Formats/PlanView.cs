@@ -25,7 +25,7 @@ public sealed record PlanView(
 )
 {
     // What is left for the plan on a screen of 1280 by 800.
-    private static readonly (double Wide, double Tall) Usual = (800, 560);
+    private static readonly (double Wide, double Tall) Usual = (800, 630);
 
     /// <summary>Shows just these rooms, those of one building of several on the lot; none shows the storey.</summary>
     public ImmutableHashSet<string>? Among { get; init; }

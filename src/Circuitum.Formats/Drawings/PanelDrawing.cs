@@ -93,7 +93,7 @@ public sealed class PanelDrawing
             pen.Line(Centre - BreakerFrom, y, Centre - SpaceAt - 8, y, 0.8);
             pen.Line(Centre + SpaceAt + 8, y, Centre + BreakerFrom, y, 0.8);
             pen.Add(
-                new PathShape(Role.Breaker, [.. Step.Circle(Centre, y, 9)]) { State = "line" },
+                new PathShape(Role.Ink, [.. Step.Circle(Centre, y, 9)]),
                 new TextShape(Role.Words, Centre, y + TextWidths.Line(Small), names[line], Small) { Side = TextSide.Middle, Bold = true }
             );
             if (r > 0)

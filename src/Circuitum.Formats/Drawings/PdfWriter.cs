@@ -127,11 +127,25 @@ internal sealed class PdfWriter(SKCanvas on, float perInch, float perPixel)
                 StrokeWidth = HaloPixels * perPixel,
                 StrokeJoin = SKStrokeJoin.Round,
             };
-            on.DrawText(text.Text, (float)text.X * perPixel, (float)text.Y * perPixel, side, font, halo);
+
+            // As outlines: as text it would be found, read out and copied twice.
+            using var letters = font.GetTextPath(
+                text.Text,
+                new SKPoint(((float)text.X * perPixel) - Before(side, font.MeasureText(text.Text)), (float)text.Y * perPixel)
+            );
+            on.DrawPath(letters, halo);
         }
 
         on.DrawText(text.Text, (float)text.X * perPixel, (float)text.Y * perPixel, side, font, ink);
     }
+
+    private static float Before(SKTextAlign side, float wide) =>
+        side switch
+        {
+            SKTextAlign.Center => wide / 2,
+            SKTextAlign.Right => wide,
+            _ => 0,
+        };
 
     private static SKColor Dark(float share)
     {

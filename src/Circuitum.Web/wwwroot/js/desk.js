@@ -27,6 +27,35 @@ export function visit(pick, stage, sight) {
   return htmx.ajax('GET', url, { target: '#work', swap: 'outerHTML' });
 }
 
+// The same page once more, its plan for another size. What a person has begun to type, or has not read yet, is worth more than that.
+const again = 'X-Again';
+export const isAgain = e => e.detail.requestConfig?.headers[again] !== undefined;
+
+export function drawAgain() {
+  const url = address(work().dataset.pick);
+  return htmx.ajax('GET', url, { target: '#work', swap: 'outerHTML', headers: { [again]: '1' } });
+}
+
+const begun = field =>
+  field.matches('select')
+    ? field.selectedIndex !==
+      Math.max(
+        0,
+        [...field.options].findIndex(o => o.defaultSelected),
+      )
+    : field.type !== 'hidden' && field.value !== field.defaultValue;
+
+// An edit that is on its way needs the page that asked; one that was answered meanwhile is newer.
+document.addEventListener('htmx:beforeSwap', e => {
+  if (!isAgain(e) || e.detail.xhr.getResponseHeader('X-Plan') === 'part') return;
+  const stamp = Number(e.detail.serverResponse.match(/data-stamp="(\d+)"/)?.[1]);
+  const busy =
+    document.querySelector('form.htmx-request, #work > .notice') ||
+    stamp < Number(work()?.dataset.stamp) ||
+    [...document.querySelectorAll('#work :is(input, textarea, select)')].some(begun);
+  if (busy) e.detail.shouldSwap = false;
+});
+
 // The hand that draws types lengths; what a length is, the program decides in one place.
 export async function inches(text) {
   const answer = await fetched(`/length?text=${encodeURIComponent(text)}&units=${work().dataset.units}`);

@@ -1,7 +1,7 @@
 // An answer that carries only the changed parts of the plan: what it brings takes the place of what is shown, the rest of
 // the drawing stays as it is, so the browser lays out and paints little.
 import { Idiomorph } from '../lib/idiomorph.esm.js';
-import { plan, work } from './desk.js';
+import { isAgain, plan, work } from './desk.js';
 import { zoomStep } from './view.js';
 
 // What this page shows; the program answers with parts only when it remembers just this.
@@ -35,6 +35,12 @@ document.addEventListener('htmx:beforeSwap', e => {
   const page = document.createElement('template');
   page.innerHTML = e.detail.serverResponse;
   const next = page.content.getElementById('work');
+  // The same plan at another size: the lists and what is typed in them stay.
+  if (isAgain(e)) {
+    if (next.dataset.stamp === here.dataset.stamp) patchPlan(next.querySelector('.plan'));
+    document.dispatchEvent(new CustomEvent('circuitum:patched'));
+    return;
+  }
   const scrolled = here.querySelector('.side').scrollTop;
   const same = here.dataset.pick === next.dataset.pick;
   Object.assign(here.dataset, next.dataset);

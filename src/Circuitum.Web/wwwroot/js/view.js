@@ -1,6 +1,6 @@
 // Zoom and pan. While the hand moves, the drawn picture is only shifted and scaled by the compositor; when it rests, the
 // drawing is made anew at that scale, sharp again.
-import { memory, plan, visit, work } from './desk.js';
+import { drawAgain, memory, plan, work } from './desk.js';
 
 let resting = 0;
 const shown = { zoom: 1, x: 0, y: 0 };
@@ -63,16 +63,16 @@ export function tellCanvas() {
   const told = document.cookie
     .match(/(?:^|; )canvas=(\d+)x(\d+)/)
     ?.slice(1)
-    .map(Number) ?? [800, 560];
+    .map(Number) ?? [800, 630];
   const same = [wide, tall].every((n, i) => Math.abs(n - told[i]) <= 0.05 * told[i]);
   if (same || wide < 100 || tall < 100) return;
   document.cookie = `canvas=${wide}x${tall}; path=/; max-age=31536000; samesite=strict`;
-  visit(work().dataset.pick);
+  drawAgain();
 }
 
 export function tellZoom() {
   const before = composed;
-  if (work()?.dataset.storey && zoomStep() !== before) visit(work().dataset.pick);
+  if (work()?.dataset.storey && zoomStep() !== before) drawAgain();
 }
 
 function keep(svg, name, value) {
