@@ -25,7 +25,7 @@ public class MakeUpDrawingTests
         var strokes = Stroke.Of(MakeUpDrawing.Of(m));
 
         // The cabinet is the broadest box; all else is told in its inches.
-        var cabinet = strokes.Where(s => s.Kind == StrokeKind.Box).MaxBy(s => s.X1 - s.X0);
+        var cabinet = strokes.Where(s => s.Kind == StrokeKind.Box).MaxBy(s => s.X1 - s.X0)!;
         var inch = (cabinet.X1 - cabinet.X0) / 14.5;
         var ones = strokes
             .Where(s => s.Kind == StrokeKind.Box && Math.Abs(s.Y1 - s.Y0 - (inch - 2)) < 0.01 && Math.Abs(s.X1 - s.X0 - (3 * inch)) < 0.01)

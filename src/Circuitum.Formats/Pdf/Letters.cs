@@ -11,14 +11,18 @@ public static class Letters
 
     /// <summary>The letters of some texts that the papers' face does not have, each once, in their order.</summary>
     /// <param name="texts">The texts.</param>
-    public static string[] Missing(IEnumerable<string> texts) =>
+    public static string[] Missing(IEnumerable<string> texts)
+    {
+        using var font = Font(false, 10);
+        return
         [
             .. texts
                 .SelectMany(t => t.EnumerateRunes())
                 .Distinct()
-                .Where(rune => !System.Text.Rune.IsControl(rune) && Regular.GetGlyph(rune.Value) == 0)
+                .Where(rune => !System.Text.Rune.IsControl(rune) && font.GetGlyph(rune.Value) == 0)
                 .Select(rune => rune.ToString()),
         ];
+    }
 
     // Letters stand where their widths say, not where a screen's dots are.
     internal static SKFont Font(bool bold, float size) =>
