@@ -12,7 +12,7 @@ internal enum StrokeKind
     Text,
 }
 
-/// <summary>A shape of a drawing in plain ink: from and to; of a circle its middle and, as X1, its radius; of text X1 is its size.</summary>
+/// <summary>A shape in plain ink: from and to; of a circle its middle and, as X1, its radius; of text X1 is its size.</summary>
 internal sealed record Stroke(StrokeKind Kind, double X0, double Y0, double X1, double Y1, string Text, double Weight, bool Bold)
 {
     internal static List<Stroke> Of(Drawing drawing) => [.. drawing.Layers.SelectMany(l => l.Shapes).SelectMany(Of)];

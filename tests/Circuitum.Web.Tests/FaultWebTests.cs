@@ -196,14 +196,4 @@ public sealed class FaultWebTests : WebHouse
 
     [Fact]
     public async Task The_health_answer_asks_the_database() => (await Web.GetStringAsync("/health")).ShouldBe("ok");
-
-    private static string Root()
-    {
-        var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "demo", "starters")))
-            at = at.Parent;
-        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "docs")))
-            at = at.Parent;
-        return at!.FullName;
-    }
 }

@@ -99,7 +99,7 @@ public sealed class PanelWebTests : WebHouse
         var job = await Planned();
         var page = Parse(await Web.GetStringAsync($"{At}/make-up"));
         page.QuerySelectorAll("table tbody tr").Length.ShouldBe(job.Decisions.Circuits.Length);
-        page.QuerySelectorAll("ol li").Length.ShouldBeGreaterThan(6);
+        page.QuerySelectorAll("section p").Count(p => char.IsDigit(p.TextContent[0])).ShouldBeGreaterThan(6);
         page.QuerySelectorAll(".make-up-svg").Length.ShouldBe(1);
     }
 

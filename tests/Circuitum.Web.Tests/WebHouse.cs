@@ -102,7 +102,7 @@ public abstract class WebHouse : IDisposable
         var before = await Web.GetStringAsync(file);
         var shown = await Edit(page, act, Split(fields));
         Alert(shown).ShouldBe("");
-        shown.Body!.TextContent.ShouldContain(sign);
+        $"{shown.Body!.TextContent} {shown.QuerySelector("[data-do=undo]")?.GetAttribute("title")}".ShouldContain(sign);
         (await Web.GetStringAsync(file)).ShouldNotBe(before);
         Alert(await Edit(page, "undo")).ShouldBe("");
         (await Web.GetStringAsync(file)).ShouldBe(before);
@@ -116,5 +116,16 @@ public abstract class WebHouse : IDisposable
         Alert(shown).ShouldContain(sentence);
         shown.Body!.TextContent.ShouldNotContain("   at Circuitum");
         (await Web.GetStringAsync(file)).ShouldBe(before);
+    }
+
+    /// <summary>The folder of the repository.</summary>
+    internal static string Root()
+    {
+        var at = new DirectoryInfo(AppContext.BaseDirectory);
+        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "demo", "starters")))
+            at = at.Parent;
+        while (at is not null && !Directory.Exists(Path.Combine(at.FullName, "docs")))
+            at = at.Parent;
+        return at!.FullName;
     }
 }

@@ -36,7 +36,8 @@ internal static class PanelPapers
         else
             s.Text(
                 $"Service load: standard method {a.Standard.Total}, {a.Standard.Current.Value:0.0} A; optional method "
-                    + $"{a.Optional.Total}, {a.Optional.Current.Value:0.0} A. Used: {a.Service.Method.ToString().ToLowerInvariant()} method."
+                    + $"{a.Optional.Total}, {a.Optional.Current.Value:0.0} A. "
+                    + $"Used: {a.Service.Method.ToString().ToLowerInvariant()} method."
             );
     }
 
