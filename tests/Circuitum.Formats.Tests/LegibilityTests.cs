@@ -11,6 +11,9 @@ public class LegibilityTests
     private const double LeastLetter = 11;
     private const double LeastDimension = 9;
 
+    // A house has fifty walls, each a drawing of its own.
+    private const int WallsOfEvery = 5;
+
     private static readonly PlanStage[] Stages =
     [
         PlanStage.Rooms,
@@ -54,7 +57,8 @@ public class LegibilityTests
             .SelectMany(seed =>
             {
                 var a = Analyzer.Analyze(Planner.PlanAll(GeneratedHouse.Make(seed)));
-                return Breaches(a, "").Concat(WallsAndPanels(a, cables: seed % 6 == 0)).Select(b => $"house {seed} {b}");
+                var walls = seed % WallsOfEvery == 0 ? WallsAndPanels(a, cables: seed % (2 * WallsOfEvery) == 0) : [];
+                return Breaches(a, "").Concat(walls).Select(b => $"house {seed} {b}");
             })
             .ToList();
         found.ShouldBeEmpty($"{found.Count} in all");

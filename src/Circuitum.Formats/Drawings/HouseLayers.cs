@@ -23,6 +23,7 @@ internal static class HouseLayers
             );
         foreach (var room in on.Rooms)
             on.Add($"floor-{room.Room.Id}", Floor(on, room));
+        Ghosts(on);
         foreach (var room in on.Rooms)
             on.Add($"things-{room.Room.Id}", Things(on, room));
         foreach (var room in on.Rooms)
@@ -32,6 +33,19 @@ internal static class HouseLayers
                 $"openings-{room.Room.Id}",
                 room.Openings.Where(o => o.Opening.Room == room.Room.Id).SelectMany(o => Opening(on, room, o))
             );
+    }
+
+    // What lies below shows faintly where rooms are laid out over it: walls stand on walls, pipes and chases go down somewhere.
+    private static void Ghosts(Composition on)
+    {
+        on.Layer("ghosts");
+        if (on.View.Stage != PlanStage.Rooms || on.View.StandAlone || on.A.Job.StoreyById(on.View.Storey) is not { } here)
+            return;
+        var below = on.A.Job.Storeys.Where(s => s.Floor < here.Floor).MaxBy(s => s.Floor);
+        if (below is null)
+            return;
+        foreach (var room in on.A.House.Rooms.Where(r => r.Room.Storey == below.Id && !r.Room.Kind.OpenAir()))
+            on.Add("ghosts", new PathShape(Role.Ghost, [.. Outline(room)]));
     }
 
     private static IEnumerable<Step> Outline(RoomShape room) => Step.Ring(room.Room.Outline.Select(p => (p.X.InInches, p.Y.InInches)));

@@ -15,7 +15,7 @@ internal readonly record struct Look(float? Fill, float? Line, double Breadth, s
     internal static Look? Of(Shape shape) =>
         shape.Role switch
         {
-            Role.Wall or Role.HitLine or Role.Hit or Role.RunHandle or Role.Picture => null,
+            Role.Wall or Role.Ghost or Role.HitLine or Role.Hit or Role.RunHandle or Role.Picture => null,
             Role.Mass => new(Grey, Grey, 0),
             Role.Floor when shape.State.Contains("rail", StringComparison.Ordinal) => new(0, Soft, 1, "6 3"),
             Role.Floor => new(0, null, 0),

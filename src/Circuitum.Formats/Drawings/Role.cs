@@ -12,6 +12,9 @@ public enum Role
     /// <summary>The floor of a room.</summary>
     Floor,
 
+    /// <summary>A room of the storey below, where it lies under this one.</summary>
+    Ghost,
+
     /// <summary>A counter, a fixture or an appliance.</summary>
     Thing,
 
