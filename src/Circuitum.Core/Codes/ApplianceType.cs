@@ -102,4 +102,13 @@ public sealed record ApplianceType
 
     /// <summary>Usual height of its outlet in inches; -1 is the ceiling.</summary>
     public double OutletHeightIn { get; init; }
+
+    /// <summary>How wide it usually is, in inches along its wall.</summary>
+    public double WideIn { get; init; }
+
+    /// <summary>How deep it usually is, in inches.</summary>
+    public double DeepIn { get; init; }
+
+    /// <summary>Whether it hangs from the ceiling and so is free of walls.</summary>
+    public bool Overhead => OutletHeightIn < 0;
 }

@@ -38,6 +38,10 @@ public static class CodeLibrary
         Read<ImmutableArray<ApplianceType>>("appliances.json").ToImmutableDictionary(a => a.Id)
     );
 
+    private static readonly Lazy<ImmutableArray<FurniturePiece>> AllFurniture = new(() =>
+        Read<ImmutableArray<FurniturePiece>>("furniture.json")
+    );
+
     private static readonly Lazy<ImmutableSortedDictionary<string, BoxEntry>> AllBoxes = new(() =>
         Read<ImmutableArray<BoxEntry>>("boxes.json").ToImmutableSortedDictionary(b => b.Id, b => b, StringComparer.Ordinal)
     );
@@ -66,6 +70,9 @@ public static class CodeLibrary
 
     /// <summary>Typical appliances by id. A job's own nameplate always wins.</summary>
     public static ImmutableDictionary<string, ApplianceType> Appliances => AllAppliances.Value;
+
+    /// <summary>What rooms usually have.</summary>
+    public static ImmutableArray<FurniturePiece> Furniture => AllFurniture.Value;
 
     /// <summary>Generic boxes by catalogue key, in the order in which they are tried.</summary>
     public static ImmutableSortedDictionary<string, BoxEntry> Boxes => AllBoxes.Value;

@@ -1,3 +1,4 @@
+using Circuitum.Core.Drafting;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
@@ -25,7 +26,7 @@ public sealed record EditOpening(string Opening, OpeningKind Kind, Length From, 
         var to = opening.To;
         if (From + Width <= shape.Walls[opening.Wall].Length)
         {
-            (var from, to) = Pointing.Beyond(job, shape, opening.Wall, From, Width);
+            (var from, to) = Beyond.Of(job, shape, opening.Wall, From, Width);
             // What is typed stands as it is typed, or not at all.
             if (from != From)
                 return CommandResult.Refuse(

@@ -1,4 +1,5 @@
 using Circuitum.Core.Edits;
+using Circuitum.Core.Entry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -17,8 +18,12 @@ public sealed record EditRoom(string Room, string Name, RoomKind Kind, Length Ce
             ? CommandResult.Checked(
                 job with
                 {
-                    Rooms = job.Rooms.Replace(room, room with { Name = Name.Trim(), Kind = Kind, CeilingHeight = Ceiling }),
+                    Rooms = job.Rooms.Replace(room, room with { Name = Name.Trim(), Kind = KindOf(room), CeilingHeight = Ceiling }),
                 }
             )
             : CommandResult.Refuse("That room is not there any more.");
+
+    // A kind that went by the old name goes by the new one, as long as nobody chose another.
+    private RoomKind KindOf(Room was) =>
+        Kind == was.Kind && was.Kind == RoomNames.KindOf(was.Name) && was.Name != Name.Trim() ? RoomNames.Known(Name) ?? Kind : Kind;
 }

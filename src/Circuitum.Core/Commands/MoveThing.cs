@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Drafting;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -24,7 +25,7 @@ public sealed record MoveThing(Subject Thing, Point At) : JobCommand("move")
                 var (shape, wall, along) = Pointing.Wall(job, "", At, opening.Room)
                     ?? Pointing.Wall(job, job.RoomById(opening.Room)!.Storey, At, opening.Room)!.Value;
                 var from = Pointing.From(shape, wall, along, opening.Width);
-                (from, var to) = Pointing.Beyond(job, shape, wall, from, opening.Width);
+                (from, var to) = Beyond.Of(job, shape, wall, from, opening.Width);
                 return CommandResult.Checked(
                     job with
                     {

@@ -1,5 +1,9 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Drafting;
 using Circuitum.Core.Edits;
+using Circuitum.Core.Entry;
+using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -11,30 +15,6 @@ namespace Circuitum.Core.Commands;
 /// <param name="At">The place.</param>
 public sealed record PlaceHere(string What, string Storey, Point At) : JobCommand($"place {Pointing.Sort(What).Word.Replace('-', ' ')}")
 {
-    private static readonly Dictionary<string, double> Widths = new()
-    {
-        ["hinged"] = 32,
-        ["pocket"] = 30,
-        ["sliding"] = 72,
-        ["cased"] = 36,
-        ["garage-door"] = 108,
-        ["window"] = 36,
-        ["counter"] = 60,
-        ["sink"] = 33,
-        ["basin"] = 20,
-        ["tub"] = 60,
-        ["shower"] = 36,
-        ["toilet"] = 20,
-        ["cabinet"] = 36,
-        ["fireplace"] = 48,
-        ["beam"] = 96,
-        ["post"] = 6,
-        ["duct"] = 24,
-        ["panel"] = 0,
-    };
-
-    private const double ApplianceWidth = 30;
-
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
@@ -86,15 +66,36 @@ public sealed record PlaceHere(string What, string Storey, Point At) : JobComman
             );
         }
 
-        var width = Length.Min(
-            Length.Inches(sort == "appliance" ? ApplianceWidth : Widths.GetValueOrDefault(what, ApplianceWidth)),
-            shape.Walls[wall].Length
-        );
+        if (sort is "" or "appliance" && CodeLibrary.Appliances.TryGetValue(what, out var type) && type.Overhead)
+            return CommandResult.Checked(job with { Appliances = job.Appliances.Add(Hung(job, type, shape, place)) });
+        var width = Length.Min(WidthOf(sort, what), shape.Walls[wall].Length);
         var from = Pointing.From(shape, wall, along, width);
         var hinge = along > shape.Walls[wall].Length / 2 ? End.Finish : End.Start;
         var to = Opening.Outside;
         if (sort is "" or "opening")
-            (from, to) = Pointing.Beyond(job, shape, wall, from, width);
+            (from, to) = Beyond.Of(job, shape, wall, from, width);
         return new PutOnWall(What, room, wall, from, width, to, hinge).Apply(job);
+    }
+
+    // What hangs from the ceiling hangs where the hand is, whichever wall is near.
+    private static Appliance Hung(Job job, ApplianceType type, RoomShape room, Point at) =>
+        new()
+        {
+            Id = Names.Free(type.Id, job.Appliances.Select(a => a.Id)),
+            Type = type.Id,
+            Room = room.Room.Id,
+            Spot = Furnishing.Hung(room, type, at),
+        };
+
+    private static Length WidthOf(string sort, string what)
+    {
+        var word = what.Replace("-", "", StringComparison.Ordinal);
+        if (sort is "" or "opening" && Enum.TryParse<OpeningKind>(word, true, out var opening) && Enum.IsDefined(opening))
+            return ThingSizes.Of(opening);
+        if (sort is "" or "fixture" && Enum.TryParse<FixtureKind>(word, true, out var fixture) && Enum.IsDefined(fixture))
+            return ThingSizes.Of(fixture).Wide;
+        return CodeLibrary.Appliances.TryGetValue(what, out var type) ? ThingSizes.Of(type).Wide
+            : what == "counter" ? ThingSizes.CounterPiece
+            : Length.Zero;
     }
 }

@@ -1,6 +1,8 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Drafting;
 using Circuitum.Core.Edits;
+using Circuitum.Core.Entry;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -21,37 +23,23 @@ namespace Circuitum.Core.Commands;
 public sealed record PutOnWall(string What, string Room, int Wall, Length From, Length Width, string To = "", End Hinge = End.Start)
     : JobCommand($"put {Pointing.Sort(What).Word.Replace('-', ' ')} on wall")
 {
-    /// <summary>Usual depth of things against a wall.</summary>
-    private static readonly Dictionary<string, double> Depths = new()
-    {
-        ["counter"] = 25,
-        ["sink"] = 22,
-        ["basin"] = 18,
-        ["tub"] = 30,
-        ["shower"] = 36,
-        ["toilet"] = 28,
-        ["cabinet"] = 24,
-        ["fireplace"] = 24,
-    };
-
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
         var (sort, what) = Pointing.Sort(What);
-        var depth = Length.Inches(Depths.GetValueOrDefault(what, 24));
         var spot = new Spot
         {
             Wall = Wall,
             From = From,
             Width = Width,
-            Depth = depth,
+            Depth = Depth(what),
         };
         var word = what.Replace("-", "", StringComparison.Ordinal);
         if (sort is "" or "opening" && Enum.TryParse<OpeningKind>(word, true, out var opening) && !int.TryParse(word, out _))
         {
             var (from, to) = (From, To.Length > 0 ? To : Opening.Outside);
             if (To.Length == 0 && job.RoomById(Room) is { } known && Wall >= 0 && Wall < known.Outline.Length)
-                (from, to) = Pointing.Beyond(job, new RoomShape(known), Wall, From, Width);
+                (from, to) = Beyond.Of(job, new RoomShape(known), Wall, From, Width);
             return CommandResult.Checked(
                 job with
                 {
@@ -156,4 +144,9 @@ public sealed record PutOnWall(string What, string Room, int Wall, Length From, 
             }
         );
     }
+
+    private static Length Depth(string what) =>
+        CodeLibrary.Appliances.TryGetValue(what, out var type) ? ThingSizes.Of(type).Deep
+        : Enum.TryParse<FixtureKind>(what, true, out var kind) && Enum.IsDefined(kind) ? ThingSizes.Of(kind).Deep
+        : ThingSizes.CounterDepth;
 }

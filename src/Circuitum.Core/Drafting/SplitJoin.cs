@@ -114,7 +114,7 @@ public static class SplitJoin
 
         if (UnaryUnionOp.Union(pieces) is not Polygon { NumInteriorRings: 0 } whole)
             return (null, "The two rooms would not make one outline.");
-        var outline = Outline(whole, a.Room.Outline.Concat(b.Room.Outline));
+        var outline = Rings.Outline(whole, a.Room.Outline.Concat(b.Room.Outline));
         var joined = a.Room with { Outline = [.. outline] };
         if (outline.Count < 3)
             return (null, "The two rooms would not make one outline.");
@@ -127,15 +127,8 @@ public static class SplitJoin
             moved = Anchors.Map(moved, shape.Room.Id, (x, _) =>
             {
                 var was = shape.Walls[x.Wall];
-                var (from, to) = (was.At(x.From), was.At(x.From + x.Width));
-                foreach (var now in after.Walls.Where(w => (w.Dx * was.Dx) + (w.Dy * was.Dy) > 0.999))
-                {
-                    var (s, t) = (now.Along(from), now.Along(to));
-                    var off = Math.Abs(((from.X - now.A.X).InInches * now.Dy) - ((from.Y - now.A.Y).InInches * now.Dx));
-                    if (off < 0.2 && s >= -Length.Inches(0.0625) && t <= now.Length + Length.Inches(0.0625))
-                        return new Anchor(first, now.Index, Length.Max(Length.Zero, s), x.Width);
-                }
-
+                if (Rings.Find(after, was, x) is { } there)
+                    return there with { Room = first };
                 if (x.Width > Length.Zero)
                     blocked = "Something stands on the wall between the two rooms. Move it first.";
                 return null;
@@ -175,48 +168,8 @@ public static class SplitJoin
         return (best.Wall, best.At);
     }
 
-    // A union's ring without its doubled end and without corners that are none, each corner exactly the one it came from.
-    private static List<Point> Outline(Polygon whole, IEnumerable<Point> corners)
-    {
-        var known = corners.ToList();
-        var ring = whole
-            .ExteriorRing.Coordinates.SkipLast(1)
-            .Select(c =>
-            {
-                var p = new Point(Length.Inches(c.X), Length.Inches(c.Y));
-                var near = known.Where(k => Math.Abs(k.X.InInches - c.X) < 0.05 && Math.Abs(k.Y.InInches - c.Y) < 0.05).ToList();
-                return near.Count > 0 ? near[0] : p;
-            })
-            .ToList();
-        for (var i = ring.Count - 1; i >= 0 && ring.Count > 3; i--)
-        {
-            var (before, at, after) = (ring[(i + ring.Count - 1) % ring.Count], ring[i], ring[(i + 1) % ring.Count]);
-            var (ux, uy, vx, vy) = (
-                (at.X - before.X).InInches,
-                (at.Y - before.Y).InInches,
-                (after.X - at.X).InInches,
-                (after.Y - at.Y).InInches
-            );
-            var sizes = Math.Sqrt((ux * ux) + (uy * uy)) * Math.Sqrt((vx * vx) + (vy * vy));
-            if (sizes < 0.01 || Math.Abs((ux * vy) - (uy * vx)) / sizes < 0.001)
-                ring.RemoveAt(i);
-        }
-
-        // The same sense as rooms that are typed in: clockwise on the page.
-        double twice = 0;
-        for (var i = 0; i < ring.Count; i++)
-        {
-            var (p, q) = (ring[i], ring[(i + 1) % ring.Count]);
-            twice += (p.X.InInches * q.Y.InInches) - (q.X.InInches * p.Y.InInches);
-        }
-
-        if (twice < 0)
-            ring.Reverse();
-        return ring;
-    }
-
     // Doors given on a neighbour's wall lead to whichever part is now behind them.
-    private static Job Retarget(Job job, string old, string made)
+    internal static Job Retarget(Job job, string old, string made)
     {
         var house = job with { Openings = [.. job.Openings.Where(o => o.To != old)] };
         var shapes = house.Rooms.ToDictionary(r => r.Id, r => new RoomShape(r));

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Commands;
+using Circuitum.Core.Entry;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
@@ -127,7 +128,7 @@ public static class DxfPlan
                 {
                     Id = id,
                     Name = name,
-                    Kind = kinds.Where(t => shape.Contains(t.At)).Select(t => RoomNames.Exact(t.Text)).FirstOrDefault(k => k is not null)
+                    Kind = kinds.Where(t => shape.Contains(t.At)).Select(t => KindWord(t.Text)).FirstOrDefault(k => k is not null)
                         ?? RoomNames.KindOf(name),
                     Storey = floor.Id,
                     CeilingHeight = floor.Ceiling ?? Length.Feet(8),
@@ -146,6 +147,10 @@ public static class DxfPlan
             report.Add("Kinds of rooms were guessed from their names. Look them over: the rules go by them.");
         return rooms;
     }
+
+    // The kind that a word is, as the writer puts it into a drawing.
+    private static RoomKind? KindWord(string word) =>
+        Enum.GetValues<RoomKind>().Cast<RoomKind?>().FirstOrDefault(k => TradeEnumConverter.Word(k!.Value.ToString()) == word);
 
     // An opening belongs to the wall that runs beside its mark; what is behind that wall is where it leads.
     private static Job Openings(Job job, string storey, List<OpeningMark> marks, List<string> report)

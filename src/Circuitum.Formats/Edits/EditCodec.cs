@@ -17,6 +17,7 @@ public static class EditCodec
         Entry.Of<AcceptBoxes>("accept-boxes"),
         Entry.Of<AddBox>("add-box"),
         Entry.Of<AddBoxHere>("add-box-here"),
+        Entry.Of<AddCloset>("add-closet"),
         Entry.Of<AddRoom>("add-room"),
         Entry.Of<AddStorey>("add-storey"),
         Entry.Of<AddSwitch>("add-switch"),
@@ -40,6 +41,7 @@ public static class EditCodec
         Entry.Of<EditWish>("edit-wish"),
         Entry.Of<FeedFromLine>("line-side"),
         Entry.Of<ForceFirst>("force-first"),
+        Entry.Of<FurnishRoom>("furnish"),
         Entry.Of<HoldBox>("release-box", (nameof(HoldBox.For), null)),
         Entry.Of<HoldBox>("hold-box"),
         Entry.Of<JoinRooms>("join-rooms"),
@@ -87,6 +89,7 @@ public static class EditCodec
         Entry.Of<TakePart>("take-part"),
         Entry.Of<TakePlan>("take-plan"),
         Entry.Of<TurnHouse>("turn-house"),
+        Entry.Of<TypeRooms>("type-rooms"),
         Entry.Of<UnpairCircuits>("unpair-circuits"),
         Entry.Of<UnpinRooms>("unpin-rooms"),
     ];

@@ -1,4 +1,6 @@
+using System.Collections.Immutable;
 using System.Globalization;
+using Circuitum.Core.Entry;
 using Circuitum.Core.Intake;
 using Circuitum.Core.Measure;
 
@@ -26,6 +28,20 @@ internal sealed class EditReader(Func<string, IReadOnlyList<string>> values, IEn
     internal string Text(string name) => values(name) is [.., var last] ? Cut(last) : "";
 
     internal IEnumerable<string> Many(string name) => values(name).Take(JobRules.MostBoxes).Select(Cut);
+
+    /// <summary>The lines of a field of many lines; what is too much of them is left to the edit to refuse.</summary>
+    internal ImmutableArray<string> Lines(string name)
+    {
+        if (values(name) is not [.., var text])
+            return [];
+        return
+        [
+            .. text[..Math.Min(text.Length, RoomList.MostLines * RoomList.LongestLine)]
+                .ReplaceLineEndings("\n")
+                .Split('\n', RoomList.MostLines + 2)
+                .Select(l => l.Length > RoomList.LongestLine ? l[..(RoomList.LongestLine + 1)] : l),
+        ];
+    }
 
     internal void Wrong(string sentence)
     {

@@ -87,6 +87,7 @@ internal static class FieldRules
             ["SetLabels.Labels"] = new(Labels, (v, _) =>
                 ((ImmutableSortedDictionary<int, string>)v!).Select(l => ($"label.{l.Key}", l.Value))
             ),
+            ["TypeRooms.Lines"] = FieldRule.One("lines", r => r.Lines("lines"), v => string.Join('\n', (ImmutableArray<string>)v)),
             ["SetWallLength.AtStart"] = FieldRule.One("end", r => r.Text("end") == "start", v => (bool)v ? "start" : null),
         };
 

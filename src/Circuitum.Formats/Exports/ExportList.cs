@@ -34,6 +34,12 @@ public static class ExportList
         {
             OfStorey = true,
         },
+        new("plan", "png", "image/png", r =>
+            PngWriter.Write(PlanComposer.Compose(r.Analysis, new(r.Storey!, PlanStage.Circuits, StandAlone: true)))
+        )
+        {
+            OfStorey = true,
+        },
         .. Papers.Names.Select(name => new Export(name, "pdf", Pdf, r => Papers.Make(r.Analysis, name, r.Change, r.Size, r.Set))),
         new("breaker-stickers", "pdf", Pdf, r => Stickers(r, breakers: true)),
         new("cable-stickers", "pdf", Pdf, r => Stickers(r, breakers: false)),

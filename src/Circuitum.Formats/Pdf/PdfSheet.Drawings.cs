@@ -15,7 +15,7 @@ public sealed partial class PdfSheet
         {
             canvas.Save();
             canvas.Translate(Margin + ((Inner - ((float)drawing.Extent.Wide * perInch)) / 2), y);
-            new PdfWriter(canvas, perInch, perPixel).Draw(drawing);
+            new CanvasWriter(canvas, perInch, perPixel).Draw(drawing);
             canvas.Restore();
         }
 

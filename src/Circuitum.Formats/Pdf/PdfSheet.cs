@@ -86,7 +86,7 @@ public sealed partial class PdfSheet
         {
             foreach (var page in pages)
             {
-                new PdfWriter(document.BeginPage((float)page.Extent.Wide, (float)page.Extent.Tall), 1, 1).Draw(page);
+                new CanvasWriter(document.BeginPage((float)page.Extent.Wide, (float)page.Extent.Tall), 1, 1).Draw(page);
                 document.EndPage();
             }
 

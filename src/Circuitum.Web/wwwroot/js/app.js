@@ -10,10 +10,10 @@ import './patch.js';
 import './jobs.js';
 import './planning.js';
 import { runsHand } from './runs.js';
-import { forgetFrame, keptView, settleView, showPaper, tellCanvas, tellZoom, zoom } from './view.js';
+import { forgetFrame, keptView, overviewHand, settleView, showPaper, tellCanvas, tellZoom, zoom } from './view.js';
 
 // In this order they are asked for what the pointer went down on.
-hands(lassoHand, circuitsHand, runsHand, draftHand);
+hands(overviewHand, lassoHand, circuitsHand, runsHand, draftHand);
 
 async function why(key) {
   const { job } = work().dataset;

@@ -1,6 +1,7 @@
 // Zoom and pan. While the hand moves, the drawn picture is only shifted and scaled by the compositor; when it rests, the
 // drawing is made anew at that scale, sharp again.
 import { drawAgain, memory, plan, work } from './desk.js';
+import { onOverview, showOverview } from './overview.js';
 
 let resting = 0;
 const shown = { zoom: 1, x: 0, y: 0 };
@@ -48,6 +49,7 @@ export function settleView() {
   Object.assign(shown, { zoom: memory.zoom, x: memory.x, y: memory.y });
   // What is drawn in pixels keeps its size at any zoom.
   keep(svg, '--px', (scale(svg) / memory.zoom).toFixed(4));
+  showOverview(home(svg), memory);
 }
 
 // Labels find their places for the size in which the plan is shown: the program is told that of this page, and how far it is zoomed in,
@@ -92,6 +94,7 @@ function move() {
   // At once: whoever goes on before the hand rests finds it so.
   keepView();
   svg.style.transform = `translate(${((cx - nx) * memory.zoom) / unit}px, ${((cy - ny) * memory.zoom) / unit}px) scale(${ratio})`;
+  showOverview(home(svg), memory);
   clearTimeout(resting);
   resting = setTimeout(() => {
     settleView();
@@ -124,6 +127,27 @@ export function pan(from, dx, dy) {
   memory.y = from.y - dy * unit;
   move();
 }
+
+// What of the plan is at a place comes into the middle of the frame.
+function centre([cx, cy]) {
+  const [x, y, w, h] = home(plan());
+  memory.x = cx - x - w / memory.zoom / 2;
+  memory.y = cy - y - h / memory.zoom / 2;
+  move();
+}
+
+// The small map: where the hand is comes into the middle.
+export const overviewHand = {
+  take: e => {
+    const at = onOverview(e);
+    if (at) centre(at);
+    return at && {};
+  },
+  follow: e => onOverview(e) && centre(onOverview(e)),
+  press() {},
+  drop() {},
+  letBe() {},
+};
 
 // The place on the plan under the pointer, in inches.
 export function place(event) {

@@ -4,11 +4,11 @@ using SkiaSharp;
 
 namespace Circuitum.Formats.Drawings;
 
-/// <summary>Draws a drawing on a sheet of paper, in black on white.</summary>
-/// <param name="on">The sheet.</param>
-/// <param name="perInch">Points to an inch of the plan.</param>
-/// <param name="perPixel">Points to a pixel of what keeps its size.</param>
-internal sealed class PdfWriter(SKCanvas on, float perInch, float perPixel)
+/// <summary>Draws a drawing on a sheet of paper or into a picture, in black on white.</summary>
+/// <param name="on">The sheet or the picture.</param>
+/// <param name="perInch">Points, or pixels of the picture, to an inch of the plan.</param>
+/// <param name="perPixel">The same to a pixel of what keeps its size.</param>
+internal sealed class CanvasWriter(SKCanvas on, float perInch, float perPixel)
 {
     private const float HaloPixels = 3;
 

@@ -1,6 +1,6 @@
-namespace Circuitum.Core.Commands;
+namespace Circuitum.Core.Jobs;
 
-/// <summary>Makes ids.</summary>
+/// <summary>Ids out of names.</summary>
 public static class Names
 {
     /// <summary>An id made of a name that none of the others has.</summary>
