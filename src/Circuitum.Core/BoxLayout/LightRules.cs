@@ -21,6 +21,9 @@ internal static class LightRules
     internal static readonly Length CounterPitch = Length.Inches(48);
     internal static readonly Length PendantPitch = Length.Inches(30);
 
+    // From a jamb to the middle of a box beside it, clear of the casing.
+    internal static readonly Length BesideJamb = Length.Inches(6);
+
     internal static void Add(Draft draft)
     {
         foreach (var shape in draft.Rooms)

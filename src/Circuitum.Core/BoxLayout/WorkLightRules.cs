@@ -85,14 +85,31 @@ internal static class WorkLightRules
                     Kind = BoxKind.Light,
                     Room = shape.Room.Id,
                     Wall = basin.Spot.Wall,
-                    Along = basin.Spot.From + (basin.Spot.Width / 2),
-                    Height = Length.Inches(78),
+                    Along = BesideWindow(shape, basin.Spot.Wall!.Value, basin.Spot.From + (basin.Spot.Width / 2)),
+                    Height = VanityHeight,
                     Fixture = LightStyle.Vanity,
                 }
             );
         if (shape.AreaSqFt >= 50 || basins.Count == 0)
             LightRules.Put(draft, shape, shape.Centre, null);
     }
+
+    // Over the mirror; where a window is in its place, beside the window on the nearer side that is wall.
+    private static Length BesideWindow(RoomShape shape, int wall, Length along)
+    {
+        var jamb = LightRules.BesideJamb;
+        var window = shape.Openings.FirstOrDefault(o => o.Wall == wall && along > o.From - jamb && along < o.To + jamb);
+        if (window is null || !ReceptacleSpots.InOpeningAt(shape, wall, along, VanityHeight, jamb.InInches))
+            return along;
+        return new[] { window.From - jamb, window.To + jamb }
+            .Where(a => a >= jamb && a <= shape.Walls[wall].Length - jamb && !ReceptacleSpots.InOpeningAt(shape, wall, a, VanityHeight, 0))
+            .OrderBy(a => (a - along).Abs())
+            .Select(a => (Length?)a)
+            .FirstOrDefault()
+            ?? along;
+    }
+
+    private static readonly Length VanityHeight = Length.Inches(78);
 
     internal static void Closet(Draft draft, RoomShape shape)
     {

@@ -23,10 +23,17 @@ public sealed record EditOpening(string Opening, OpeningKind Kind, Length From, 
         if (job.Openings.FirstOrDefault(o => o.Id == Opening) is not { } opening)
             return CommandResult.Refuse(PlanEdit.Gone("opening"));
         var shape = new RoomShape(job.RoomById(opening.Room)!);
-        var to = opening.To;
-        if (From + Width <= shape.Walls[opening.Wall].Length)
+        var (to, from) = (opening.To, From);
+        if (From == opening.From && Width != opening.Width)
         {
-            (var from, to) = Beyond.Of(job, shape, opening.Wall, From, Width);
+            // A new width alone grows about the middle, and slides along where a corner or the room behind is in the way.
+            var most = shape.Walls[opening.Wall].Length - Width;
+            from = Length.Max(Length.Zero, Length.Min(opening.From + ((opening.Width - Width) / 2), most));
+            (from, to) = Beyond.Of(job, shape, opening.Wall, from, Width);
+        }
+        else if (From + Width <= shape.Walls[opening.Wall].Length)
+        {
+            (from, to) = Beyond.Of(job, shape, opening.Wall, From, Width);
             // What is typed stands as it is typed, or not at all.
             if (from != From)
                 return CommandResult.Refuse(
@@ -43,7 +50,7 @@ public sealed record EditOpening(string Opening, OpeningKind Kind, Length From, 
                     opening with
                     {
                         Kind = Kind,
-                        From = From,
+                        From = from,
                         Width = Width,
                         Hinge = Hinge,
                         SwingsIn = SwingsIn,

@@ -7,11 +7,8 @@ namespace Circuitum.Core.Commands;
 
 /// <summary>Divides loose boxes into circuits and gives new breakers a space.</summary>
 /// <param name="Afresh">Take back the planner's own circuits first.</param>
-public sealed record PlanCircuits(bool Afresh) : JobCommand("plan circuits")
+public sealed record PlanCircuits(bool Afresh) : PlanningCommand("plan circuits")
 {
-    /// <summary>Who looks on and may end it early; none for nobody.</summary>
-    public PlanWatch? Watch { get; init; }
-
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {

@@ -54,6 +54,7 @@ public sealed record PutOnWall(string What, string Room, int Wall, Length From, 
                             Width = Width,
                             To = to,
                             Hinge = Hinge,
+                            SwingsIn = opening != OpeningKind.Hinged || !Doors.SwingsInto(job.RoomById(Room)!, job.RoomById(to)),
                         }
                     ),
                 }

@@ -32,7 +32,10 @@ internal static class BathFurniture
 
         if (!floor.Has(FixtureKind.Basin) && !Basins(floor, area))
             left = "There is no wall left that is free for a basin.";
-        if (!floor.Has(FixtureKind.Toilet) && !Beside(floor, FixtureKind.Toilet, ToiletRoomInches))
+        if (
+            !floor.Has(FixtureKind.Toilet)
+            && !Beside(floor, floor.Free(ThingSizes.Of(FixtureKind.Toilet).Deep.InInches), FixtureKind.Toilet, ToiletRoomInches)
+        )
             left = "There is no wall left that is free for a toilet.";
         if (floor.Missing(PieceUse.Air) is { } fan)
             floor.Hang(fan, wet is { } spot && spot.Wall is { } wall ? Clear(floor, wall, spot) : floor.Shape.Centre);
@@ -61,10 +64,10 @@ internal static class BathFurniture
     private static bool Basins(FloorRoom floor, double area)
     {
         var (wide, deep) = ThingSizes.Of(FixtureKind.Basin);
-        var free = floor.Free(deep.InInches);
+        var mirrored = floor.FreeOfWindows(deep.InInches);
         if (
             area >= LeastForTwoBasinsSqFt
-            && free is [var longest, ..]
+            && mirrored is [var longest, ..]
             && (longest.To - longest.From).InInches >= TwoBasinsInches + ToiletRoomInches
         )
         {
@@ -73,14 +76,16 @@ internal static class BathFurniture
             return true;
         }
 
-        return Beside(floor, FixtureKind.Basin, VanityInches) || Beside(floor, FixtureKind.Basin, wide.InInches);
+        return Beside(floor, mirrored, FixtureKind.Basin, VanityInches)
+            || Beside(floor, mirrored, FixtureKind.Basin, wide.InInches)
+            || Beside(floor, floor.Free(deep.InInches), FixtureKind.Basin, wide.InInches);
     }
 
     // In the middle of the room that it wants along the wall, in the first free stretch that has it.
-    private static bool Beside(FloorRoom floor, FixtureKind kind, double room)
+    private static bool Beside(FloorRoom floor, List<(int Wall, Length From, Length To)> free, FixtureKind kind, double room)
     {
-        var (wide, deep) = ThingSizes.Of(kind);
-        foreach (var (wall, from, to) in floor.Free(deep.InInches))
+        var (wide, _) = ThingSizes.Of(kind);
+        foreach (var (wall, from, to) in free)
         {
             if ((to - from).InInches < room)
                 continue;

@@ -55,6 +55,25 @@ internal sealed class FloorRoom
         return [.. free.OrderByDescending(f => f.To - f.From).ThenBy(f => f.Wall)];
     }
 
+    /// <summary>The same without what has a window over it, for what wants a mirror.</summary>
+    internal List<(int Wall, Length From, Length To)> FreeOfWindows(double deepInches)
+    {
+        var clear = new List<(int Wall, Length From, Length To)>();
+        foreach (var (wall, from, to) in Free(deepInches))
+        {
+            var at = from;
+            foreach (var window in Shape.Openings.Where(o => o.Wall == wall && o.To > from && o.From < to).OrderBy(o => o.From))
+            {
+                clear.Add((wall, at, window.From));
+                at = Length.Max(at, window.To);
+            }
+
+            clear.Add((wall, at, to));
+        }
+
+        return [.. clear.Where(c => c.To > c.From).OrderByDescending(c => c.To - c.From).ThenBy(c => c.Wall)];
+    }
+
     /// <summary>Puts a fixture against a wall.</summary>
     internal void Put(FixtureKind kind, int wall, Length from, Length? wide = null)
     {

@@ -194,7 +194,7 @@ public sealed partial class JobDesk(string directory)
     // What may take a while is looked on by whoever asks how far it is.
     private CommandResult Watched(string id, JobCommand command, Func<JobCommand, CommandResult> apply)
     {
-        if (command is not PlanCircuits plan)
+        if (command is not PlanningCommand plan)
             return apply(command);
         using var watch = new PlanWatch();
         planning[id] = watch;

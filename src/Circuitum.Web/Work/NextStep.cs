@@ -1,4 +1,6 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Commands;
+using Circuitum.Core.Edits;
 using Circuitum.Web.Stages;
 
 namespace Circuitum.Web.Work;
@@ -13,6 +15,9 @@ public sealed record NextStep(string Say)
     /// <summary>The stage in which it is done; empty when one is there already, or when it is a file.</summary>
     public string Stage { get; init; } = "";
 
+    /// <summary>What the button does; none when it leads somewhere.</summary>
+    public JobCommand? Edit { get; init; }
+
     /// <summary>The file that is next; empty for a stage.</summary>
     public string File { get; init; } = "";
 
@@ -26,9 +31,8 @@ public sealed record NextStep(string Say)
         return a switch
         {
             _ when a.Job.Rooms.Length == 0 => In("rooms", "the first room: type it, or draw it", "Rooms"),
-            _ when a.Job.Decisions.Boxes.Length == 0 => In("boxes", "boxes, proposed for the whole house", "Boxes"),
-            _ when a.Panel is null => In("rooms", "a panel, put on a wall", "Rooms"),
-            _ when a.Circuits.Length == 0 => In("circuits", "circuits, planned from the boxes", "Circuits"),
+            _ when a.Job.Decisions.Boxes.Length == 0 => new("boxes, circuits, runs and panel in one step") { Edit = new PlanHouse() },
+            _ when a.Panel is null || a.Circuits.Length == 0 => new("what is still undecided in one step") { Edit = new PlanHouse() },
             _ when must > 0 => In("findings", must == 1 ? "mend what must be" : $"mend {must} that must be", "findings"),
             _ when should > 0 => In("findings", should == 1 ? "look at one finding" : $"look at {should} findings", "findings"),
             _ => new("print the packet for the permit") { Go = "Packet", File = "packet.pdf" },

@@ -1,4 +1,6 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
@@ -85,6 +87,29 @@ public sealed partial class StageModel
             { Kind: SubjectKind.Appliance, Id: var id } when Job.ApplianceById(id) is { } x => (x.Room, x.Spot, ApplianceFacts.Of(x).Name),
             _ => null,
         };
+
+    /// <summary>What else stands where the picked thing stands: the range under a microwave, the counter around a sink.</summary>
+    public ImmutableArray<(string Pick, string Name)> AlsoHere
+    {
+        get
+        {
+            if (PickedThing is not var (room, spot, _))
+                return [];
+            var shape = A.House[room];
+            var here = Places.Box(shape, spot);
+            return [.. Things(room).Where(t => t.Pick != Pick && Overlap(here, Places.Box(shape, t.Spot))).Select(t => (t.Pick, t.Name))];
+        }
+    }
+
+    private IEnumerable<(string Pick, string Name, Spot Spot)> Things(string room) =>
+        [
+            .. Job.Appliances.Where(x => x.Room == room).Select(x => ($"appliance:{x.Id}", ApplianceFacts.Of(x).Name, x.Spot)),
+            .. Job.Fixtures.Where(f => f.Room == room).Select(f => ($"fixture:{f.Id}", Words.Of(f.Kind), f.Spot)),
+            .. Job.Counters.Where(c => c.Room == room).Select(c => ($"counter:{c.Id}", c.Spot.Wall is null ? "island" : "counter", c.Spot)),
+        ];
+
+    private static bool Overlap((double W, double N, double E, double S) a, (double W, double N, double E, double S) b) =>
+        a.W < b.E && b.W < a.E && a.N < b.S && b.N < a.S;
 
     /// <summary>The picked wish.</summary>
     public Wish? PickedWish => IdOf(SubjectKind.Wish) is { } id ? Job.Wishes.FirstOrDefault(w => w.Id == id) : null;

@@ -3,6 +3,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Review;
 using Circuitum.Formats;
 using Circuitum.Web.Stages;
 using Circuitum.Web.Work;
@@ -96,6 +97,12 @@ public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes not
             ? Consequences.Of(before, A)
             : [];
 
+    /// <summary>What was decided when the house was planned in one step, as long as that was the last edit.</summary>
+    public ImmutableArray<Consequence> HouseDecisions =>
+        Open is { Before: { } before } && Open.Stored.Undo == new PlanHouse().Title && before.Circuits.Length == 0
+            ? HousePlanned.Of(before, A)
+            : [];
+
     // Edits that are made at this stage; after others the list would only be in the way.
     private static bool CablesLed(Job before, Job now) =>
         !before.Panels.SequenceEqual(now.Panels)
@@ -146,11 +153,15 @@ public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes not
             var (command, problem) = act == "company-preferences" ? (await FromCompany(cancel), "") : form.Read(Job.Units);
 
             // After a drawing edit the new thing is picked, so what was there before is looked at first.
-            var drawing = command is DrawRoom or PlaceHere or AddBox or AddBoxHere;
+            var drawing = command is DrawRoom or PlaceHere or AddBox or AddBoxHere or AddCloset;
             var before = drawing ? Known() : [];
             Refusal = command is null ? problem : await desk.EditAsync(Id, stamp, command, cancel, Repeats());
             if (drawing && Refusal.Length == 0 && await Load(cancel))
                 Pick = Known().Except(before).FirstOrDefault() ?? Pick;
+
+            // The next room stands beside the last one unless one says otherwise.
+            if (command is AddRoom or TypeRooms && Refusal.Length == 0)
+                Pick = "";
         }
 
         if (!await Load(cancel))

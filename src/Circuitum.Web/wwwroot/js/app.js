@@ -7,6 +7,7 @@ import { nudgePlan } from './nudge.js';
 import { openPalette } from './palette.js';
 import { drawingKey } from './room.js';
 import './patch.js';
+import './entry.js';
 import './jobs.js';
 import './planning.js';
 import { runsHand } from './runs.js';
@@ -60,7 +61,11 @@ async function nextFinding(step) {
   visit(new URL(links[finding].href, location.href).searchParams.get('pick'), 'findings');
 }
 
-const press = name => document.querySelector(`button[data-do="${name}"]:not(:disabled)`)?.click();
+// The button of an edit; where several are of one word, the one whose form says so.
+const press = (name, way = '') =>
+  [...document.querySelectorAll(`button[data-do="${name}"]:not(:disabled)`)]
+    .find(b => !way || b.form?.querySelector(`[name="way"][value="${way}"]`))
+    ?.click();
 
 document.addEventListener('keydown', e => {
   if (!work() || (e.ctrlKey && e.key !== 'z') || e.metaKey || e.altKey || document.querySelector('dialog[open]')) return;
@@ -110,6 +115,7 @@ document.addEventListener('keydown', e => {
       press('remove-box');
       press('remove-thing');
     },
+    x: () => press('arrange-opening', 'Flipped'),
     '?': () => document.getElementById('keys').showModal(),
     ArrowLeft: () => arrow(-1, 0),
     ArrowRight: () => arrow(1, 0),

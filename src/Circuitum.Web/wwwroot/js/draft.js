@@ -130,8 +130,22 @@ function press(e, d) {
   if (e.target.closest?.('[data-why]')) return;
   const pick = e.target.closest?.('[data-pick], [data-drag]');
   // What is around the drawing tells what is picked too, and is no thing of the plan.
-  if (pick && (d.svg.contains(pick) || plan()?.contains(pick))) visit(pick.dataset.pick ?? pick.dataset.drag);
+  if (pick && (d.svg.contains(pick) || plan()?.contains(pick))) visit(onPlan ? belowPicked(e, pickOf(pick)) : pickOf(pick));
   else if (onPlan && work().dataset.pick) visit('');
+}
+
+const pickOf = node => node.dataset.pick ?? node.dataset.drag;
+
+// A click picks what one sees; once more at the same place, what lies under it, round and round.
+let clicked = null;
+function belowPicked(e, top) {
+  const again = clicked && Math.hypot(e.clientX - clicked[0], e.clientY - clicked[1]) < 5;
+  clicked = [e.clientX, e.clientY];
+  if (!again) return top;
+  const here = document.elementsFromPoint(e.clientX, e.clientY).map(n => n.closest('.plan [data-pick], .plan [data-drag]'));
+  const all = [...new Set(here.filter(Boolean).map(pickOf))].filter(p => !p.startsWith('under'));
+  const at = all.indexOf(work().dataset.pick);
+  return at < 0 ? top : all[(at + 1) % all.length];
 }
 
 // Around the drawing is empty paper too.

@@ -1,0 +1,98 @@
+using System.Collections.Frozen;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Entry;
+
+/// <summary>Where a first panel would hang: on a free outside wall of a garage or a utility room, with room to work at it.</summary>
+public static class PanelPlace
+{
+    // What an inside wall costs, in the feet that the service then goes through the house.
+    private const double InsideCostFeet = 25;
+    private const double RankFeet = 40;
+
+    private static readonly FrozenDictionary<RoomKind, int> Ranks = new Dictionary<RoomKind, int>
+    {
+        [RoomKind.Garage] = 0,
+        [RoomKind.Utility] = 0,
+        [RoomKind.UnfinishedBasement] = 0,
+        [RoomKind.Laundry] = 1,
+        [RoomKind.FinishedBasement] = 2,
+        [RoomKind.Hallway] = 3,
+        [RoomKind.Foyer] = 3,
+        [RoomKind.Office] = 3,
+        [RoomKind.Den] = 3,
+        [RoomKind.Recreation] = 3,
+        [RoomKind.Bedroom] = 4,
+        [RoomKind.Living] = 5,
+        [RoomKind.Family] = 5,
+        [RoomKind.Dining] = 5,
+        [RoomKind.AccessoryBuilding] = 6,
+    }.ToFrozenDictionary();
+
+    /// <summary>The best place, or none when no wall has the room.</summary>
+    /// <param name="job">The job.</param>
+    /// <returns>The room, the number of its wall, and how far along it the middle of the panel hangs.</returns>
+    public static (string Room, int Wall, Length Along)? Find(Job job)
+    {
+        var house = HouseShape.Of(job);
+        var rooms = house.Rooms.Where(r => Ranks.ContainsKey(r.Room.Kind)).ToList();
+        if (rooms.Count == 0)
+            return null;
+
+        // The middle of what is fed: kitchens and laundries draw it to them.
+        var middle = Middle(house);
+        return rooms
+            .SelectMany(r => Walls(job, house, r).Select(w => (r.Room.Id, w.Wall, w.Along, Cost: Cost(house, r, w, middle))))
+            .OrderBy(p => p.Cost)
+            .ThenBy(p => p.Id, StringComparer.Ordinal)
+            .ThenBy(p => p.Wall)
+            .Select(p => ((string, int, Length)?)(p.Id, p.Wall, p.Along))
+            .FirstOrDefault();
+    }
+
+    private static Point Middle(HouseShape house)
+    {
+        var fed = house.Rooms.Where(r => !r.Room.Kind.OpenAir()).SelectMany(r => Enumerable.Repeat(r, Weight(r.Room.Kind))).ToList();
+        return new(Length.Inches(fed.Average(r => r.Centre.X.InInches)), Length.Inches(fed.Average(r => r.Centre.Y.InInches)));
+    }
+
+    private static int Weight(RoomKind kind) => kind is RoomKind.Kitchen or RoomKind.Laundry or RoomKind.Utility ? 3 : 1;
+
+    private static IEnumerable<(int Wall, Length Along)> Walls(Job job, HouseShape house, RoomShape room)
+    {
+        var edition = CodeLibrary.EditionOf(job);
+        var width = edition.Number("workingWidthIn").Length;
+        foreach (var (wall, from, to) in new FloorRoom(job, room.Room.Id).Free(edition.Number("workingDepthIn").Length.InInches))
+        {
+            // Nor does it hang in a window.
+            var at = from;
+            foreach (
+                var window in house[room.Room.Id].Openings.Where(o => o.Wall == wall && o.To > from && o.From < to).OrderBy(o => o.From)
+            )
+            {
+                if (Fits(at, window.From) is { } before)
+                    yield return (wall, before);
+                at = Length.Max(at, window.From + window.Opening.Width);
+            }
+
+            if (Fits(at, to) is { } after)
+                yield return (wall, after);
+        }
+
+        Length? Fits(Length from, Length to) => to - from >= width ? from + (width / 2) : null;
+    }
+
+    private static double Cost(HouseShape house, RoomShape room, (int Wall, Length Along) at, Point middle)
+    {
+        var inside = house.Facing(room, at.Wall).Any(f => !f.Room.Room.Kind.OpenAir() && f.From <= at.Along && f.To >= at.Along);
+        var lowest = house.Job.Storeys.Min(s => s.Floor.Abs());
+        var storey = (house.Job.StoreyById(room.Room.Storey)!.Floor.Abs() - lowest).InFeet;
+        return (Ranks[room.Room.Kind] * RankFeet)
+            + (inside ? InsideCostFeet : 0)
+            + (2 * storey)
+            + (room.On(at.Wall, at.Along).InchesTo(middle) / 12);
+    }
+}

@@ -1,0 +1,50 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Geometry;
+using Circuitum.Core.Jobs;
+
+namespace Circuitum.Core.Review;
+
+/// <summary>What was decided when a house was planned in one step, and what only a person can say.</summary>
+public static class HousePlanned
+{
+    /// <summary>The decisions, each with what it is about; questions to a person stand out.</summary>
+    /// <param name="before">The job before.</param>
+    /// <param name="after">The job planned.</param>
+    public static ImmutableArray<Consequence> Of(JobAnalysis before, JobAnalysis after)
+    {
+        var list = ImmutableArray.CreateBuilder<Consequence>();
+        if (before.Job.Panels.Length == 0 && after.Job.Panels is [var panel, ..])
+            list.Add(new(Subject.Panel(panel.Id), $"{Hung(after, panel)} Drag it where it shall hang instead.", true));
+        var boxes = after.Job.Decisions.Boxes.Length - before.Job.Decisions.Boxes.Length;
+        list.Add(new(null, $"{boxes} boxes are proposed. Accept, move or refuse them one by one.", false));
+        list.Add(
+            new(
+                null,
+                $"{after.Circuits.Length} circuits on {after.SpacesUsed} spaces, {after.CableFeet:#,0} ft of cable with their home runs.",
+                false
+            )
+        );
+        list.AddRange(
+            after
+                .Job.Appliances.Where(x => !x.Nameplate.Confirmed)
+                .Select(x => (Appliance: x, Facts: ApplianceFacts.Of(x)))
+                .Where(x => x.Facts.Connection == Connection.TwoLines)
+                .Select(x => new Consequence(
+                    Subject.Appliance(x.Appliance.Id),
+                    $"{x.Facts.Name}: is it {x.Facts.Load} at {x.Facts.Volts} V? Its nameplate decides wire and breaker.",
+                    true
+                ))
+        );
+        return list.ToImmutable();
+    }
+
+    private static string Hung(JobAnalysis a, Panel panel)
+    {
+        var room = a.House[panel.Room];
+        var outside = WallBody.Of(a.House, room, panel.Wall).Outside ? "an outside wall" : "an inside wall";
+        return $"The panel hangs on the {LabelWriter.Facing(room, panel.Wall)} wall of {room.Room.Name}: {outside} with "
+            + $"{a.Edition.Number("workingWidthIn")} by {a.Edition.Number("workingDepthIn")} free to work at it.";
+    }
+}

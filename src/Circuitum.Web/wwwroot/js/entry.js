@@ -1,0 +1,57 @@
+// Entering a house: after a room is added the hand goes on typing, and a wrong line of a typed list is found at a press.
+import { work } from './desk.js';
+
+let again = null;
+let placed = false;
+
+// What is typed room by room goes on: the name is next, and what is the same for most rooms stays.
+document.addEventListener('htmx:configRequest', e => {
+  again = e.detail.elt.closest?.('form[data-again]') ? work()?.dataset.stamp : null;
+  const asked = e.detail.parameters;
+  placed = asked.do === 'place' && String(asked.what).startsWith('opening:');
+  if (asked.do === 'edit-opening') document.activeElement?.blur();
+});
+
+function goOn() {
+  if (again === null || work()?.dataset.stamp === again) return;
+  again = null;
+  const form = document.querySelector('form[data-again]');
+  form?.reset();
+  form?.querySelector('input:not([type="hidden"])')?.focus();
+}
+
+// An opening that was just put down: its distance can be typed at once, Enter keeps it, the next click puts down the same again.
+// On a touch screen the keyboard would cover the plan.
+function measure() {
+  if (!placed || !work()?.dataset.pick.startsWith('opening:')) return;
+  placed = false;
+  if (!matchMedia('(hover: hover)').matches) return;
+  const from = document.querySelector('.ticket [name="from"]');
+  from?.focus();
+  from?.select();
+}
+
+for (const word of ['htmx:afterSwap', 'circuitum:patched']) {
+  document.addEventListener(word, () => {
+    goOn();
+    measure();
+  });
+}
+
+// A sentence that was read is put away.
+document.addEventListener('click', e => e.target.closest('[data-shut]')?.closest('.notice').remove());
+
+document.addEventListener('click', e => {
+  const button = e.target.closest('[data-line]');
+  const text = button && document.querySelector('.typed textarea');
+  if (!text) return;
+  const lines = text.value.split('\n');
+  const from = lines.slice(0, button.dataset.line - 1).reduce((sum, l) => sum + l.length + 1, 0);
+  text.focus();
+  text.setSelectionRange(from, from + (lines[button.dataset.line - 1]?.length ?? 0));
+});
+
+// Ctrl and Enter make what is typed, as in other fields of many lines.
+document.addEventListener('keydown', e => {
+  if (e.key === 'Enter' && (e.ctrlKey || e.metaKey) && e.target.matches?.('.typed textarea')) e.target.form.requestSubmit();
+});
