@@ -96,7 +96,7 @@ public partial class DivisionTests
             .All.Select(h => h.House)
             .First(h => h.Job.Panels.Length == 1 && h.Job.Rooms.Count(r => r.Kind == RoomKind.Bedroom) > 2);
         var bedroom = bare.Job.Rooms.First(r => r.Kind == RoomKind.Bedroom);
-        var two = new AddSubPanel(bedroom.Id, 0, Length.Feet(4)).Apply(bare.Job).Job.ShouldNotBeNull();
+        var two = new PutOnWall("sub-panel", bedroom.Id, 0, Length.Feet(4), default).Apply(bare.Job).Job.ShouldNotBeNull();
         JobAnalysis Laid(int spaces) =>
             Analyzer.Analyze(
                 Planner.PlanSpaces(two with { Panels = [two.Panels[0], two.Panels[1] with { Spaces = spaces }] }, afresh: true)
@@ -116,7 +116,7 @@ public partial class DivisionTests
     {
         var a = Analyzer.Analyze(
             Planner.PlanSpaces(
-                new AddSubPanel("bedroom", 2, Length.Feet(9))
+                new PutOnWall("sub-panel", "bedroom", 2, Length.Feet(9), default)
                     .Apply(
                         CheckTests.PlannedWhole with
                         {

@@ -17,7 +17,10 @@ public class FeederTests
         }
     );
 
-    private static readonly Job Two = Planner.PlanSpaces(new AddSubPanel("bedroom", 2, Length.Feet(9)).Apply(One).Job!, afresh: true);
+    private static readonly Job Two = Planner.PlanSpaces(
+        new PutOnWall("sub-panel", "bedroom", 2, Length.Feet(9), default).Apply(One).Job!,
+        afresh: true
+    );
 
     private static readonly Job Shed = Two with
     {

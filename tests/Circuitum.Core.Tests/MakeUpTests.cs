@@ -18,7 +18,7 @@ public class MakeUpTests
     private static readonly JobAnalysis A = Analyzer.Analyze(One);
 
     private static readonly JobAnalysis Two = Analyzer.Analyze(
-        Planner.PlanSpaces(new AddSubPanel("bedroom", 2, Length.Feet(9)).Apply(One).Job!, afresh: true)
+        Planner.PlanSpaces(new PutOnWall("sub-panel", "bedroom", 2, Length.Feet(9), default).Apply(One).Job!, afresh: true)
     );
 
     [Fact]

@@ -19,7 +19,10 @@ public class PanelTests
     );
 
     // A sub-panel in the bedroom, and all breakers laid out afresh.
-    private static readonly Job Two = Planner.PlanSpaces(new AddSubPanel("bedroom", 2, Length.Feet(9)).Apply(One).Job!, afresh: true);
+    private static readonly Job Two = Planner.PlanSpaces(
+        new PutOnWall("sub-panel", "bedroom", 2, Length.Feet(9), default).Apply(One).Job!,
+        afresh: true
+    );
 
     private static readonly JobAnalysis A = Analyzer.Analyze(Two);
 
@@ -28,7 +31,7 @@ public class PanelTests
     [Fact]
     public void A_new_sub_panel_takes_a_feeder_and_leaves_every_breaker_where_it_is()
     {
-        var added = new AddSubPanel("bedroom", 2, Length.Feet(9)).Apply(One).Job!;
+        var added = new PutOnWall("sub-panel", "bedroom", 2, Length.Feet(9), default).Apply(One).Job!;
         JobRules.Check(added).ShouldBeEmpty();
         added.Decisions.Spaces.Where(s => s.Feeds is null).ShouldBe(One.Decisions.Spaces);
         var feeder = Analyzer.Analyze(added).Panels[0].Schedule.Where(r => r.Feeder is not null).ToList();
@@ -38,7 +41,7 @@ public class PanelTests
         Consequences
             .Of(Analyzer.Analyze(One), Analyzer.Analyze(added))
             .ShouldContain(c => c.What.Contains("bedroom panel: a feeder of 60 A") && c.Again);
-        new AddSubPanel("bedroom", 2, Length.Feet(9))
+        new PutOnWall("sub-panel", "bedroom", 2, Length.Feet(9), default)
             .Apply(One with { Panels = [], Decisions = One.Decisions with { Spaces = [] } })
             .Problem.ShouldContain("at the service");
     }

@@ -84,6 +84,8 @@ public class TypedRoomTests
     [InlineData("Hall 4 x 20\nDen 12 x 10 e 40 e, door to Hall", "Line 2, door to Hall: Den and Hall have no free wall between them")]
     [InlineData("Hall 4 x 20, furnished", "Line 1, furnished: There is no usual furniture for Hall")]
     [InlineData("Den 9 x 9 (rocket)", "Line 1, kind: 'rocket' is no kind of room")]
+    [InlineData("Den 9 x 9, heater n", "Line 1, heater n: it is not known")]
+    [InlineData("Bath 2 x 2, panel n", "Line 1, panel n: there is no free wall for it on that side")]
     [InlineData("Den 9 x 9, closet 12 x 2 w", "")]
     [InlineData("Den 9 x 9, closet 6 x 20 w", "Line 1, closet 6 x 20 w: It would reach out of the room")]
     public void What_is_wrong_is_told_with_its_line_and_part(string text, string sentence)
@@ -116,6 +118,40 @@ public class TypedRoomTests
         var shape = new RoomShape(Good($"Bedroom 2 {size}").Rooms.Single());
         shape.Room.Name.ShouldBe("Bedroom 2");
         (shape.MaxX - shape.MinX, shape.MaxY - shape.MinY).ShouldBe((Length.Feet(14, 6), Length.Feet(16)));
+    }
+
+    [Fact]
+    public void Things_stand_on_the_side_that_is_said_and_a_sub_panel_brings_the_panel_it_is_fed_from()
+    {
+        var job = Good(
+            """
+            Garage 22 x 24, garage door s, water heater n, ev charger w at 3, ceiling fan
+            Workshop 24 x 16 e 30 e, door w, sub-panel e, air compressor n
+            """
+        );
+        Side? On(int? wall, string room) =>
+            new RoomShape(job.RoomById(room)!) is var r
+                ? Enum.GetValues<Side>().Cast<Side?>().FirstOrDefault(s => Looks(r, r.Walls[wall!.Value], s!.Value))
+                : null;
+        On(job.ApplianceById("water-heater")!.Spot.Wall, "garage").ShouldBe(Side.North);
+        var charger = job.ApplianceById("ev-charger")!.Spot;
+        On(charger.Wall, "garage").ShouldBe(Side.West);
+        new RoomShape(job.RoomById("garage")!).On(charger.Wall!.Value, charger.From + charger.Width).Y.ShouldBe(Length.Feet(3));
+        job.ApplianceById("ceiling-fan")!.Spot.At.ShouldNotBeNull();
+        On(job.Panels.Single(p => p.FedFrom == "main").Wall, "workshop").ShouldBe(Side.East);
+        job.Panels[0].Room.ShouldBe("garage");
+
+        static bool Looks(RoomShape room, Wall wall, Side side)
+        {
+            var (x, y) = (-room.InX(wall), -room.InY(wall));
+            return side switch
+            {
+                Side.North => y < -0.7,
+                Side.South => y > 0.7,
+                Side.East => x > 0.7,
+                _ => x < -0.7,
+            };
+        }
     }
 
     [Fact]

@@ -14,7 +14,9 @@ public class DoorPapersTests
 {
     private static readonly JobAnalysis A = Analyzer.Analyze(
         Planner.PlanSpaces(
-            new AddSubPanel("sitting", 0, Length.Feet(2)).Apply(Planner.PlanAll(JobFileTests.Demo("tamarack-row.json"))).Job!,
+            new PutOnWall("sub-panel", "sitting", 0, Length.Feet(2), default)
+                .Apply(Planner.PlanAll(JobFileTests.Demo("tamarack-row.json")))
+                .Job!,
             afresh: true
         )
     );

@@ -13,7 +13,9 @@ public class MakeUpDrawingTests
 {
     private static readonly JobAnalysis A = Analyzer.Analyze(
         Planner.PlanSpaces(
-            new AddSubPanel("sitting", 0, Length.Feet(2)).Apply(Planner.PlanAll(JobFileTests.Demo("tamarack-row.json"))).Job!,
+            new PutOnWall("sub-panel", "sitting", 0, Length.Feet(2), default)
+                .Apply(Planner.PlanAll(JobFileTests.Demo("tamarack-row.json")))
+                .Job!,
             afresh: true
         )
     );

@@ -16,7 +16,7 @@ public class PapersTests
     private static readonly Job Planned = Planner.PlanAll(JobFileTests.Demo("tamarack-row.json"));
 
     private static readonly JobAnalysis A = Analyzer.Analyze(
-        Planner.PlanSpaces(new AddSubPanel("sitting", 0, Length.Feet(2)).Apply(Planned).Job!, afresh: true)
+        Planner.PlanSpaces(new PutOnWall("sub-panel", "sitting", 0, Length.Feet(2), default).Apply(Planned).Job!, afresh: true)
     );
 
     private static string Latin(byte[] pdf) => Encoding.Latin1.GetString(pdf);

@@ -1,7 +1,7 @@
 // Ways to look at a house: the small map, night, the palette by typing, walls on a phone.
 import { visit as test, expect } from './house.mjs';
 
-const shown = page => page.locator('.plan').evaluate(svg => svg.viewBox.baseVal).then(({ x, y, width, height }) => ({ x, y, width, height }));
+const shown = page => page.locator('.plan').evaluate(svg => (({ x, y, width, height }) => ({ x, y, width, height }))(svg.viewBox.baseVal));
 
 test('zoomed far in, a small map tells where one is and leads elsewhere', async ({ page, house }) => {
   await page.goto(`${house.job}/circuits`);
@@ -33,7 +33,7 @@ test('zoomed far in, a small map tells where one is and leads elsewhere', async 
 
 test('night is one press, and stays over pages', async ({ page, house }) => {
   await page.goto(`${house.job}/rooms`);
-  const paper = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  const paper = () => page.evaluate(() => getComputedStyle(document.body).color);
   const day = await paper();
   await page.locator('[data-night]').click();
   await expect.poll(paper).not.toBe(day);

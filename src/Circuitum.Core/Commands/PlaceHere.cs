@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Drafting;
 using Circuitum.Core.Edits;
@@ -92,10 +91,6 @@ public sealed record PlaceHere(string What, string Storey, Point At) : JobComman
         var word = what.Replace("-", "", StringComparison.Ordinal);
         if (sort is "" or "opening" && Enum.TryParse<OpeningKind>(word, true, out var opening) && Enum.IsDefined(opening))
             return ThingSizes.Of(opening);
-        if (sort is "" or "fixture" && Enum.TryParse<FixtureKind>(word, true, out var fixture) && Enum.IsDefined(fixture))
-            return ThingSizes.Of(fixture).Wide;
-        return CodeLibrary.Appliances.TryGetValue(what, out var type) ? ThingSizes.Of(type).Wide
-            : what == "counter" ? ThingSizes.CounterPiece
-            : Length.Zero;
+        return WallThings.SizeOf(what).Wide;
     }
 }

@@ -1,11 +1,10 @@
-using System.Collections.Immutable;
-using Circuitum.Core.Codes;
 using Circuitum.Core.Drafting;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Entry;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Commands;
 
@@ -32,7 +31,7 @@ public sealed record PutOnWall(string What, string Room, int Wall, Length From, 
             Wall = Wall,
             From = From,
             Width = Width,
-            Depth = Depth(what),
+            Depth = WallThings.SizeOf(what).Deep,
         };
         var word = what.Replace("-", "", StringComparison.Ordinal);
         if (sort is "" or "opening" && Enum.TryParse<OpeningKind>(word, true, out var opening) && !int.TryParse(word, out _))
@@ -61,93 +60,10 @@ public sealed record PutOnWall(string What, string Room, int Wall, Length From, 
             );
         }
 
-        if (what == "counter")
-            return CommandResult.Checked(
-                job with
-                {
-                    Counters = job.Counters.Add(
-                        new Counter
-                        {
-                            Id = Names.Free("counter", job.Counters.Select(c => c.Id)),
-                            Room = Room,
-                            Spot = spot,
-                        }
-                    ),
-                }
-            );
-        if (what == "panel")
-        {
-            if (job.Panels.Length > 0)
-                return CommandResult.Checked(
-                    job with
-                    {
-                        Panels = job.Panels.SetItem(
-                            0,
-                            job.Panels[0] with
-                            {
-                                Room = Room,
-                                Wall = Wall,
-                                Along = From,
-                                Top = job.Preferences.PanelTop,
-                            }
-                        ),
-                    }
-                );
-            return CommandResult.Checked(
-                job with
-                {
-                    Panels =
-                    [
-                        new Panel
-                        {
-                            Id = "main",
-                            Name = "Main panel",
-                            Room = Room,
-                            Wall = Wall,
-                            Along = From,
-                        },
-                    ],
-                }
-            );
-        }
-
-        if (what == "sub-panel")
-            return new AddSubPanel(Room, Wall, From).Apply(job);
-        if (sort is "" or "fixture" && Enum.TryParse<FixtureKind>(word, true, out var fixture) && !int.TryParse(word, out _))
-            return CommandResult.Checked(
-                job with
-                {
-                    Fixtures = job.Fixtures.Add(
-                        new Fixture
-                        {
-                            Id = Names.Free(what, job.Fixtures.Select(f => f.Id)),
-                            Kind = fixture,
-                            Room = Room,
-                            Spot = spot,
-                        }
-                    ),
-                }
-            );
-        if (sort is not ("" or "appliance") || !CodeLibrary.Appliances.ContainsKey(what))
-            return CommandResult.Refuse($"'{What}' is not something that can be put on a wall.");
-        return CommandResult.Checked(
-            job with
-            {
-                Appliances = job.Appliances.Add(
-                    new Appliance
-                    {
-                        Id = Names.Free(what, job.Appliances.Select(a => a.Id)),
-                        Type = what,
-                        Room = Room,
-                        Spot = spot,
-                    }
-                ),
-            }
-        );
+        var (put, problem) = WallThings.Put(job, sort, what, Room, spot);
+        if (put is null)
+            return CommandResult.Refuse(problem);
+        var result = CommandResult.Checked(put);
+        return what == WallThings.SubPanel && result.Job is { } fed ? CommandResult.Checked(Planner.PlanSpaces(fed)) : result;
     }
-
-    private static Length Depth(string what) =>
-        CodeLibrary.Appliances.TryGetValue(what, out var type) ? ThingSizes.Of(type).Deep
-        : Enum.TryParse<FixtureKind>(what, true, out var kind) && Enum.IsDefined(kind) ? ThingSizes.Of(kind).Deep
-        : ThingSizes.CounterDepth;
 }

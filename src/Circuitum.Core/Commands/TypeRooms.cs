@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Entry;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Commands;
 
@@ -20,6 +21,10 @@ public sealed record TypeRooms(string Storey, ImmutableArray<string> Lines) : Jo
             return CommandResult.Refuse(problems.Length == 1 ? $"{first}" : $"{first} {problems.Length - 1} more below it are wrong too.");
         return ReferenceEquals(made, job)
             ? CommandResult.Refuse($"Type a room to a line, such as {RoomList.Example}.")
-            : PlanEdit.Finish(job, made);
+            : Spaced(job, PlanEdit.Finish(job, made));
     }
+
+    // A panel that came in takes its space in the one it is fed from.
+    private static CommandResult Spaced(Job before, CommandResult result) =>
+        result.Job is { } made && made.Panels.Length > before.Panels.Length ? CommandResult.Checked(Planner.PlanSpaces(made)) : result;
 }

@@ -37,6 +37,13 @@ internal sealed record OpeningPart(string Text, OpeningKind Kind) : LinePart(Tex
 /// <param name="At">From the wall's west or north end; none is that end.</param>
 internal sealed record NookPart(string Text, string Name, Length Along, Length Deep, Side On, Length? At) : LinePart(Text);
 
+/// <summary>A thing along a wall or on it.</summary>
+/// <param name="Text">As it was typed.</param>
+/// <param name="Word">Its word.</param>
+/// <param name="On">The side of the room; none takes the longest free wall.</param>
+/// <param name="At">From the wall's west or north end; none finds a place.</param>
+internal sealed record ThingPart(string Text, string Word, Side? On, Length? At) : LinePart(Text);
+
 /// <summary>The usual furniture of such a room.</summary>
 /// <param name="Text">As it was typed.</param>
 internal sealed record FurnishedPart(string Text) : LinePart(Text);

@@ -1,4 +1,3 @@
-using Circuitum.Core.Geometry;
 using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
 

@@ -1,5 +1,4 @@
 using Circuitum.Core.Geometry;
-using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 

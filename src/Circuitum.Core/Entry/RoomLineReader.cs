@@ -140,11 +140,17 @@ internal sealed partial class RoomLineReader(LengthUnits units)
             return new NookPart(text, nook.Groups["name"].Value.Trim(), along, deep, SideOf(nook.Groups["side"].Value), at);
         }
 
+        if (Thing().Match(text) is { Success: true } thing && ThingMaker.WordOf(thing.Groups["what"].Value) is { } word)
+        {
+            var at = Optional(number, text, thing.Groups["at"]);
+            return new ThingPart(text, word, thing.Groups["side"] is { Success: true } side ? SideOf(side.Value) : null, at);
+        }
+
         Wrong(
             number,
             Short(text),
             "it is not known. Type door to Hall, door s, 2 windows 3-0 e, opening 6 to Kitchen, slider s, garage door 16 n, "
-                + "closet 6 x 2 w, or furnished."
+                + "closet 6 x 2 w, water heater n, panel w, or furnished."
         );
         return null;
     }
@@ -215,6 +221,12 @@ internal sealed partial class RoomLineReader(LengthUnits units)
         Plain
     )]
     private static partial Regex Opening();
+
+    [GeneratedRegex(
+        $@"^(?:an?\s+)?(?<what>[\p{{L}}\s-]+?)(?:\s+(?:on\s+)?(?:the\s+)?(?<side>{Compass})(?:\s+wall)?)?(?:\s+at\s+(?<at>{Measure}))?$",
+        Plain
+    )]
+    private static partial Regex Thing();
 
     [GeneratedRegex(
         $@"^(?<name>.+?)\s+(?<wide>{Measure})\s*(?:x|×|by)\s*(?<deep>{Measure})\s+(?:on\s+|in\s+)?(?:the\s+)?(?<side>{Compass})"

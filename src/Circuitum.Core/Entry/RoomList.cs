@@ -1,6 +1,4 @@
 using System.Collections.Immutable;
-using Circuitum.Core.Geometry;
-using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Entry;
@@ -44,6 +42,8 @@ public static class RoomList
             OpeningMaker.Make(list, line, part);
         foreach (var (line, _) in Parts<FurnishedPart>(read.Lines))
             list.Furnish(line);
+        foreach (var (line, part) in Parts<ThingPart>(read.Lines).OrderBy(p => p.Part.Word == WallThings.SubPanel))
+            ThingMaker.Make(list, line, part);
         return (list.Job, [.. list.Problems.OrderBy(p => p.Line)]);
     }
 

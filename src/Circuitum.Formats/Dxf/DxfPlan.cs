@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Circuitum.Core.Commands;
 using Circuitum.Core.Entry;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Intake;

@@ -18,8 +18,13 @@ public sealed record NextStep(string Say)
     /// <summary>What the button does; none when it leads somewhere.</summary>
     public JobCommand? Edit { get; init; }
 
-    /// <summary>The file that is next; empty for a stage.</summary>
+    /// <summary>What it leads to when the answer is another one: what it is called, and what is picked then.</summary>
+    public (string Say, string Pick)? Else { get; init; }
+
+    /// <summary>The file that can be had now; empty before.</summary>
     public string File { get; init; } = "";
+
+    private const string Packet = "packet.pdf";
 
     /// <summary>What is next.</summary>
     /// <param name="a">The analysis.</param>
@@ -31,12 +36,23 @@ public sealed record NextStep(string Say)
         return a switch
         {
             _ when a.Job.Rooms.Length == 0 => In("rooms", "the first room: type it, or draw it", "Rooms"),
-            _ when a.Job.Decisions.Boxes.Length == 0 => new("boxes, circuits, runs and panel in one step") { Edit = new PlanHouse() },
-            _ when a.Panel is null || a.Circuits.Length == 0 => new("what is still undecided in one step") { Edit = new PlanHouse() },
+            _ when a.Job.Decisions.Boxes.Length == 0 => InOneStep("boxes, circuits, runs and panel in one step"),
+            _ when a.Panel is null || a.Circuits.Length == 0 => InOneStep("what is still undecided in one step"),
             _ when must > 0 => In("findings", must == 1 ? "mend what must be" : $"mend {must} that must be", "findings"),
-            _ when should > 0 => In("findings", should == 1 ? "look at one finding" : $"look at {should} findings", "findings"),
-            _ => new("print the packet for the permit") { Go = "Packet", File = "packet.pdf" },
+            _ when Plates.Unread(a) is [var plate, ..] => new($"is the nameplate of {plate.Name} {plate.Load} at {plate.Volts} V?")
+            {
+                Edit = Plates.AsAssumed(plate),
+                Go = "Yes, it says so",
+                Else = ("Something else", $"appliance:{plate.Appliance.Id}"),
+            },
+            _ when should > 0 => In("findings", should == 1 ? "look at one finding" : $"look at {should} findings", "findings") with
+            {
+                File = Packet,
+            },
+            _ => new("print the packet for the permit") { File = Packet },
         };
+
+        static NextStep InOneStep(string say) => new(say) { Edit = new PlanHouse(), Go = "Plan the house" };
 
         NextStep In(string stage, string say, string go) => new(say) { Go = $"Go to {go}", Stage = at?.Id == stage ? "" : stage };
     }

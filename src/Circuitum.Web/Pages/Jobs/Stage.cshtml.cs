@@ -162,6 +162,10 @@ public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes not
             // The next room stands beside the last one unless one says otherwise.
             if (command is AddRoom or TypeRooms && Refusal.Length == 0)
                 Pick = "";
+
+            // Who adds a storey wants to draw on it.
+            if (command is AddStorey or CopyStorey && Refusal.Length == 0 && await Load(cancel))
+                (Pick, Storey, ShowKey) = ("", Job.Storeys[^1].Id, "");
         }
 
         if (!await Load(cancel))

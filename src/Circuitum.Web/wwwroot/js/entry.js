@@ -12,6 +12,23 @@ document.addEventListener('htmx:configRequest', e => {
   if (asked.do === 'edit-opening') document.activeElement?.blur();
 });
 
+// A list that is being made is not tried any more: an answer that comes late would show as not made what is there by then.
+let making = null;
+document.addEventListener('submit', e => {
+  if (!e.target.matches('[data-typed]')) return;
+  making = work().dataset.stamp;
+  htmx.trigger(e.target.querySelector('textarea'), 'htmx:abort');
+});
+document.addEventListener('htmx:beforeRequest', e => {
+  if (making !== null && e.detail.elt.matches('[data-typed] textarea')) e.preventDefault();
+});
+
+function made() {
+  if (making === null) return;
+  if (work()?.dataset.stamp !== making) document.querySelector('[data-typed]')?.reset();
+  making = null;
+}
+
 function goOn() {
   if (again === null || work()?.dataset.stamp === again) return;
   again = null;
@@ -33,6 +50,8 @@ function measure() {
 
 for (const word of ['htmx:afterSwap', 'circuitum:patched']) {
   document.addEventListener(word, () => {
+    keepChoices();
+    made();
     goOn();
     measure();
   });
@@ -55,3 +74,19 @@ document.addEventListener('click', e => {
 document.addEventListener('keydown', e => {
   if (e.key === 'Enter' && (e.ctrlKey || e.metaKey) && e.target.matches?.('.typed textarea')) e.target.form.requestSubmit();
 });
+
+// What a hand opened or shut stays so while the page is drawn anew, at each stage by itself. The list of steps shuts behind one.
+const choices = new Map();
+const nameOf = details => `${work()?.dataset.stage}|${details.querySelector('summary')?.textContent.trim()}`;
+
+document.addEventListener('click', e => {
+  const details = e.target.closest('summary')?.parentElement;
+  if (details?.closest('#work') && !details.matches('.path')) choices.set(nameOf(details), !details.open);
+});
+
+function keepChoices() {
+  for (const details of document.querySelectorAll('#work details:not(.path)')) {
+    const choice = choices.get(nameOf(details));
+    if (choice !== undefined && details.open !== choice) details.open = choice;
+  }
+}

@@ -6,7 +6,9 @@ const again = 400;
 let timer = 0;
 
 const planned = e =>
-  e.detail.elt?.closest?.('form')?.querySelector('[name="do"][value="plan-circuits"], [name="do"][value="plan-afresh"], [name="do"][value="plan-house"]')?.form;
+  e.detail.elt
+    ?.closest?.('form')
+    ?.querySelector('[name="do"][value="plan-circuits"], [name="do"][value="plan-afresh"], [name="do"][value="plan-house"]')?.form;
 
 function card(form) {
   const box = Object.assign(document.createElement('div'), { className: 'planning' });
