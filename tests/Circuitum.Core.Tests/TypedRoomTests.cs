@@ -155,6 +155,19 @@ public class TypedRoomTests
     }
 
     [Fact]
+    public void A_list_goes_on_over_storeys_and_tells_lines_by_their_own_number()
+    {
+        var job = Good("Hall 4 x 20\nstorey Attic 9-6\nAttic 20 x 20 over Hall\nstorey Cellar -8\nCellar 12 x 12, sump pump n");
+        job.Storeys.Select(s => (s.Name, s.Floor))
+            .ShouldBe([("First floor", Length.Zero), ("Attic", Length.Feet(9, 6)), ("Cellar", Length.Feet(-8))]);
+        job.Rooms.Select(r => (r.Name, r.Storey)).ShouldBe([("Hall", "first"), ("Attic", "attic"), ("Cellar", "cellar")]);
+        $"{Take("Hall 4 x 20\nstorey Attic 9-6\nAttic 20 x 20 over Den").Problems.Single()}".ShouldStartWith(
+            "Line 3, place: there is no room called 'Den'"
+        );
+        $"{Take("Hall 4 x 20\nstorey Attic 9999999").Problems.First()}".ShouldStartWith("Line 2, ");
+    }
+
+    [Fact]
     public void A_line_without_a_size_adds_to_a_room_that_is_there()
     {
         var job = Good("Hall 4 x 20\nDen 12 x 10 e");

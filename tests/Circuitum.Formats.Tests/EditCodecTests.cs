@@ -14,7 +14,11 @@ public class EditCodecTests
     private static readonly Type[] NotOnForms = [typeof(EditAmendments), typeof(LayUnder), typeof(SetPreferences), typeof(TakeDrawing)];
 
     public static TheoryData<Type> Kinds =>
-        [.. typeof(JobCommand).Assembly.GetTypes().Where(t => t.IsSubclassOf(typeof(JobCommand)) && !t.IsAbstract && !NotOnForms.Contains(t))];
+        [
+            .. typeof(JobCommand)
+                .Assembly.GetTypes()
+                .Where(t => t.IsSubclassOf(typeof(JobCommand)) && !t.IsAbstract && !NotOnForms.Contains(t)),
+        ];
 
     [Fact]
     public void Every_edit_has_a_word_or_is_made_by_the_program_itself() =>

@@ -53,15 +53,6 @@ class Person {
     await this.page.keyboard.press(key);
   }
 
-  // By keyboard alone: the Tab key until a field or a button has it.
-  async tabTo(what) {
-    for (let i = 0; i < 60; i++) {
-      if (await what.evaluate(e => e === document.activeElement)) return;
-      await this.press('Tab');
-    }
-    throw new Error('It is not reached by Tab.');
-  }
-
   table() {
     const rows = this.phases.map((p, i) => {
       const was = this.phases[i - 1] ?? { points: 0, keys: 0, decisions: 0 };
@@ -152,9 +143,52 @@ function holds(who) {
   for (const [what, most] of Object.entries(goal)) expect(who.count[what], what).toBeLessThan(most);
 }
 
+// The same without a hand on the mouse: one list for both storeys, then the key that goes on.
+async function enterByKeys(who) {
+  const { page } = who;
+  await who.press('n');
+  await who.type('Plover Lane', 1);
+  await who.press('Enter');
+  await ready(page);
+  who.phase('the job');
+  await who.press('t', 1);
+  await typeList(who, [...firstFloor, 'storey Attic 9', 'Attic 52 x 38 over Gr']);
+  await edited(page, () => who.press('Control+Enter', 1));
+  who.phase('rooms, openings, attic');
+  await page.locator('body').press('Escape');
+  await who.press('g', 1);
+  await planned(page);
+  who.phase('boxes, circuits, panel');
+  for (let i = 0; i < 3; i++) await edited(page, () => who.press('g', 1));
+  who.phase('nameplates');
+  const file = page.waitForEvent('download');
+  await who.press('Shift+P', 1);
+  expect((await file).suggestedFilename()).toMatch(/pdf$/);
+  who.phase('the packet');
+}
+
 test('a ranch from paper to packet by mouse and keys', async ({ page, house }) => {
   const who = new Person(page);
   await page.goto(house.url);
   await enter(who);
   holds(who);
+});
+
+test('the same ranch by keyboard alone', async ({ page, house }) => {
+  const who = new Person(page);
+  await page.goto(house.url);
+  await enterByKeys(who);
+  expect(who.count.points).toBe(0);
+  holds(who);
+});
+
+test.describe('on a tablet', () => {
+  test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true });
+
+  test('the same ranch by touch', async ({ page, house }) => {
+    const who = new Person(page, true);
+    await page.goto(house.url);
+    await enter(who);
+    holds(who);
+  });
 });

@@ -6,11 +6,11 @@ namespace Circuitum.Core.Entry;
 /// <summary>A typed list while its lines are taken into the job one by one.</summary>
 /// <param name="job">The job as it was.</param>
 /// <param name="storey">The storey.</param>
-/// <param name="problems">What was wrong when the lines were read.</param>
 /// <param name="wrong">Lines that could not be read.</param>
-internal sealed class ListUnderWay(Job job, string storey, List<LineProblem> problems, List<string> wrong)
+internal sealed class ListUnderWay(Job job, string storey, List<string> wrong)
 {
     private readonly Dictionary<int, string> rooms = [];
+    private readonly List<LineProblem> problems = [];
 
     /// <summary>The job so far.</summary>
     internal Job Job { get; private set; } = job;

@@ -47,6 +47,19 @@ internal sealed partial class RoomLineReader(LengthUnits units)
         return room is null || problems.Count > before ? null : room with { Parts = parts };
     }
 
+    /// <summary>The storey that a line begins, with the height of its floor over the first; none for any other line.</summary>
+    /// <param name="number">Its number, from 1.</param>
+    /// <param name="text">The line.</param>
+    internal (string Name, Length Floor)? ReadStorey(int number, string text)
+    {
+        if (Storey().Match(text.Split('#')[0].Trim()) is not { Success: true } match)
+            return null;
+        if (Length(number, "storey", match.Groups["floor"].Value) is not { } floor)
+            return null;
+        var name = match.Groups["name"].Value.Trim();
+        return (name, match.Groups["down"].Success ? -floor : floor);
+    }
+
     private RoomLine? Head(int number, string text, Func<string, bool> known)
     {
         var match = Room().Match(text);
@@ -204,6 +217,9 @@ internal sealed partial class RoomLineReader(LengthUnits units)
         Plain
     )]
     private static partial Regex Room();
+
+    [GeneratedRegex($@"^storey\s+(?<name>\S.{{0,80}}?)\s+(?<down>-|down\s+)?(?<floor>{Measure})$", Plain)]
+    private static partial Regex Storey();
 
     [GeneratedRegex(@"^over\s+(?<of>.+)$", Plain)]
     private static partial Regex Over();

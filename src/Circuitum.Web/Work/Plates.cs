@@ -10,12 +10,7 @@ public static class Plates
 {
     /// <summary>Those of appliances on two lines, whose plates decide wire and breaker.</summary>
     public static ImmutableArray<ApplianceFacts> Unread(JobAnalysis a) =>
-        [
-            .. a
-                .Job.Appliances.Where(x => !x.Nameplate.Confirmed)
-                .Select(ApplianceFacts.Of)
-                .Where(f => f.Connection == Connection.TwoLines),
-        ];
+        [.. a.Job.Appliances.Where(x => !x.Nameplate.Confirmed).Select(ApplianceFacts.Of).Where(f => f.Connection == Connection.TwoLines)];
 
     /// <summary>The edit of a person who read the plate and found on it what was assumed.</summary>
     public static SetNameplate AsAssumed(ApplianceFacts facts) =>

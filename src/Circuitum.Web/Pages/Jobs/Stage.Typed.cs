@@ -26,7 +26,9 @@ public sealed partial class StageModel
         var drawing = "";
         if (!ReferenceEquals(made, Job))
         {
-            var view = new PlanView(typed.Storey, PlanStage.Rooms) { Canvas = Shown.Canvas(Request.Cookies["canvas"]) };
+            // One types at the end of the list, so the storey that came last is what one wants to see.
+            var storey = made.Rooms.Length > Job.Rooms.Length ? made.Rooms[^1].Storey : typed.Storey;
+            var view = new PlanView(storey, PlanStage.Rooms) { Canvas = Shown.Canvas(Request.Cookies["canvas"]) };
             drawing = SvgWriter.Text(PlanComposer.Compose(Analyzer.Analyze(made), view));
         }
 

@@ -7,7 +7,7 @@ import { nudgePlan } from './nudge.js';
 import { openPalette } from './palette.js';
 import { drawingKey } from './room.js';
 import './patch.js';
-import './entry.js';
+import { typeRooms } from './entry.js';
 import './jobs.js';
 import './planning.js';
 import { runsHand } from './runs.js';
@@ -110,6 +110,9 @@ document.addEventListener('keydown', e => {
     d: () => tool('opening:hinged'),
     o: () => tool('opening:window'),
     '/': () => openPalette(),
+    P: () => document.querySelector('.strip .next a[href$="packet.pdf"]')?.click(),
+    t: () => typeRooms(),
+    g: () => document.querySelector('.strip .next :is(a.go, button.go)')?.click(),
     Escape: letGo,
     Delete: () => {
       press('remove-box');

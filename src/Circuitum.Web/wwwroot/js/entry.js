@@ -70,6 +70,14 @@ document.addEventListener('click', e => {
   text.setSelectionRange(from, from + (lines[button.dataset.line - 1]?.length ?? 0));
 });
 
+// The list of rooms, ready to be typed.
+export function typeRooms() {
+  const list = document.querySelector('.typed');
+  if (!list) return;
+  list.open = true;
+  list.querySelector('textarea').focus();
+}
+
 // Ctrl and Enter make what is typed, as in other fields of many lines.
 document.addEventListener('keydown', e => {
   if (e.key === 'Enter' && (e.ctrlKey || e.metaKey) && e.target.matches?.('.typed textarea')) e.target.form.requestSubmit();

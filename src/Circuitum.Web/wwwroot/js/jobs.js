@@ -32,3 +32,12 @@ function find(text) {
   document.querySelector('[data-none]').hidden = cards.length === 0 || cards.some(c => !c.hidden);
 }
 document.querySelector('[data-find]')?.addEventListener('input', e => find(e.target.value));
+
+// The list of jobs has keys too: a new one, and the one that is looked for.
+document.addEventListener('keydown', e => {
+  if (!document.querySelector('.jobs-page') || e.ctrlKey || e.metaKey || e.altKey || e.target.closest('input, select, textarea')) return;
+  const field = { n: '.jobs-page aside [name="name"]', '/': '[data-find]' }[e.key];
+  if (!field) return;
+  e.preventDefault();
+  document.querySelector(field).focus();
+});
