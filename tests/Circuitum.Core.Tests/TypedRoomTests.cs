@@ -164,7 +164,7 @@ public class TypedRoomTests
         $"{Take("Hall 4 x 20\nstorey Attic 9-6\nAttic 20 x 20 over Den").Problems.Single()}".ShouldStartWith(
             "Line 3, place: there is no room called 'Den'"
         );
-        $"{Take("Hall 4 x 20\nstorey Attic 9999999").Problems.First()}".ShouldStartWith("Line 2, ");
+        $"{Take("Hall 4 x 20\nstorey Attic 9999999").Problems[0]}".ShouldStartWith("Line 2, ");
     }
 
     [Fact]

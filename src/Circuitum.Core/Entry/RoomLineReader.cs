@@ -42,6 +42,8 @@ internal sealed partial class RoomLineReader(LengthUnits units)
             return null;
         var before = problems.Count;
         var pieces = line.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries);
+        if (pieces.Length == 0)
+            return null;
         var room = Head(number, pieces[0], known);
         var parts = pieces.Skip(1).Select(p => Part(number, p)).OfType<LinePart>().ToImmutableArray();
         return room is null || problems.Count > before ? null : room with { Parts = parts };
