@@ -10,7 +10,7 @@ var form = new Option<string>("--as")
     Required = true,
 };
 form.AcceptOnlyFromAmong([.. ExportList.All.Select(e => e.Form)]);
-var storey = new Option<string?>("--storey") { Description = "For plan-svg and plan-dxf: the storey's id; the first one without it." };
+var storey = new Option<string?>("--storey") { Description = "For a plan as one file: the storey's id; the first one without it." };
 var size = new Option<string>("--size") { Description = "For papers and stickers: letter or a4.", DefaultValueFactory = _ => "letter" };
 size.AcceptOnlyFromAmong("letter", "a4");
 var data = new Option<DirectoryInfo?>("--data") { Description = "The data directory of the web application." };

@@ -14,6 +14,9 @@ public sealed partial class PdfSheet
     private const float LineTall = 1.25f;
     private const float LittleLeft = 0.3f;
 
+    // A heading that was just put stays with its table: the table does not go on to the next page without it.
+    private bool kept;
+
     /// <summary>A table; its head stands again on each page that it goes on to, and no page holds a single row of it.</summary>
     /// <param name="table">The table.</param>
     /// <param name="size">Of the letters.</param>
@@ -22,8 +25,9 @@ public sealed partial class PdfSheet
         var whole = Tall(table, size);
         if (Smaller(table, size, whole))
             size -= SmallerBy;
-        else if (OnNext(whole))
+        else if (!kept && OnNext(whole))
             Page();
+        kept = false;
         Need(size * 6);
         using var font = Font(false, size);
         using var head = Font(true, size);
@@ -54,6 +58,7 @@ public sealed partial class PdfSheet
         if (!Smaller(table, size, whole) && OnNext(whole))
             Page();
         Need(heading + (size * 6));
+        kept = true;
     }
 
     private bool Smaller(PaperTable table, float size, float whole) =>

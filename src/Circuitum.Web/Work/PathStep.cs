@@ -29,9 +29,9 @@ public sealed record PathStep(string Title, string Says, string Stage, string Pi
         return
         [
             Step("Rooms", job.Rooms.Length == 0 ? "none yet" : $"{job.Rooms.Length}", "rooms", "", job.Rooms.Length > 0),
-            Left("Doors", "rooms without a door", shut.Select(r => r.Room)),
-            Left("Windows", "rooms without one", dark.Select(r => r.Room)),
-            Left("Fixed things", "rooms without them", bare),
+            Left("Doors", "without a door", shut.Select(r => r.Room)),
+            Left("Windows", "without one", dark.Select(r => r.Room)),
+            Left("Fixed things", "without them", bare),
             Step("Panel", a.Panel is null ? "none yet" : "hung", "rooms", a.Panel is { } p ? $"panel:{p.Id}" : "", a.Panel is not null),
             Step("Boxes", Count(job.Decisions.Boxes.Length), "boxes", "", job.Decisions.Boxes.Length > 0),
             Step("Circuits", Count(a.Circuits.Length), "circuits", "", a.Circuits.Length > 0),
@@ -45,7 +45,7 @@ public sealed record PathStep(string Title, string Says, string Stage, string Pi
             var says =
                 job.Rooms.Length == 0 ? "none yet"
                 : left.Count == 0 ? "done"
-                : $"{left.Count} {what}";
+                : $"{left.Count} {(left.Count == 1 ? "room" : "rooms")} {what}";
             return Step(title, says, "rooms", left is [var first, ..] ? $"room:{first.Id}" : "", job.Rooms.Length > 0 && left.Count == 0);
         }
     }

@@ -71,7 +71,9 @@ document.addEventListener('keydown', e => {
   if (!work() || (e.ctrlKey && e.key !== 'z') || e.metaKey || e.altKey || document.querySelector('dialog[open]')) return;
   const { pick, stage } = work().dataset;
   const letGo = () => (memory.tool ? setTool('') : pick && visit(''));
-  if (e.target.closest('input, select, textarea')) {
+  // No length begins with a letter: in a field that was only offered it is the key that it always is.
+  if ('offered' in e.target.dataset && /^[a-z/?]$/i.test(e.key)) e.target.blur();
+  else if (e.target.closest('input, select, textarea')) {
     // In a field Escape gives up what was typed and lets go, as everywhere.
     if (e.key === 'Escape') {
       e.target.blur();

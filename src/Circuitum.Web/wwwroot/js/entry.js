@@ -44,8 +44,11 @@ function measure() {
   placed = false;
   if (!matchMedia('(hover: hover)').matches) return;
   const from = document.querySelector('.ticket [name="from"]');
-  from?.focus();
-  from?.select();
+  if (!from) return;
+  from.dataset.offered = '';
+  from.addEventListener('input', () => delete from.dataset.offered, { once: true });
+  from.focus();
+  from.select();
 }
 
 for (const word of ['htmx:afterSwap', 'circuitum:patched']) {
