@@ -152,4 +152,23 @@ public class PlanHouseTests
         var door = put.Openings[^1];
         (door.Room, door.To, door.SwingsIn).ShouldBe(("hall", "bedroom", false));
     }
+
+    // A change of mind late in the day: the cooktop gets its wire and breaker, and what was planned elsewhere stays.
+    [Fact]
+    public void A_cooktop_for_a_range_gets_its_own_circuit_and_the_rest_stays()
+    {
+        var planned = new PlanHouse().Apply(House()).Job.ShouldNotBeNull();
+        var range = planned.Appliances.Single(a => a.Type == "range");
+        var after = Analyzer.Analyze(new ExchangeAppliance(range.Id, "cooktop").Apply(planned).Job.ShouldNotBeNull());
+        after.Findings.Where(f => f.Severity == Severity.Must).ShouldBeEmpty();
+        var circuit = after.Circuits.Single(c => c.Boxes.Any(b => b.Appliance == range.Id));
+        circuit.Boxes.Length.ShouldBe(1);
+        after.Job.ApplianceById(range.Id)!.Spot.Wall.ShouldBe(range.Spot.Wall);
+        var others = planned.Decisions.Circuits.Where(c =>
+            c.Boxes.All(b => planned.Decisions.Boxes.First(x => x.Id == b.Box).Appliance != range.Id)
+        );
+        foreach (var c in others)
+            after.Job.Decisions.Circuits.Single(n => n.Number == c.Number).Boxes.Select(b => b.Box).ShouldBe(c.Boxes.Select(b => b.Box));
+        new ExchangeAppliance(range.Id, "range").Apply(planned).Problem.ShouldContain("another appliance");
+    }
 }

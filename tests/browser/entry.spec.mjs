@@ -1,7 +1,7 @@
 // How long it takes from a paper plan to a packet: a ranch of 2000 sq ft with a workshop apart and an attic, entered with what a person
 // can press. Pointings, keys and decisions are counted and weighed: 1.3 s, 0.28 s and 1.35 s each.
 import { edited } from './hand.mjs';
-import { test, expect } from './house.mjs';
+import { test, visit, expect } from './house.mjs';
 
 const weights = { points: 1.3, keys: 0.28, decisions: 1.35 };
 const goal = { points: 220, keys: 700, decisions: 60 };
@@ -172,6 +172,78 @@ test('a ranch from paper to packet by mouse and keys', async ({ page, house }) =
   await page.goto(house.url);
   await enter(who);
   holds(who);
+});
+
+// Late in the day the owner wants it otherwise: each change in a few presses, and what it brings is told.
+visit.describe('a change of mind', () => {
+  visit.use({ begins: 'circuits' });
+
+  visit(
+    'cooktop, charger, office with a desk, bath heater, panel elsewhere: each under 10 pointings and 15 keys',
+    async ({ page, house }) => {
+      const who = new Person(page);
+      const small = what => {
+        const { points, keys } = who.phases.at(-1) ?? { points: 0, keys: 0 };
+        expect(who.count.points - points, what).toBeLessThan(10);
+        expect(who.count.keys - keys, what).toBeLessThan(15);
+        who.phase(what);
+      };
+      const told = page.locator('.consequences li').first();
+      const exchange = async (pick, word) => {
+        await page.goto(`${house.job}/rooms?pick=${pick}`);
+        await ready(page);
+        who.count.points++;
+        await page.getByLabel('Exchange for').selectOption(word);
+        who.count.points += 2;
+        await edited(page, () => who.point(page.getByRole('button', { name: 'Exchange', exact: true })));
+        await expect(told).toBeVisible();
+      };
+      const planNew = async () => {
+        await edited(page, () => who.point(page.getByRole('button', { name: 'Plan what is new' })));
+        await expect(page.locator('.strip .totals')).toContainText('0 must');
+      };
+      await exchange('appliance:range', 'cooktop');
+      await expect(page.locator('.consequences')).toContainText('8-2');
+      small('cooktop for range');
+
+      await exchange('appliance:fan-1', 'bath-heater');
+      small('heater for bath fan');
+
+      // A second charger on the east wall of the garage.
+      await page.goto(`${house.job}/rooms`);
+      await ready(page);
+      await who.press('/');
+      await who.type('car ch');
+      await who.press('Enter');
+      const garage = await page.locator('.plan .floor[data-pick="room:garage"]').boundingBox();
+      who.count.points++;
+      await edited(page, () => page.mouse.click(garage.x + garage.width - 3, garage.y + garage.height * 0.75));
+      await planNew();
+      await expect(told).toBeVisible();
+      small('charger');
+
+      await who.point(page.locator('.list a', { hasText: 'Office nook' }));
+      await who.press('/');
+      await who.type('desk');
+      await who.press('Enter');
+      const office = await page.locator('.plan .floor[data-pick="room:office"]').boundingBox();
+      who.count.points++;
+      await edited(page, () => page.mouse.click(office.x + office.width / 2, office.y + office.height / 2));
+      small('a desk in the office');
+
+      await page.keyboard.press('Escape');
+      const panel = await page.locator('.plan .panel-mark').first().boundingBox();
+      await page.mouse.move(panel.x + panel.width / 2, panel.y + panel.height / 2);
+      await page.mouse.down();
+      await page.mouse.move(garage.x + garage.width * 0.5, garage.y + garage.height - 40, { steps: 4 });
+      await page.mouse.move(garage.x + garage.width * 0.2, garage.y + garage.height - 6, { steps: 4 });
+      who.count.points += 2;
+      await edited(page, () => page.mouse.up());
+      await expect(told).toBeVisible();
+      small('panel to another wall');
+      console.log(who.table());
+    },
+  );
 });
 
 test('the same ranch by keyboard alone', async ({ page, house }) => {

@@ -40,6 +40,7 @@ public static class EditCodec
         Entry.Of<EditThing>("edit-thing"),
         Entry.Of<EditWall>("edit-wall"),
         Entry.Of<EditWish>("edit-wish"),
+        Entry.Of<ExchangeAppliance>("exchange"),
         Entry.Of<FeedFromLine>("line-side"),
         Entry.Of<ForceFirst>("force-first"),
         Entry.Of<FurnishRoom>("furnish"),

@@ -38,6 +38,7 @@ public sealed record NextStep(string Say)
             _ when a.Job.Rooms.Length == 0 => In("rooms", "the first room: type it, or draw it", "Rooms"),
             _ when a.Job.Decisions.Boxes.Length == 0 => InOneStep("boxes, circuits, runs and panel in one step"),
             _ when a.Panel is null || a.Circuits.Length == 0 => InOneStep("what is still undecided in one step"),
+            _ when a.Findings.Any(IsNew) => new("what is new, planned beside the rest") { Edit = new PlanHouse(), Go = "Plan what is new" },
             _ when must > 0 => In("findings", must == 1 ? "mend what must be" : $"mend {must} that must be", "findings"),
             _ when Plates.Unread(a) is [var plate, ..] => new($"is the nameplate of {plate.Name} {plate.Load} at {plate.Volts} V?")
             {
@@ -51,6 +52,9 @@ public sealed record NextStep(string Say)
             },
             _ => new("print the packet for the permit") { File = Packet },
         };
+
+        // What somebody put down after the house was planned: an appliance without its outlet, an outlet without its circuit.
+        static bool IsNew(Finding f) => f.Severity == Severity.Must && f.RuleId is "box.appliance" or "circuit.unassigned";
 
         static NextStep InOneStep(string say) => new(say) { Edit = new PlanHouse(), Go = "Plan the house" };
 

@@ -93,15 +93,19 @@ public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes not
     /// <summary>What the last edit changed beside what it says, where cable is looked at and the state before is remembered.</summary>
     public ImmutableArray<Consequence> ConsequencesOfEdit =>
         Open is { Before: { } before, Stored.Undo: not null }
-        && (Stage == "panel" ? before.Circuits.Length > 0 : Stage == "runs" && CablesLed(before.Job, Job))
+        && (
+            Stage == "panel" ? before.Circuits.Length > 0
+            : Stage == "rooms" ? before.Circuits.Length > 0 && (IsPlanned || !before.Job.Panels.SequenceEqual(Job.Panels))
+            : Stage == "runs" && CablesLed(before.Job, Job)
+        )
             ? Consequences.Of(before, A)
             : [];
 
     /// <summary>What was decided when the house was planned in one step, as long as that was the last edit.</summary>
     public ImmutableArray<Consequence> HouseDecisions =>
-        Open is { Before: { } before } && Open.Stored.Undo == new PlanHouse().Title && before.Circuits.Length == 0
-            ? HousePlanned.Of(before, A)
-            : [];
+        Open is { Before: { } before } && IsPlanned && before.Circuits.Length == 0 ? HousePlanned.Of(before, A) : [];
+
+    private bool IsPlanned => Open.Stored.Undo == new PlanHouse().Title;
 
     // Edits that are made at this stage; after others the list would only be in the way.
     private static bool CablesLed(Job before, Job now) =>

@@ -50,7 +50,7 @@ document.addEventListener('htmx:beforeSwap', e => {
   if (!isAgain(e) || e.detail.xhr.getResponseHeader('X-Plan') === 'part') return;
   const stamp = Number(e.detail.serverResponse.match(/data-stamp="(\d+)"/)?.[1]);
   const busy =
-    document.querySelector('form.htmx-request, #work > .notice') ||
+    document.querySelector('form.htmx-request, #work > .notice, #work .dragged') ||
     stamp < Number(work()?.dataset.stamp) ||
     [...document.querySelectorAll('#work :is(input, textarea, select)')].some(begun);
   if (busy) e.detail.shouldSwap = false;

@@ -37,7 +37,8 @@ document.addEventListener('htmx:beforeSwap', e => {
   const next = page.content.getElementById('work');
   // The same plan at another size: the lists and what is typed in them stay.
   if (isAgain(e)) {
-    if (next.dataset.stamp === here.dataset.stamp) patchPlan(next.querySelector('.plan'));
+    // Nor is what the hand is dragging taken from it.
+    if (next.dataset.stamp === here.dataset.stamp && !here.querySelector('.dragged')) patchPlan(next.querySelector('.plan'));
     document.dispatchEvent(new CustomEvent('circuitum:patched'));
     return;
   }
