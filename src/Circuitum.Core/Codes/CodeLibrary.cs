@@ -38,6 +38,8 @@ public static class CodeLibrary
         Read<ImmutableArray<ApplianceType>>("appliances.json").ToImmutableDictionary(a => a.Id)
     );
 
+    private static readonly Lazy<ImmutableArray<WayOfWorking>> AllWays = new(() => Read<ImmutableArray<WayOfWorking>>("ways.json"));
+
     private static readonly Lazy<ImmutableArray<FurniturePiece>> AllFurniture = new(() =>
         Read<ImmutableArray<FurniturePiece>>("furniture.json")
     );
@@ -70,6 +72,9 @@ public static class CodeLibrary
 
     /// <summary>Typical appliances by id. A job's own nameplate always wins.</summary>
     public static ImmutableDictionary<string, ApplianceType> Appliances => AllAppliances.Value;
+
+    /// <summary>Ways of working to begin with.</summary>
+    public static ImmutableArray<WayOfWorking> Ways => AllWays.Value;
 
     /// <summary>What rooms usually have.</summary>
     public static ImmutableArray<FurniturePiece> Furniture => AllFurniture.Value;

@@ -91,6 +91,7 @@ public static class EditCodec
         Entry.Of<SplitRoom>("split-room"),
         Entry.Of<TakePart>("take-part"),
         Entry.Of<TakePlan>("take-plan"),
+        Entry.Of<TakeWay>("take-way"),
         Entry.Of<TurnHouse>("turn-house"),
         Entry.Of<TypeRooms>("type-rooms"),
         Entry.Of<UnpairCircuits>("unpair-circuits"),
