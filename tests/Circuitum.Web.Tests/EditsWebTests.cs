@@ -32,6 +32,11 @@ public sealed class PlanEditsWebTests() : WebHouse(shared: true)
             { "place", "what=window&storey=ground&x=364&y=106", "Window to outside" },
             { "place", "what=desk&storey=ground&x=60&y=150", "Wish: desk" },
             { "place", "what=island&storey=ground&x=70&y=60", "island" },
+            { "type-rooms", "storey=ground&lines=Hut 10 x 9 e of Living 60 e, door w", "Hut" },
+            { "plan-house", "x=", "What was decided" },
+            { "arrange-opening", "opening=o4&way=Flipped", "Undo arrange opening" },
+            { "exchange", "appliance=range&type=cooktop", "Undo exchange an appliance" },
+            { "take-way", "way=lean", "Undo take a way of working" },
             { "room-ceiling", "room=living&shape=Vaulted&joists=EastWest&joistDepth=9 1/4 in", "Undo edit ceiling" },
         };
 
@@ -59,6 +64,15 @@ public sealed class PlanEditsWebTests() : WebHouse(shared: true)
     [InlineData("remove-storey", "storey=ground", "still has rooms")]
     [InlineData("place", "what=window&storey=ground&x=9000&y=9000", "no room at that place")]
     [InlineData("place", "what=<b>&storey=ground&x=60&y=150", "not something")]
+    [InlineData("type-rooms", "storey=ground&lines=Hut", "Line 1, size")]
+    [InlineData("type-rooms", "storey=ground&lines=<b>Hut</b> 9 x 9, moat n", "Line 1, moat n")]
+    [InlineData("type-rooms", "storey=ground&lines=", "Type a room to a line")]
+    [InlineData("type-rooms", "storey=nowhere&lines=Hut 9 x 9", "Pick a storey")]
+    [InlineData("furnish", "room=nobody", "not there")]
+    [InlineData("add-closet", "room=living&wall=99&from=0&width=6'&depth=2'", "not there")]
+    [InlineData("arrange-opening", "opening=none&way=Centred", "not there")]
+    [InlineData("exchange", "appliance=none&type=range", "not there")]
+    [InlineData("take-way", "way=moon", "Choose one")]
     [InlineData("move-thing", "thing=opening:none&x=1&y=1", "not there")]
     [InlineData("scale-picture", "storey=ground&ax=0&ay=0&bx=0&by=0&length=3'", "too close")]
     [InlineData("remove-picture", "storey=ground", "no picture")]

@@ -223,6 +223,7 @@ visit.describe('a change of mind', () => {
       small('charger');
 
       await who.point(page.locator('.list a', { hasText: 'Office nook' }));
+      await expect(page.locator('.ticket h2').first()).toHaveText('Office nook');
       await who.press('/');
       await who.type('desk');
       await who.press('Enter');
