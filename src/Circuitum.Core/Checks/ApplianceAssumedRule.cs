@@ -10,15 +10,13 @@ internal sealed class ApplianceAssumedRule : CheckedRule
 
     internal override IEnumerable<Finding> InHouse(JobAnalysis a)
     {
-        foreach (var appliance in a.Job.Appliances.Where(x => !x.Nameplate.Confirmed))
+        foreach (var facts in a.Job.Appliances.Select(ApplianceFacts.Of).Where(f => f.IsUnread))
         {
-            var facts = ApplianceFacts.Of(appliance);
-            if (facts.Connection == Connection.TwoLines)
-                yield return Breach(
-                    a,
-                    $"{facts.Name}: {facts.Load} at {facts.Volts} V is not confirmed by its nameplate.",
-                    Subject.Appliance(appliance.Id)
-                );
+            yield return Breach(
+                a,
+                $"{facts.Name}: {facts.Load} at {facts.Volts} V is not confirmed by its nameplate.",
+                Subject.Appliance(facts.Appliance.Id)
+            );
         }
     }
 }

@@ -24,6 +24,9 @@ public sealed record ApplianceFacts(Appliance Appliance, ApplianceType Type)
     /// <summary>How many lines it hangs on.</summary>
     public Connection Connection => CodeLibrary.Supply.At(Volts);
 
+    /// <summary>Whether nobody has read its plate although it decides wire and breaker: that of an appliance on two lines.</summary>
+    public bool IsUnread => !Appliance.Nameplate.Confirmed && Connection == Connection.TwoLines;
+
     /// <summary>Load.</summary>
     public VoltAmperes Load => new(Appliance.Nameplate.VoltAmperes ?? (Appliance.Nameplate.Amperes * Volts) ?? Type.Va);
 

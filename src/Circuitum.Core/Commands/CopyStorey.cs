@@ -17,6 +17,6 @@ public sealed record CopyStorey(string Storey, string Name, Length Floor) : JobC
         if (job.StoreyById(Storey) is not { } storey)
             return CommandResult.Refuse(PlanEdit.Gone("storey"));
         var copy = storey with { Id = Names.Free(Name, job.Storeys.Select(s => s.Id)), Name = Name.Trim(), Floor = Floor };
-        return CommandResult.Checked(StoreyCopy.Make(job, Storey, copy, Names.Free));
+        return CommandResult.Checked(StoreyCopy.Make(job, Storey, copy));
     }
 }

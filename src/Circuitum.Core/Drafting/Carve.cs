@@ -60,23 +60,11 @@ public static class Carve
             return (null, "It would cut the room in two. Type a smaller size, or divide the room by a partition.");
         made = made with { Outline = [.. outline] };
         var kept = shape.Room with { Outline = [.. Rings.Outline(rest, shape.Room.Outline.Concat(cut))] };
-        return Rehang(job, shape, Turned(kept), Turned(made));
+        return Rehang(job, shape, kept, made);
     }
 
     private static Point Into(RoomShape shape, Wall own, Point p, double inches) =>
         new(p.X + Length.Inches(inches * shape.InX(own)), p.Y + Length.Inches(inches * shape.InY(own)));
-
-    private static Room Turned(Room room)
-    {
-        double twice = 0;
-        foreach (var (i, p) in room.Outline.Index())
-        {
-            var q = room.Outline[(i + 1) % room.Outline.Length];
-            twice += (p.X.InInches * q.Y.InInches) - (q.X.InInches * p.Y.InInches);
-        }
-
-        return twice < 0 ? room with { Outline = [.. room.Outline.Reverse()] } : room;
-    }
 
     private static (Job? Job, string Problem) Rehang(Job job, RoomShape was, Room kept, Room made)
     {

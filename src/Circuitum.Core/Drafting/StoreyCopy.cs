@@ -12,13 +12,12 @@ public static class StoreyCopy
     /// <param name="job">The job.</param>
     /// <param name="from">The storey to copy.</param>
     /// <param name="copy">The new storey.</param>
-    /// <param name="free">Gives an id that is not taken, out of a wish and those taken.</param>
-    public static Job Make(Job job, string from, Storey copy, Func<string, IEnumerable<string>, string> free)
+    public static Job Make(Job job, string from, Storey copy)
     {
         var ids = job.Rooms.Select(r => r.Id).ToHashSet();
         var names = new Dictionary<string, string>();
         foreach (var room in job.Rooms.Where(r => r.Storey == from))
-            ids.Add(names[room.Id] = free(room.Id, ids));
+            ids.Add(names[room.Id] = Names.Free(room.Id, ids));
         return job with
         {
             Storeys = job.Storeys.Add(copy),
@@ -40,7 +39,7 @@ public static class StoreyCopy
             var added = new List<T>();
             foreach (var x in all.Where(which))
             {
-                var name = free(id(x), taken);
+                var name = Names.Free(id(x), taken);
                 taken.Add(name);
                 added.Add(to(x, name));
             }

@@ -25,9 +25,7 @@ internal static class NookMaker
             return;
         }
 
-        // From the west or the north end, whichever way the wall runs.
-        var off = part.At ?? Length.Zero;
-        var from = wall.Dx + wall.Dy > 0 ? off : wall.Length - off - part.Along;
+        var from = Stretch.Told(wall, part.At ?? Length.Zero, part.Along);
         var (job, problem) = Make(list.Job, room, wall.Index, from, part.Along, part.Deep, part.Name);
         if (job is null)
             list.Wrong(line, part.Text, problem);

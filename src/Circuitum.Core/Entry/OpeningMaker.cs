@@ -112,10 +112,7 @@ internal static class OpeningMaker
         var wall = stretch.Room.Walls[stretch.Wall];
         if (part.At is { } at)
         {
-            // Distances are told from the west or the north end, whichever way the wall runs.
-            var along = at + (width * index);
-            var from = wall.Dx + wall.Dy > 0 ? along : wall.Length - along - width;
-            return (from, End.Start);
+            return (Stretch.Told(wall, at + (width * index), width), End.Start);
         }
 
         if (part is { Kind: OpeningKind.Hinged, Count: 1 } && stretch.Beyond is not null)

@@ -45,7 +45,7 @@ public static class PanelPlace
         // The middle of what is fed: kitchens and laundries draw it to them.
         var middle = Middle(house);
         return rooms
-            .SelectMany(r => Walls(job, house, r).Select(w => (r.Room.Id, w.Wall, w.Along, Cost: Cost(house, r, w, middle))))
+            .SelectMany(r => Walls(job, r).Select(w => (r.Room.Id, w.Wall, w.Along, Cost: Cost(house, r, w, middle))))
             .OrderBy(p => p.Cost)
             .ThenBy(p => p.Id, StringComparer.Ordinal)
             .ThenBy(p => p.Wall)
@@ -61,28 +61,15 @@ public static class PanelPlace
 
     private static int Weight(RoomKind kind) => kind is RoomKind.Kitchen or RoomKind.Laundry or RoomKind.Utility ? 3 : 1;
 
-    private static IEnumerable<(int Wall, Length Along)> Walls(Job job, HouseShape house, RoomShape room)
+    // In front of it one works, and it does not hang in a window.
+    private static IEnumerable<(int Wall, Length Along)> Walls(Job job, RoomShape room)
     {
         var edition = CodeLibrary.EditionOf(job);
         var width = edition.Number("workingWidthIn").Length;
-        foreach (var (wall, from, to) in new FloorRoom(job, room.Room.Id).Free(edition.Number("workingDepthIn").Length.InInches))
-        {
-            // Nor does it hang in a window.
-            var at = from;
-            foreach (
-                var window in house[room.Room.Id].Openings.Where(o => o.Wall == wall && o.To > from && o.From < to).OrderBy(o => o.From)
-            )
-            {
-                if (Fits(at, window.From) is { } before)
-                    yield return (wall, before);
-                at = Length.Max(at, window.From + window.Opening.Width);
-            }
-
-            if (Fits(at, to) is { } after)
-                yield return (wall, after);
-        }
-
-        Length? Fits(Length from, Length to) => to - from >= width ? from + (width / 2) : null;
+        return new FloorRoom(job, room.Room.Id)
+            .FreeOfWindows(edition.Number("workingDepthIn").Length.InInches)
+            .Where(f => f.To - f.From >= width)
+            .Select(f => (f.Wall, f.From + (width / 2)));
     }
 
     private static double Cost(HouseShape house, RoomShape room, (int Wall, Length Along) at, Point middle)

@@ -39,6 +39,11 @@ internal sealed record Stretch(RoomShape Room, int Wall, Length From, Length To,
         };
     }
 
+    /// <summary>
+    /// From a wall's first corner to a thing whose distance is told from its west or north end, whichever way the wall runs.
+    /// </summary>
+    internal static Length Told(Wall wall, Length at, Length width) => wall.Dx + wall.Dy > 0 ? at : wall.Length - at - width;
+
     private static List<Stretch> Sorted(IEnumerable<Stretch> all) => [.. all.OrderByDescending(s => s.Size).ThenBy(s => s.Wall)];
 
     private static IEnumerable<Stretch> Of(HouseShape house, RoomShape room, Wall wall)

@@ -84,9 +84,7 @@ internal static class ThingMaker
             var at = from;
             if (part.At is { } typed)
             {
-                // Told from the west or the north end, whichever way the wall runs.
-                var w = floor.Shape.Walls[wall];
-                at = w.Dx + w.Dy > 0 ? typed : w.Length - typed - wide;
+                at = Stretch.Told(floor.Shape.Walls[wall], typed, wide);
                 if (at < from)
                     continue;
             }

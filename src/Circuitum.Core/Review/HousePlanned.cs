@@ -28,12 +28,11 @@ public static class HousePlanned
         );
         list.AddRange(
             after
-                .Job.Appliances.Where(x => !x.Nameplate.Confirmed)
-                .Select(x => (Appliance: x, Facts: ApplianceFacts.Of(x)))
-                .Where(x => x.Facts.Connection == Connection.TwoLines)
-                .Select(x => new Consequence(
-                    Subject.Appliance(x.Appliance.Id),
-                    $"{x.Facts.Name}: is it {x.Facts.Load} at {x.Facts.Volts} V? Its nameplate decides wire and breaker.",
+                .Job.Appliances.Select(ApplianceFacts.Of)
+                .Where(f => f.IsUnread)
+                .Select(f => new Consequence(
+                    Subject.Appliance(f.Appliance.Id),
+                    $"{f.Name}: is it {f.Load} at {f.Volts} V? Its nameplate decides wire and breaker.",
                     true
                 ))
         );

@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Edits;
 using Circuitum.Web.Stages;
@@ -40,9 +41,11 @@ public sealed record NextStep(string Say)
             _ when a.Panel is null || a.Circuits.Length == 0 => InOneStep("what is still undecided in one step"),
             _ when a.Findings.Any(IsNew) => new("what is new, planned beside the rest") { Edit = new PlanHouse(), Go = "Plan what is new" },
             _ when must > 0 => In("findings", must == 1 ? "mend what must be" : $"mend {must} that must be", "findings"),
-            _ when Plates.Unread(a) is [var plate, ..] => new($"is the nameplate of {plate.Name} {plate.Load} at {plate.Volts} V?")
+            _ when a.Job.Appliances.Select(ApplianceFacts.Of).FirstOrDefault(f => f.IsUnread) is { } plate => new(
+                $"is the nameplate of {plate.Name} {plate.Load} at {plate.Volts} V?"
+            )
             {
-                Edit = Plates.AsAssumed(plate),
+                Edit = SetNameplate.AsAssumed(plate),
                 Go = "Yes, it says so",
                 Else = ("Something else", $"appliance:{plate.Appliance.Id}"),
             },
