@@ -12,6 +12,9 @@ internal sealed class CanvasWriter(SKCanvas on, float perInch, float perPixel)
 {
     private const float HaloPixels = 3;
 
+    /// <summary>How many texts it has drawn.</summary>
+    internal int Texts { get; private set; }
+
     /// <summary>Draws it with the corner of its extent at the canvas's own.</summary>
     internal void Draw(Drawing drawing)
     {
@@ -137,6 +140,8 @@ internal sealed class CanvasWriter(SKCanvas on, float perInch, float perPixel)
         }
 
         on.DrawText(text.Text, (float)text.X * perPixel, (float)text.Y * perPixel, side, font, ink);
+        if (text.Text.Length > 0)
+            Texts++;
     }
 
     private static float Before(SKTextAlign side, float wide) =>

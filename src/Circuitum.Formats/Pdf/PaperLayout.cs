@@ -20,9 +20,14 @@ internal sealed class PaperLayout(Paper paper)
     internal static byte[] Pdf(Paper paper, PaperSize size, string foot)
     {
         var layout = new PaperLayout(paper);
-        var pdf = PdfSheet.Make(paper.Title, size, foot, layout.Lay);
-        return paper.Parts.Length < 2 ? pdf : PdfBookmarks.Add(pdf, [.. paper.Parts.Select((p, i) => (p.Title, layout.pages[i]))]);
+        return PdfSheet.Make(paper.Title, size, foot, layout.Lay, layout.Bookmarks);
     }
+
+    // Headings go one level deeper under the title on a cover.
+    private int Level => paper.Contents ? 2 : 1;
+
+    private List<(string Title, int Page)> Bookmarks() =>
+        paper.Parts.Length < 2 ? [] : [.. paper.Parts.Select((p, i) => (p.Title, pages[i]))];
 
     private void Lay(PdfSheet s)
     {
@@ -37,22 +42,22 @@ internal sealed class PaperLayout(Paper paper)
                 s.Space(14);
             pages[i] = s.PageCount;
             s.Target(Name(i));
-            s.Heading(part.Title, part.Small ? SmallPartSize : PartSize);
+            s.Heading(part.Title, part.Small ? SmallPartSize : PartSize, Level);
             for (var b = 0; b < part.Blocks.Length; b++)
             {
                 if (part.Blocks[b] is PaperHeading && b + 1 < part.Blocks.Length && part.Blocks[b + 1] is PaperTable under)
                     s.KeepTogether(HeadingSize * 2.5f, under, TableSize);
-                Lay(s, part.Blocks[b]);
+                Lay(s, part.Blocks[b], part.Title);
             }
         }
     }
 
-    private static void Lay(PdfSheet s, PaperBlock block)
+    private void Lay(PdfSheet s, PaperBlock block, string part)
     {
         switch (block)
         {
             case PaperHeading heading:
-                s.Heading(heading.Text, HeadingSize);
+                s.Heading(heading.Text, HeadingSize, Level + 1);
                 break;
             case PaperText { Caution: true } caution:
                 s.Text($"- {caution.Text}");
@@ -64,10 +69,10 @@ internal sealed class PaperLayout(Paper paper)
                 s.Table(table, TableSize);
                 break;
             case PaperDrawing { PerInch: { } scale } drawn:
-                s.Put(drawn.Drawing, (float)scale, (float)drawn.PerPixel);
+                s.Put(drawn.Drawing, part, (float)scale, (float)drawn.PerPixel);
                 break;
             case PaperDrawing drawn:
-                s.Fit(drawn.Drawing);
+                s.Fit(drawn.Drawing, part);
                 break;
         }
     }
@@ -85,7 +90,7 @@ internal sealed class PaperLayout(Paper paper)
         s.Page();
         s.Space(70);
         var lines = paper.Cover;
-        s.Text(lines[0], 30, bold: true);
+        s.Text(lines[0], 30, bold: true, "H1");
         if (lines[1].Length > 0)
             s.Text(lines[1], 16);
         s.Space(16);
@@ -95,7 +100,7 @@ internal sealed class PaperLayout(Paper paper)
             s.Space(4);
         }
 
-        s.Heading("Contents", HeadingSize);
+        s.Heading("Contents", HeadingSize, Level);
         for (var i = 0; i < paper.Parts.Length; i++)
             s.Entry(paper.Parts[i].Title, pages[i], Name(i));
     }

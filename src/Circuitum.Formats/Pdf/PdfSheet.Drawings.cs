@@ -7,15 +7,20 @@ public sealed partial class PdfSheet
 {
     /// <summary>A drawing at its scale, in the middle of the page.</summary>
     /// <param name="drawing">The drawing.</param>
+    /// <param name="name">What it is called where it cannot be seen.</param>
     /// <param name="perInch">Points to an inch of it.</param>
     /// <param name="perPixel">Points to a pixel of what keeps its size.</param>
-    public void Put(Drawing drawing, float perInch, float perPixel)
+    public void Put(Drawing drawing, string name, float perInch, float perPixel)
     {
         if (canvas is not null)
         {
             canvas.Save();
             canvas.Translate(Margin + ((Inner - ((float)drawing.Extent.Wide * perInch)) / 2), y);
-            new CanvasWriter(canvas, perInch, perPixel).Draw(drawing);
+            var writer = new CanvasWriter(canvas, perInch, perPixel);
+            writer.Draw(drawing);
+            tags.Open("Figure", name);
+            tags.Texts(writer.Texts);
+            tags.Close();
             canvas.Restore();
         }
 
@@ -24,11 +29,12 @@ public sealed partial class PdfSheet
 
     /// <summary>A drawing as large as the width or what is left of the page lets it, but not larger than on a screen.</summary>
     /// <param name="drawing">The drawing.</param>
+    /// <param name="name">What it is called where it cannot be seen.</param>
     /// <param name="most">Points to a pixel at most.</param>
-    public void Fit(Drawing drawing, float most = 1)
+    public void Fit(Drawing drawing, string name, float most = 1)
     {
         var left = Height - y - Margin - FootRoom;
         var scale = Math.Min(most, Math.Min(Inner / (float)drawing.Extent.Wide, left / (float)drawing.Extent.Tall));
-        Put(drawing, scale, scale / (float)drawing.Scale);
+        Put(drawing, name, scale, scale / (float)drawing.Scale);
     }
 }

@@ -32,19 +32,21 @@ public sealed partial class PdfSheet
         using var font = Font(false, size);
         using var head = Font(true, size);
         var widths = Widths(table);
-        Row(table, PaperRow.Of(table.Columns.Select(c => c.Title)), head, widths, size);
+        tags.Open("Table");
+        Row(table, PaperRow.Of(table.Columns.Select(c => c.Title)), head, widths, size, "TH");
         var breaks = Breaks(table, font, widths, size);
         for (var i = 0; i < table.Rows.Length; i++)
         {
             if (breaks.Contains(i))
             {
                 Page();
-                Row(table, PaperRow.Of(table.Columns.Select(c => c.Title)), head, widths, size);
+                Row(table, PaperRow.Of(table.Columns.Select(c => c.Title)), head, widths, size, "TH");
             }
 
-            Row(table, table.Rows[i], table.Rows[i].Sum ? head : font, widths, size);
+            Row(table, table.Rows[i], table.Rows[i].Sum ? head : font, widths, size, "TD");
         }
 
+        tags.Close();
         y += 4;
     }
 
@@ -88,9 +90,11 @@ public sealed partial class PdfSheet
         using var font = Font(false, Size);
         Need(Size * 1.6f);
         y += Size * 1.6f;
+        tags.Open("P");
         var (line, number) = (Cut(title, Size, false, Inner - 40), $"{page}");
         Put(line, Margin, y - 3, font);
         Put(number, Width - Margin - font.MeasureText(number), y - 3, font);
+        tags.Close();
         var (from, to) = (Margin + font.MeasureText(line) + 6, Width - Margin - font.MeasureText(number) - 6);
         Line(from, y - 4, to, y - 4, 0.3f);
         canvas?.DrawLinkDestinationAnnotation(new SKRect(Margin, y - Size - 2, Width - Margin, y + 2), target);
@@ -130,21 +134,25 @@ public sealed partial class PdfSheet
     private static float Tall(PaperRow row, SKFont font, float[] widths, float size) =>
         (row.Cells.Select((c, i) => Wrap(c.Text, font, widths[i] - (2 * Gap)).Count).Max() * size * LineTall) + Gap;
 
-    private void Row(PaperTable table, PaperRow row, SKFont font, float[] widths, float size)
+    private void Row(PaperTable table, PaperRow row, SKFont font, float[] widths, float size, string kind)
     {
         var x = Margin;
+        tags.Open("TR");
         for (var i = 0; i < table.Columns.Length; i++)
         {
             var at = y + (size * 1.1f);
+            tags.Open(kind);
             foreach (var line in Wrap(row.Cells[i].Text, font, widths[i] - (2 * Gap)))
             {
                 Put(line, table.Columns[i].Right ? x + widths[i] - Gap - font.MeasureText(line) : x + Gap, at, font);
                 at += size * LineTall;
             }
 
+            tags.Close();
             x += widths[i];
         }
 
+        tags.Close();
         y += Tall(row, font, widths, size);
         Line(Margin, y, Width - Margin, y, font.Typeface.FontWeight > 500 ? 1.2f : 0.4f);
     }

@@ -15,6 +15,7 @@ public sealed partial class PdfSheet
     private readonly SKDocument? document;
     private readonly string foot;
     private readonly int pages;
+    private readonly PdfTags tags = new();
     private SKCanvas? canvas;
     private float y;
 
@@ -40,11 +41,19 @@ public sealed partial class PdfSheet
     /// <param name="size">Of its pages.</param>
     /// <param name="foot">Stands at the foot of every page, with the page's number.</param>
     /// <param name="lay">Lays it out.</param>
-    public static byte[] Make(string title, PaperSize size, string foot, Action<PdfSheet> lay)
+    /// <param name="bookmarks">After it was laid out: titles with the pages that they are on, from 1.</param>
+    public static byte[] Make(
+        string title,
+        PaperSize size,
+        string foot,
+        Action<PdfSheet> lay,
+        Func<IReadOnlyList<(string Title, int Page)>> bookmarks
+    )
     {
         var count = new PdfSheet(null, size, foot, 0);
         lay(count);
         using var stream = new MemoryStream();
+        PdfSheet sheet;
         using (
             var document = SKDocument.CreatePdf(
                 stream,
@@ -57,13 +66,16 @@ public sealed partial class PdfSheet
             )
         )
         {
-            var sheet = new PdfSheet(document, size, foot, count.PageCount);
+            sheet = new PdfSheet(document, size, foot, count.PageCount);
             lay(sheet);
             sheet.End();
             document.Close();
         }
 
-        return stream.ToArray();
+        var pdf = new PdfObjects(stream.ToArray());
+        sheet.tags.Write(pdf);
+        PdfBookmarks.Add(pdf, bookmarks());
+        return pdf.Bytes();
     }
 
     /// <summary>Makes a document of drawings that fill their pages as they are: a point is a point.</summary>
@@ -111,30 +123,39 @@ public sealed partial class PdfSheet
         (Width, Height) = turned ? (longer, shorter) : (shorter, longer);
         PageCount++;
         canvas = document?.BeginPage(Width, Height);
+        tags.Page();
         y = Margin;
     }
 
     /// <summary>A heading, with a page of its own if it would stand alone at the foot.</summary>
     /// <param name="text">Its text.</param>
     /// <param name="size">Of its letters.</param>
-    public void Heading(string text, float size = 16)
+    /// <param name="level">Its level, from 1.</param>
+    public void Heading(string text, float size, int level)
     {
         Need(size * 4);
         y += size * 0.4f;
-        Text(text, size, bold: true);
+        Text(text, size, bold: true, $"H{level}");
         y += 2;
     }
 
     /// <summary>A paragraph.</summary>
-    public void Text(string text, float size = 9.5f, bool bold = false)
+    /// <param name="text">The paragraph.</param>
+    /// <param name="size">Of its letters.</param>
+    /// <param name="bold">In heavy letters.</param>
+    /// <param name="kind">What it is to one who hears it read out.</param>
+    public void Text(string text, float size = 9.5f, bool bold = false, string kind = "P")
     {
         using var font = Font(bold, size);
+        tags.Open(kind);
         foreach (var line in Wrap(text, font, Inner))
         {
             Need(size * 1.35f);
             y += size * 1.35f;
             Put(line, Margin, y - (size * 0.3f), font);
         }
+
+        tags.Close();
     }
 
     /// <summary>Room between two things.</summary>
@@ -155,22 +176,35 @@ public sealed partial class PdfSheet
         var at = Height - Margin - FootRoom + 20;
         foreach (var line in Wrap(foot, font, Inner - 60).Take(3))
         {
-            Put(line, Margin, at, font);
+            Repeat(line, Margin, at, font);
             at += 9;
         }
 
         var number = $"{PageCount} of {pages}";
-        Put(number, Width - Margin - font.MeasureText(number), Height - Margin - FootRoom + 20, font);
+        Repeat(number, Width - Margin - font.MeasureText(number), Height - Margin - FootRoom + 20, font);
         document!.EndPage();
         canvas = null;
     }
 
     private void Put(string text, float x, float at, SKFont font)
     {
+        if (Write(text, x, at, font))
+            tags.Texts();
+    }
+
+    private void Repeat(string text, float x, float at, SKFont font)
+    {
+        if (Write(text, x, at, font))
+            tags.Repeated();
+    }
+
+    private bool Write(string text, float x, float at, SKFont font)
+    {
         if (canvas is null || text.Length == 0)
-            return;
+            return false;
         using var ink = new SKPaint { Color = SKColors.Black, IsAntialias = true };
         canvas.DrawText(text, x, at, SKTextAlign.Left, font, ink);
+        return true;
     }
 
     private void Line(float x0, float y0, float x1, float y1, float wide)
