@@ -1,5 +1,8 @@
 # Shared by ./start, ./circuitum and ./test: builds only what has changed since the last time.
 
+# One compiler for all projects, warmed by the first of them, and none of its time spent on instrumenting itself: half the time of a build.
+export UseSharedCompilation=true DOTNET_TieredPGO=0
+
 # Node packages, when they are missing or the lock file is newer.
 node_packages() {
   if [ ! -f node_modules/.package-lock.json ] || [ package-lock.json -nt node_modules/.package-lock.json ]; then
