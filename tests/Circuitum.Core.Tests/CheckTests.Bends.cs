@@ -221,6 +221,10 @@ public partial class CheckTests
             { "panel.spare", j => j with { Preferences = j.Preferences with { SparePercent = 80 } } },
             { "panel.legs", j => j.AllOnOneLeg() },
             { "plan.overlap", j => j with { Rooms = j.Rooms.Add(Sample.Rect("twin", RoomKind.Den, 2, 2, 5, 5)) } },
+            {
+                "plan.pieces",
+                j => j with { Appliances = j.Appliances.Add(j.Appliances.First(x => x.Type == "refrigerator") with { Id = "twin" }) }
+            },
             { "plan.gap", j => j with { Rooms = j.Rooms.Add(Sample.Rect("near", RoomKind.Den, 29.85, 9.375, 10, 12)) } },
             { "plan.door", j => j with { Openings = j.Openings.RemoveAll(o => o.To == "bedroom") } },
             {

@@ -1,3 +1,4 @@
+using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
@@ -140,6 +141,42 @@ public class FurnishingTests
         }
     }
 
+    [Fact]
+    public void What_is_put_down_in_another_piece_is_told_and_what_belongs_in_a_counter_is_not()
+    {
+        var (job, _) = RoomList.Take(
+            Sample.House(),
+            "first",
+            ["Kitchen 12 x 13, window 4 n, opening 6 s, furnished", "Bath 9 x 8 e, furnished"]
+        );
+        IEnumerable<Finding> Told(Job j) => Analyzer.Analyze(j).Findings.Where(f => f.RuleId == "plan.pieces");
+        Told(job).ShouldBeEmpty();
+        var tub = job.Fixtures.Single(f => f.Kind == FixtureKind.Toilet);
+        var washer = new PutOnWall("appliance:washer", "bath", tub.Spot.Wall!.Value, tub.Spot.From, Length.Inches(27)).Apply(job).Job!;
+        Told(washer).ShouldHaveSingleItem().Sentence.ShouldContain("Clothes washer");
+        var hood = job.Appliances.Single(a => a.Type == "range-hood").Spot;
+        Told(new PutOnWall("appliance:over-range-microwave", "kitchen", hood.Wall!.Value, hood.From, Length.Inches(30)).Apply(job).Job!)
+            .ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void A_rectangle_drawn_along_a_wall_inside_of_a_room_is_a_closet_of_it()
+    {
+        var (job, _) = RoomList.Take(Sample.House(), "first", ["Bedroom 13 x 14"]);
+        Point At(double x, double y) => new(job.Rooms[0].Outline[0].X + Length.Feet(x), job.Rooms[0].Outline[0].Y + Length.Feet(y));
+        var drawn = new DrawRoom("first", [At(0.1, 0), At(6, 2)], "").Apply(job).Job.ShouldNotBeNull();
+        drawn.RoomById("bedroom-closet")!.Kind.ShouldBe(RoomKind.Closet);
+        new RoomShape(drawn.RoomById("bedroom-closet")!).AreaSqFt.ShouldBe(12, 0.3);
+        drawn.Openings.ShouldHaveSingleItem().To.ShouldBe("bedroom-closet");
+
+        // Named, on the east wall; what is out in the room, or most of it, is no closet.
+        var nook = new DrawRoom("first", [At(11, 4), At(13, 9)], "Linen closet").Apply(job).Job!;
+        nook.Rooms.Select(r => r.Name).ShouldBe(["Bedroom", "Linen closet"]);
+        HouseShape.OverlapSqFt(nook.Rooms[0], nook.Rooms[1]).ShouldBe(0);
+        new DrawRoom("first", [At(4, 4), At(8, 8)], "").Apply(job).Problem.ShouldContain("would lie over Bedroom");
+        new DrawRoom("first", [At(0, 0), At(13, 12)], "").Apply(job).Problem.ShouldContain("would lie over Bedroom");
+    }
+
     private sealed record Thing(string Name, (double W, double N, double E, double S) Box, bool IsCounter, bool IsOver)
     {
         // Sinks, ranges and dishwashers stand in counters; hoods hang over ranges.
@@ -150,12 +187,7 @@ public class FurnishingTests
         [
             .. job.Counters.Select(c => new Thing(c.Id, Places.Box(shape, c.Spot), true, false)),
             .. job.Fixtures.Select(f => new Thing(f.Id, Places.Box(shape, f.Spot), false, false)),
-            .. job.Appliances.Select(a => new Thing(
-                a.Id,
-                Places.Box(shape, a.Spot),
-                false,
-                CodeLibrary.Appliances[a.Type] is var t && (t.Overhead || t.OutletHeightIn > 70)
-            )),
+            .. job.Appliances.Select(a => new Thing(a.Id, Places.Box(shape, a.Spot), false, !CodeLibrary.Appliances[a.Type].TakesFloor)),
         ];
 
     private static Spot Swing(RoomOpening o) =>

@@ -1,7 +1,9 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
+using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Tests;
 
@@ -29,14 +31,41 @@ public class WayTests
         var a = Analyzer.Analyze(Planner.PlanAll(GeneratedHouse.MakeWithShed(7)));
         foreach (var way in CodeLibrary.Ways)
         {
-            var told = WayPreview.Of(a, way.Id).ShouldNotBeNull();
+            var told = EditPreview.Of(a, new TakeWay(way.Id));
             var then = Analyzer.Analyze(Planner.PlanAfresh(new TakeWay(way.Id).Apply(a.Job).Job!));
-            told.Breakers.ShouldBe((a.Circuits.Length, then.Circuits.Length));
-            told.Musts.Then.ShouldBe(then.Findings.Count(f => f.Severity == Severity.Must), way.Id);
+            told.Now.ShouldBe(PlanTotals.Of(a));
+            told.Then.ShouldBe(PlanTotals.Of(then));
+            told.Brings.ShouldBe(Consequences.Of(a, then));
         }
 
-        var (roomy, lean) = (WayPreview.Of(a, "roomy")!, WayPreview.Of(a, "lean")!);
-        roomy.Breakers.Then.ShouldBeGreaterThan(lean.Breakers.Then);
-        WayPreview.Of(Analyzer.Analyze(Sample.Flat()), "lean").ShouldBeNull();
+        var (roomy, lean) = (EditPreview.Of(a, new TakeWay("roomy")), EditPreview.Of(a, new TakeWay("lean")));
+        roomy.Then.Breakers.ShouldBeGreaterThan(lean.Then.Breakers);
+        EditPreview.Of(a, new TakeWay("moon")).Problem.ShouldContain("Choose one");
+    }
+
+    [Fact]
+    public void Before_it_is_made_an_edit_says_what_it_would_bring_and_after_it_the_house_is_so()
+    {
+        // A range for another appliance, a new thing, a panel elsewhere: an edit, and what is new planned after it.
+        var a = Analyzer.Analyze(Planner.PlanAll(GeneratedHouse.MakeWithShed(11)));
+        var (range, panel) = (a.Job.Appliances.First(x => x.Type == "range"), a.Job.Panels[0]);
+        var bedroom = a.Job.Rooms.First(r => r.Kind is RoomKind.Bedroom or RoomKind.Living or RoomKind.Den);
+        var wall = a.House[panel.Room].Walls.First(w => w.Index != panel.Wall && w.Length > Length.Feet(4)).Index;
+        foreach (
+            var edit in new JobCommand[]
+            {
+                new ExchangeAppliance(range.Id, "cooktop"),
+                new PutOnWall("appliance:ev-charger", panel.Room, wall, Length.Feet(1), default),
+                new EditRoom(bedroom.Id, "Laundry", RoomKind.Laundry, bedroom.CeilingHeight),
+            }
+        )
+        {
+            var told = EditPreview.Of(a, edit);
+            told.Problem.ShouldBe("");
+            told.Brings.ShouldNotBeEmpty(edit.Title);
+            var made = edit.Apply(a.Job).Job!;
+            var then = Analyzer.Analyze(new PlanHouse().Apply(made).Job!);
+            (told.Then.Breakers, told.Then.Musts).ShouldBe((then.Circuits.Length, PlanTotals.Of(then).Musts), edit.Title);
+        }
     }
 }

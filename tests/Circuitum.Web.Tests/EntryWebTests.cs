@@ -54,10 +54,47 @@ public sealed class EntryWebTests() : WebHouse(shared: true)
     }
 
     [Fact]
-    public async Task A_way_of_working_tells_what_it_would_change_and_an_unknown_one_is_not_found()
+    public async Task Before_a_way_of_working_is_taken_it_tells_what_it_would_change_and_nothing_is_changed()
     {
-        (await Web.GetStringAsync("/jobs/gull-cottage--planned/preview/way?way=lean")).ShouldStartWith("Planned afresh so: ");
-        (await Web.GetAsync("/jobs/gull-cottage--planned/preview/way?way=moon")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
-        (await Web.GetAsync("/jobs/gull-cottage/preview/way?way=lean")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        const string Planned = "/jobs/gull-cottage--planned/job";
+        var before = await Web.GetStringAsync("/jobs/gull-cottage--planned/files/job.json");
+        (await Ask(Planned, ("do", "take-way"), ("way", "lean"))).ShouldContain("Planned afresh so");
+        (await Ask(Planned, ("do", "take-way"), ("way", "moon"))).ShouldContain("Choose one");
+        (await Ask(Planned, ("do", "move-moon"))).ShouldContain("finding must");
+        (await Web.GetStringAsync("/jobs/gull-cottage--planned/files/job.json")).ShouldBe(before);
+    }
+
+    [Fact]
+    public async Task One_preference_is_asked_about_alone()
+    {
+        const string Planned = "/jobs/gull-cottage--planned/job";
+        (string, string)[] job =
+        [
+            ("do", "edit-job"),
+            ("name", "Gull"),
+            ("edition", "us-2023"),
+            ("units", "FeetInches"),
+            ("front", "South"),
+            ("under", "CrawlSpace"),
+        ];
+        var wire = ("pref.generalWire", "twelve-for-receptacles");
+        var fault = ("pref.groundFault", "breaker");
+        var alone = await Ask(Planned, [.. job, wire]);
+        alone.ShouldContain("Planned afresh so");
+        (await Ask($"{Planned}?only=generalWire", [.. job, wire, fault])).ShouldBe(alone);
+        (await Ask(Planned, [.. job, wire, fault])).ShouldNotBe(alone);
+    }
+
+    private async Task<string> Ask(string page, params (string Name, string Value)[] typed)
+    {
+        var fields = await Fields(page);
+        foreach (var (name, value) in typed)
+            fields[name] = value;
+        return await (
+            await Web.PostAsync(
+                $"{page}{(page.Contains('?', StringComparison.Ordinal) ? '&' : '?')}handler=WhatIf",
+                new FormUrlEncodedContent(fields)
+            )
+        ).Content.ReadAsStringAsync();
     }
 }

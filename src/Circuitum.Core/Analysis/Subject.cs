@@ -22,6 +22,9 @@ public readonly record struct Subject(SubjectKind Kind, string Id, string? Part 
     /// <summary>A counter.</summary>
     public static Subject Counter(string id) => new(SubjectKind.Counter, id);
 
+    /// <summary>A fixture.</summary>
+    public static Subject Fixture(string id) => new(SubjectKind.Fixture, id);
+
     /// <summary>An opening.</summary>
     public static Subject Opening(string id) => new(SubjectKind.Opening, id);
 

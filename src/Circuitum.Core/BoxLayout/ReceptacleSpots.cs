@@ -179,7 +179,7 @@ internal static class ReceptacleSpots
             && along < o.To + Length.Inches(marginInches)
             && (
                 o.Opening.Kind != OpeningKind.Window
-                || (height > (o.Opening.Sill ?? Length.Feet(3)) - Length.Inches(3) && height < Length.Inches(84))
+                || (height > o.Opening.Foot - Length.Inches(3) && height < o.Opening.Top + Length.Inches(4))
             )
         );
 }

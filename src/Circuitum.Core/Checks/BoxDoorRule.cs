@@ -11,7 +11,7 @@ internal sealed class BoxDoorRule : CheckedRule
     internal override string Id => "box.door";
 
     // Where the frame of a door ends, and there is wall again.
-    private static readonly Length Head = Length.Inches(82);
+    private static readonly Length Casing = Length.Inches(2);
 
     private static readonly Length Beside = Length.Inches(6);
 
@@ -44,5 +44,5 @@ internal sealed class BoxDoorRule : CheckedRule
     }
 
     private static bool InTheWay(Opening opening, Box box) =>
-        box.Height < Head && (opening.Kind != OpeningKind.Window || box.Height > (opening.Sill ?? Length.Feet(3)));
+        box.Height < opening.Top + Casing && (opening.Kind != OpeningKind.Window || box.Height > opening.Foot);
 }

@@ -40,7 +40,7 @@ internal sealed class PlanSwingRule : CheckedRule
                 {
                     Fix = new(
                         $"Let the door of {room.Room.Name} swing the other way",
-                        new EditOpening(o.Id, OpeningKind.Hinged, o.From, o.Width, o.Hinge, !o.SwingsIn, o.Sill)
+                        new EditOpening(o.Id, OpeningKind.Hinged, o.From, o.Width, o.Hinge, !o.SwingsIn, o.Sill, o.Head)
                     ),
                 };
             }

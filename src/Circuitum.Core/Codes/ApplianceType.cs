@@ -70,6 +70,12 @@ public sealed record ApplianceType
     /// <summary>Stands on its feet and can be pulled out: the wall behind it counts as wall space.</summary>
     public bool Movable { get; init; }
 
+    /// <summary>Hangs on a wall over what stands there, or in what stands there.</summary>
+    public bool Hung { get; init; }
+
+    /// <summary>Whether nothing else can stand where it stands.</summary>
+    public bool TakesFloor => !Overhead && !Hung;
+
     /// <summary>Has a circuit of its own by rule or by common practice.</summary>
     public bool Own { get; init; }
 

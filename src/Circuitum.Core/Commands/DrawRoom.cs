@@ -1,12 +1,16 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Drafting;
 using Circuitum.Core.Edits;
+using Circuitum.Core.Entry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Commands;
 
-/// <summary>Draws a room by its corners, or a rectangle by two of them.</summary>
+/// <summary>
+/// Draws a room by its corners, or a rectangle by two of them. A rectangle along a wall inside of a room is a
+/// closet, and is taken out of it.
+/// </summary>
 /// <param name="Storey">The storey.</param>
 /// <param name="Corners">Two opposite corners, or all of them going round once.</param>
 /// <param name="Name">Its name; empty takes the next free number.</param>
@@ -31,6 +35,12 @@ public sealed record DrawRoom(string Storey, ImmutableArray<Point> Corners, stri
             var (w, e) = (Length.Min(a.X, b.X), Length.Max(a.X, b.X));
             var (n, s) = (Length.Min(a.Y, b.Y), Length.Max(a.Y, b.Y));
             corners = [new(w, n), new(e, n), new(e, s), new(w, s)];
+        }
+
+        if (Corners.Length == 2 && NookMaker.In(job, Storey, corners) is var (around, wall, from, along, deep))
+        {
+            var (made, problem) = NookMaker.Make(job, around, wall, from, along, deep, Name.Trim());
+            return made is null ? CommandResult.Refuse(problem) : PlanEdit.Finish(job, made);
         }
 
         // Inside out is the same room: corners are kept clockwise, as typed rooms have them.

@@ -14,8 +14,17 @@ namespace Circuitum.Core.Commands;
 /// <param name="Hinge">Hinge, or moving panel.</param>
 /// <param name="SwingsIn">Swings into the room on whose wall it is given.</param>
 /// <param name="Sill">A window's sill.</param>
-public sealed record EditOpening(string Opening, OpeningKind Kind, Length From, Length Width, End Hinge, bool SwingsIn, Length? Sill)
-    : JobCommand("edit opening")
+/// <param name="Head">Height of its head.</param>
+public sealed record EditOpening(
+    string Opening,
+    OpeningKind Kind,
+    Length From,
+    Length Width,
+    End Hinge,
+    bool SwingsIn,
+    Length? Sill,
+    Length? Head = null
+) : JobCommand("edit opening")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
@@ -55,6 +64,7 @@ public sealed record EditOpening(string Opening, OpeningKind Kind, Length From, 
                         Hinge = Hinge,
                         SwingsIn = SwingsIn,
                         Sill = Sill,
+                        Head = Head,
                         To = to,
                     }
                 ),

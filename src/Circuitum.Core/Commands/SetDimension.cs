@@ -22,7 +22,7 @@ public sealed record SetDimension(string Dim, Length Length) : JobCommand("set d
         if (part[0] == "opening" && job.Openings.FirstOrDefault(o => o.Id == part[1]) is { } o)
         {
             var (from, width) = Typed(job, o.Room, o.Wall, o.From, o.Width, part[2]);
-            return new EditOpening(o.Id, o.Kind, from, width, o.Hinge, o.SwingsIn, o.Sill).Apply(job);
+            return new EditOpening(o.Id, o.Kind, from, width, o.Hinge, o.SwingsIn, o.Sill, o.Head).Apply(job);
         }
 
         var spot = part[0] switch

@@ -11,8 +11,8 @@ namespace Circuitum.Core.Drafting;
 public static class SplitJoin
 {
     /// <summary>
-    /// Divides a room by a partition that stands square on one of its walls. The part that holds the wall's first corner
-    /// keeps the room's name.
+    /// Divides a room by a partition that stands square on one of its walls. One part keeps the room's name and
+    /// what hangs on it.
     /// </summary>
     /// <param name="job">The job.</param>
     /// <param name="room">The room.</param>
@@ -20,8 +20,9 @@ public static class SplitJoin
     /// <param name="along">Middle of the partition, from that wall's first corner.</param>
     /// <param name="id">Id of the new room.</param>
     /// <param name="name">Its name.</param>
+    /// <param name="anew">Whether the part with the wall's first corner is the new room, or the other.</param>
     /// <returns>The job, or a sentence when it cannot be.</returns>
-    public static (Job? Job, string Problem) Split(Job job, string room, int wall, Length along, string id, string name)
+    public static (Job? Job, string Problem) Split(Job job, string room, int wall, Length along, string id, string name, End anew)
     {
         var shape = new RoomShape(job.RoomById(room)!);
         var n = shape.Walls.Length;
@@ -54,6 +55,8 @@ public static class SplitJoin
             secondFrom.Add(i);
         }
 
+        if (anew == End.Start)
+            (first, firstFrom, second, secondFrom) = (second, secondFrom, first, firstFrom);
         var kept = shape.Room with { Outline = [.. first] };
         var made = shape.Room with { Id = id, Name = name, Outline = [.. second], Extra = null };
         var (keptShape, madeShape) = (new RoomShape(kept), new RoomShape(made));

@@ -12,6 +12,8 @@ internal static class NookMaker
     private static readonly Length WidestDoor = Length.Inches(72);
     private static readonly Length SlidingFrom = Length.Inches(44);
     private static readonly Length BesideDoor = Length.Inches(6);
+    private static readonly Length AtWall = Length.Inches(6);
+    private const double MostlyInside = 0.97;
 
     /// <summary>Takes the closet of a part of a line out of the line's room, or tells what is wrong with it.</summary>
     internal static void Make(ListUnderWay list, RoomLine line, NookPart part)
@@ -31,6 +33,49 @@ internal static class NookMaker
             list.Wrong(line, part.Text, problem);
         else
             list.Try(line, part.Text, job);
+    }
+
+    /// <summary>
+    /// The room in which a rectangle lies along a wall, filling not more than half of it, with its place on that wall; none elsewhere.
+    /// </summary>
+    /// <param name="job">The job.</param>
+    /// <param name="storey">The storey.</param>
+    /// <param name="corners">The rectangle's, the northwest one first and going round.</param>
+    internal static (Room Room, int Wall, Length From, Length Along, Length Deep)? In(Job job, string storey, IReadOnlyList<Point> corners)
+    {
+        var middle = new Point((corners[0].X + corners[2].X) / 2, (corners[0].Y + corners[2].Y) / 2);
+        var (wide, tall) = (corners[2].X - corners[0].X, corners[2].Y - corners[0].Y);
+        foreach (var room in job.Rooms.Where(r => r.Storey == storey))
+        {
+            var shape = new RoomShape(room);
+            if (!shape.Contains(middle) || wide.InFeet * tall.InFeet > shape.AreaSqFt / 2)
+                continue;
+
+            // A hand that misses the wall by little means it.
+            var drawn = new RoomShape(room with { Outline = [.. corners] });
+            if (HouseShape.OverlapSqFt(shape, drawn) < drawn.AreaSqFt * MostlyInside)
+                continue;
+            var backs = shape
+                .Walls.Select(w => (Wall: w, Ends: corners.Select(w.Along).ToList(), Off: corners.Select(c => Into(shape, w, c)).ToList()))
+                .Where(b => b.Off.Min() < AtWall && b.Off.Count(o => (o - b.Off.Min()).Abs() < Length.Inches(0.5)) == 2)
+                .Select(b => (b.Wall, From: b.Ends.Min(), To: b.Ends.Max(), Deep: b.Off.Max() - Length.Max(Length.Zero, b.Off.Min())))
+                .Where(b => b.To > Length.Zero && b.From < b.Wall.Length)
+                .OrderByDescending(b => b.To - b.From)
+                .ToList();
+            if (backs is [var back, ..])
+                return (room, back.Wall.Index, Length.Max(Length.Zero, back.From), back.To - back.From, back.Deep);
+        }
+
+        return null;
+    }
+
+    // How far a point is from a wall, towards the inside of its room.
+    private static Length Into(RoomShape shape, Wall wall, Point at)
+    {
+        const double Step = 12;
+        var inside = shape.On(wall.Index, Length.Zero, Step);
+        var (nx, ny) = ((inside.X - wall.A.X).InInches / Step, (inside.Y - wall.A.Y).InInches / Step);
+        return Length.Inches(((at.X - wall.A.X).InInches * nx) + ((at.Y - wall.A.Y).InInches * ny));
     }
 
     /// <summary>Takes a smaller room out of a room, a closet with its door; a sentence when it cannot be.</summary>

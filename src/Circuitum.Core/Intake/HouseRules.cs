@@ -21,6 +21,15 @@ internal static partial class HouseRules
         {
             if (opening.Sill is { } sill)
                 JobRules.Range($"openings[{i}].sill", sill, Length.Zero, Length.Feet(20), problems);
+            if (opening.Head is { } head)
+                JobRules.Range($"openings[{i}].head", head, Length.Feet(1), Length.Feet(40), problems);
+            if (opening.Foot >= opening.Top && (opening.Head is not null || opening.Sill is not null))
+                problems.Add(
+                    new(
+                        $"openings[{i}].head",
+                        $"The head, at {LengthText.Show(opening.Top)}, is not over the sill, at {LengthText.Show(opening.Foot)}."
+                    )
+                );
         }
 
         foreach (var (fixture, i) in job.Fixtures.Select((f, i) => (f, i)))

@@ -37,6 +37,17 @@ public sealed record Opening
     /// <summary>Height of a window's sill over the floor; none takes 3 ft.</summary>
     public Length? Sill { get; init; }
 
+    /// <summary>Height of its head over the floor; none takes 6 ft 8 in.</summary>
+    public Length? Head { get; init; }
+
+    /// <summary>Height of what is under it: a window's sill, stated or usual; the floor for what one walks through.</summary>
+    [JsonIgnore]
+    public Length Foot => Kind == OpeningKind.Window ? Sill ?? Length.Feet(3) : Length.Zero;
+
+    /// <summary>Height of its head, stated or usual.</summary>
+    [JsonIgnore]
+    public Length Top => Head ?? Length.Inches(80);
+
     /// <summary>Whether a hinged door swings into the room on whose wall it is given.</summary>
     public bool SwingsIn { get; init; } = true;
 

@@ -17,7 +17,6 @@ internal sealed partial class RouteSearch
     private const double OutsideFrom = 12;
 
     // The usual head of doors and windows.
-    private static readonly Length HeadHeight = Length.Inches(80);
 
     private readonly HouseShape house;
     private readonly CableFrame frame;
@@ -203,8 +202,7 @@ internal sealed partial class RouteSearch
 
         foreach (var o in room.Openings.Where(o => o.Wall == wall && to > o.From - edge && to < o.To + edge))
         {
-            var sill = o.Opening.Kind == OpeningKind.Window ? o.Opening.Sill ?? Length.Feet(3) : Length.Zero;
-            if (up ? height >= HeadHeight : height <= sill)
+            if (up ? height >= o.Opening.Top : height <= o.Opening.Foot)
                 continue;
             var (left, right) = (o.From - edge, o.To + edge);
             to = (left >= Length.Zero && to - left <= right - to) || right > room.Walls[wall].Length ? left : right;

@@ -36,7 +36,7 @@ internal sealed class StudWays(HouseShape house)
     private static readonly Length OverBox = Length.Inches(6);
 
     // The usual head of a window; a cable over it would go through the field instead.
-    private static readonly Length Head = Length.Inches(88);
+    private static readonly Length Header = Length.Inches(8);
 
     // From the sill to the holes under it: the sill's own plate and wood to hold the cable.
     private static readonly Length UnderSill = Length.Inches(6);
@@ -182,9 +182,7 @@ internal sealed class StudWays(HouseShape house)
         });
 
     // A doorway is in the way, and a window that leaves no room under its sill for the holes.
-    private static bool BlocksStuds(RoomOpening o) => o.Opening.Kind != OpeningKind.Window || Sill(o) < UnderSill + Length.Inches(8);
-
-    private static Length Sill(RoomOpening o) => o.Opening.Sill ?? Length.Feet(3);
+    private static bool BlocksStuds(RoomOpening o) => o.Opening.Kind != OpeningKind.Window || o.Opening.Foot < UnderSill + Length.Inches(8);
 
     // How high the holes are: over the lower box, or under the lowest sill on the way.
     private StudWay Level(Box a, Box b, Length along, IEnumerable<RoomOpening> passed)
@@ -193,8 +191,8 @@ internal sealed class StudWays(HouseShape house)
         var holes = Length.Min(za, zb) + OverBox;
         foreach (var window in passed)
         {
-            if (holes > floor + Sill(window) - UnderSill && holes < floor + Head)
-                holes = floor + Sill(window) - UnderSill;
+            if (holes > floor + window.Opening.Foot - UnderSill && holes < floor + window.Opening.Top + Header)
+                holes = floor + window.Opening.Foot - UnderSill;
         }
 
         return new(along + (za - holes).Abs() + (zb - holes).Abs(), holes, []);

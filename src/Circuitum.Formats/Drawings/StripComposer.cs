@@ -113,8 +113,8 @@ public sealed class StripComposer
     {
         var (from, to) = Span(o.From, o.To);
         var window = o.Opening.Kind == OpeningKind.Window;
-        var sill = window ? (o.Opening.Sill ?? Length.Feet(3)).InInches : 0;
-        var head = Math.Min(DoorHead, height - HeaderTall);
+        var sill = o.Opening.Foot.InInches;
+        var head = Math.Min(o.Opening.Top.InInches, height - HeaderTall);
         on.Add(
             "frame",
             Stud(from - JackStuds, JackStuds),

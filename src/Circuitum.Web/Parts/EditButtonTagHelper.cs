@@ -29,6 +29,9 @@ public sealed class EditButtonTagHelper(IAntiforgery antiforgery) : TagHelper
     /// <summary>What it does, where its own words are too short for that.</summary>
     public string? Title { get; set; }
 
+    /// <summary>Whether one can see what it would bring before it is made.</summary>
+    public bool WhatIf { get; set; }
+
     /// <summary>Where it stands.</summary>
     [ViewContext, HtmlAttributeNotBound]
     public ViewContext View { get; set; } = null!;
@@ -52,5 +55,7 @@ public sealed class EditButtonTagHelper(IAntiforgery antiforgery) : TagHelper
         output.Attributes.SetAttribute("class", "do");
         EditFormTagHelper.Head(output, page.Link(page.Pick));
         output.Content.AppendHtml(EditFormTagHelper.Hidden(antiforgery, View, page, asked.Word, asked.Fields)).AppendHtml(button);
+        if (WhatIf)
+            output.Content.AppendHtml(EditFormTagHelper.Asking(page)).AppendHtml(EditFormTagHelper.Answer());
     }
 }

@@ -21,6 +21,9 @@ public sealed class EditFormTagHelper(IAntiforgery antiforgery) : TagHelper
     [HtmlAttributeName("with", DictionaryAttributePrefix = "with-")]
     public IDictionary<string, string?> With { get; set; } = new Dictionary<string, string?>();
 
+    /// <summary>Whether one can see what it would bring before it is made.</summary>
+    public bool WhatIf { get; set; }
+
     /// <summary>Where it stands.</summary>
     [ViewContext, HtmlAttributeNotBound]
     public ViewContext View { get; set; } = null!;
@@ -31,6 +34,30 @@ public sealed class EditFormTagHelper(IAntiforgery antiforgery) : TagHelper
         var page = StageOf(View);
         Head(output, page.Link(page.Pick));
         output.PreContent.AppendHtml(Hidden(antiforgery, View, page, Edit, With.Select(w => (w.Key, w.Value ?? ""))));
+        if (WhatIf)
+            output.PostContent.AppendHtml(Asking(page)).AppendHtml(Answer());
+    }
+
+    /// <summary>The button that asks what an edit would bring.</summary>
+    internal static TagBuilder Asking(StageModel page)
+    {
+        var button = new TagBuilder("button");
+        button.Attributes["type"] = "button";
+        button.Attributes["hx-post"] = $"{page.Link(page.Pick)}&handler=WhatIf";
+        button.Attributes["hx-target"] = "next .would";
+        button.Attributes["hx-swap"] = "innerHTML";
+        button.AddCssClass("ask");
+        button.InnerHtml.Append("What it changes");
+        return button;
+    }
+
+    /// <summary>Where the answer goes.</summary>
+    internal static TagBuilder Answer()
+    {
+        var answer = new TagBuilder("div");
+        answer.Attributes["role"] = "status";
+        answer.AddCssClass("would");
+        return answer;
     }
 
     internal static StageModel StageOf(ViewContext view) =>

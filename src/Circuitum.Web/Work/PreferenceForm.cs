@@ -7,4 +7,5 @@ namespace Circuitum.Web.Work;
 /// <param name="Now">As they are.</param>
 /// <param name="Company">The company's, to hold them against, or none.</param>
 /// <param name="Edition">Whose numbers and sections the explanations tell.</param>
-public sealed record PreferenceForm(Preferences Now, Preferences? Company, CodeEdition Edition);
+/// <param name="Ask">Where to ask what a single one would change; none where no house is planned.</param>
+public sealed record PreferenceForm(Preferences Now, Preferences? Company, CodeEdition Edition, string? Ask = null);

@@ -20,7 +20,6 @@ internal static class Previews
         app.MapGet("/jobs/{id}/preview/reach", Reach);
         app.MapGet("/jobs/{id}/preview/moves", Moves);
         app.MapGet("/jobs/{id}/preview/lead", Lead);
-        app.MapGet("/jobs/{id}/preview/way", Way);
         app.MapGet("/length", Inches);
     }
 
@@ -76,22 +75,6 @@ internal static class Previews
         return boxes.Count == 0
             ? []
             : CircuitPreview.Everywhere(a, boxes).Where(s => a.CircuitByNumber(s.Number)!.Circuit.Purpose == purpose);
-    }
-
-    // What a way of working would make of the house, in one sentence.
-    private static async Task<IResult> Way(string id, string way, JobDesk desk, CancellationToken cancel)
-    {
-        if (await desk.OpenAsync(id, cancel) is not { Analysis: var a } || WayPreview.Of(a, way) is not { } then)
-            return Results.NotFound();
-        return Results.Content(
-            string.Create(
-                CultureInfo.InvariantCulture,
-                $"Planned afresh so: {then.Breakers.Then} circuits instead of {then.Breakers.Now}, "
-                    + $"{then.Feet.Then:#,0} ft of cable instead of {then.Feet.Now:#,0}, "
-                    + $"{then.Musts.Then} must and {then.Shoulds.Then} should instead of {then.Musts.Now} and {then.Shoulds.Now}."
-            ),
-            "text/html"
-        );
     }
 
     // The way that a cable would take over a place, and how much longer it would be.

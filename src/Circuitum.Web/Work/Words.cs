@@ -11,6 +11,15 @@ public static class Words
     public static string FromCorner(Circuitum.Core.Geometry.RoomShape room, int wall) =>
         room.RightIsAlong(wall) ? "From the left corner" : "From the right corner";
 
+    /// <summary>Towards which side of the plan an end of a wall lies.</summary>
+    public static string End(Circuitum.Core.Geometry.RoomShape room, int wall, End end)
+    {
+        var own = room.Walls[wall];
+        var (x, y) = ((own.B.X - own.A.X).InInches, (own.B.Y - own.A.Y).InInches);
+        var side = Math.Abs(x) >= Math.Abs(y) ? (x > 0 ? Side.East : Side.West) : (y > 0 ? Side.South : Side.North);
+        return Of(end == Core.Jobs.End.Finish ? side : (Side)(((int)side + 2) % 4));
+    }
+
     /// <summary>What an opening is called.</summary>
     public static string Name(OpeningKind kind) =>
         kind switch

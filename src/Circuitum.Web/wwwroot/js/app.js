@@ -10,6 +10,7 @@ import './patch.js';
 import { typeRooms } from './entry.js';
 import './jobs.js';
 import './planning.js';
+import './preferences.js';
 import { runsHand } from './runs.js';
 import { forgetFrame, keptView, overviewHand, settleView, showPaper, tellCanvas, tellZoom, zoom } from './view.js';
 

@@ -1,0 +1,25 @@
+using Circuitum.Core.Commands;
+using Circuitum.Core.Review;
+using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Circuitum.Web.Pages.Jobs;
+
+// What an edit would bring, before it is made.
+public sealed partial class StageModel
+{
+    /// <summary>Shows what an edit would bring. Nothing is changed.</summary>
+    /// <param name="only">Of the fields of the job, the one preference that is asked about.</param>
+    /// <param name="cancel">Ends it.</param>
+    public async Task<IActionResult> OnPostWhatIfAsync(string? only, CancellationToken cancel)
+    {
+        if (!await Load(cancel))
+            return NotFound();
+        var (command, problem) = new EditForm(Request.Form).Read(Job.Units);
+        if (command is EditJob { Preferences: var typed } job && only is not null)
+            command = job with { Preferences = typed.RemoveRange(typed.Keys.Where(k => k != only)) };
+        var totals = PlanTotals.Of(A);
+        var preview = command is null ? new(problem, false, totals, totals, []) : EditPreview.Of(A, command);
+        return Partial("Findings/_WhatIf", (this, preview));
+    }
+}
