@@ -11,7 +11,14 @@ namespace Circuitum.Formats.Tests;
 public class EditCodecTests
 {
     // Made by the program itself, from what no form holds.
-    private static readonly Type[] NotOnForms = [typeof(EditAmendments), typeof(LayUnder), typeof(SetPreferences), typeof(TakeDrawing)];
+    private static readonly Type[] NotOnForms =
+    [
+        typeof(BringRoom),
+        typeof(EditAmendments),
+        typeof(LayUnder),
+        typeof(SetPreferences),
+        typeof(TakeDrawing),
+    ];
 
     public static TheoryData<Type> Kinds =>
         [

@@ -77,12 +77,12 @@ public sealed class EntryWebTests() : WebHouse(shared: true)
             ("front", "South"),
             ("under", "CrawlSpace"),
         ];
-        var wire = ("pref.generalWire", "twelve-for-receptacles");
         var fault = ("pref.groundFault", "breaker");
-        var alone = await Ask(Planned, [.. job, wire]);
+        var wire = ("pref.generalWire", "fourteen-throughout");
+        var alone = await Ask(Planned, [.. job, fault]);
         alone.ShouldContain("Planned afresh so");
-        (await Ask($"{Planned}?only=generalWire", [.. job, wire, fault])).ShouldBe(alone);
-        (await Ask(Planned, [.. job, wire, fault])).ShouldNotBe(alone);
+        (await Ask($"{Planned}?only=groundFault", [.. job, fault, wire])).ShouldBe(alone);
+        (await Ask(Planned, [.. job, fault, wire])).ShouldNotBe(alone);
     }
 
     private async Task<string> Ask(string page, params (string Name, string Value)[] typed)

@@ -27,6 +27,8 @@ public static partial class JobRules
     /// <summary>Most corners of a room's outline.</summary>
     public const int MostCorners = 64;
 
+    private const int MostStarters = 20;
+
     /// <summary>Most circuits in a job.</summary>
     public const int MostCircuits = 150;
 
@@ -72,6 +74,15 @@ public static partial class JobRules
     {
         var problems = new List<Problem>();
         Text("name", company.Name, LongestName, problems);
+        if (company.Starters.Length > MostStarters)
+            problems.Add(new("starters", $"There are {company.Starters.Length}; a company keeps {MostStarters} at most."));
+        foreach (var (starter, i) in company.Starters.Take(MostStarters).Select((s, i) => (s, i)))
+        {
+            if (string.IsNullOrWhiteSpace(starter.Name))
+                problems.Add(new($"starters[{i}].name", "Say what the house is called."));
+            problems.AddRange(Check(starter.House).Take(1).Select(p => new Problem($"starters[{i}].{p.Field}", p.Sentence)));
+        }
+
         CheckHead(
             new Job
             {

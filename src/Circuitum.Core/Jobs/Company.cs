@@ -28,6 +28,9 @@ public sealed record Company
     /// <summary>Layers that its jobs may take; those that are on are taken by new jobs.</summary>
     public ImmutableArray<AmendmentLayer> Amendments { get; init; } = [];
 
+    /// <summary>Houses that a new job may begin with, saved from jobs of the firm.</summary>
+    public ImmutableArray<StarterHouse> Starters { get; init; } = [];
+
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData]
     public Dictionary<string, JsonElement>? Extra { get; init; }

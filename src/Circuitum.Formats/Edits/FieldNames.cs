@@ -15,6 +15,7 @@ internal static class FieldNames
         ["EditJob.PermitDate"] = "permit",
         ["EditRoomBuild.Ceiling"] = "shape",
         ["EditRoomBuild.ShelfDepth"] = "shelf",
+        ["EditRooms.Rooms"] = "room",
         ["FeedFromLine.LineSide"] = "line",
         ["HeldFor.WaitsFor"] = "waits",
         ["MergeCircuits.From"] = "circuit",

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
+using Circuitum.Storage;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -26,29 +27,52 @@ public sealed class CompanyModel(JobDesk desk) : PageModel
     public ImmutableArray<AmendmentLayer> Offered =>
         [.. CodeLibrary.SampleLayers.Where(s => Company.Amendments.All(l => l.Name != s.Name))];
 
+    /// <summary>Jobs whose house can be saved to begin with.</summary>
+    public IReadOnlyList<JobListing> Jobs { get; private set; } = [];
+
     /// <summary>Shows it.</summary>
-    public async Task OnGetAsync(CancellationToken cancel) => (Company, Stamp) = await desk.CompanyAsync(cancel);
+    public Task OnGetAsync(CancellationToken cancel) => Load(cancel);
+
+    private async Task Load(CancellationToken cancel)
+    {
+        (Company, Stamp) = await desk.CompanyAsync(cancel);
+        Jobs = await desk.ListAsync(cancel);
+    }
 
     /// <summary>Makes an edit.</summary>
     public async Task<IActionResult> OnPostAsync(int stamp, CancellationToken cancel)
     {
-        (Company, Stamp) = await desk.CompanyAsync(cancel);
-        var (changed, problem) = Changed();
+        await Load(cancel);
+        var (changed, problem) = await Changed(cancel);
         Refusal = changed is null ? problem : await desk.SaveCompanyAsync(stamp, changed, cancel);
         if (Refusal.Length == 0)
             return Redirect("/company");
-        (Company, Stamp) = await desk.CompanyAsync(cancel);
+        await Load(cancel);
         Response.StatusCode = StatusCodes.Status422UnprocessableEntity;
         return Page();
     }
 
-    private (Company? Company, string Problem) Changed()
+    private async Task<(Company? Company, string Problem)> Changed(CancellationToken cancel)
     {
         var form = new EditForm(Request.Form);
         if (form.Word == "edit-company")
         {
             var (preferences, wrong) = form.ReadPreferences(Company.Preferences);
             return preferences is null ? (null, wrong) : (Company with { Name = form.Text("name").Trim(), Preferences = preferences }, "");
+        }
+
+        if (form.Word == "keep-starter")
+        {
+            if (await desk.OpenAsync(form.Text("job"), cancel) is not { Analysis.Job: { Rooms.Length: > 0 } job })
+                return (null, "House of: choose a job that has rooms.");
+            return (Company with { Starters = Company.Starters.Add(StarterHouse.Of(job, form.Text("name").Trim())) }, "");
+        }
+
+        if (form.Word == "drop-starter")
+        {
+            return int.TryParse(form.Text("number"), out var number) && number >= 0 && number < Company.Starters.Length
+                ? (Company with { Starters = Company.Starters.RemoveAt(number) }, "")
+                : (null, "That starter house is not there any more.");
         }
 
         var (edit, problem) = new LayerEditForm(Request.Form).Read(Offered);

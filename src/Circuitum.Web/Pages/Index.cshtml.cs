@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -28,6 +29,9 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray, Notes notes) : Pa
     /// <summary>The starter houses.</summary>
     public IReadOnlyList<(string File, string Text)> Starters { get; } = desk.Starters;
 
+    /// <summary>Houses that the firm saved to begin with.</summary>
+    public ImmutableArray<StarterHouse> Own { get; private set; } = [];
+
     /// <summary>Shows the list.</summary>
     public async Task OnGetAsync(string? note, CancellationToken cancel)
     {
@@ -48,7 +52,11 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray, Notes notes) : Pa
     public async Task<IActionResult> OnPostCopyAsync(string? job, string? key, CancellationToken cancel) =>
         await desk.CopyAsync(job ?? "", key, cancel) is not null ? Redirect("/") : NotFound();
 
-    private async Task Load(CancellationToken cancel) => (Jobs, PutAway) = (await desk.ListAsync(cancel), await desk.DeletedAsync(cancel));
+    private async Task Load(CancellationToken cancel)
+    {
+        (Jobs, PutAway) = (await desk.ListAsync(cancel), await desk.DeletedAsync(cancel));
+        Own = (await desk.CompanyAsync(cancel)).Company.Starters;
+    }
 
     /// <summary>Starts a job with one empty storey, or from a starter house.</summary>
     public async Task<IActionResult> OnPostNewAsync(string? name, string? storey, string? start, string? key, CancellationToken cancel)
@@ -65,7 +73,14 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray, Notes notes) : Pa
                 },
             ],
         };
-        if (!string.IsNullOrEmpty(start))
+        var company = (await desk.CompanyAsync(cancel)).Company;
+        if (start is ['o', 'w', 'n', ':', .. var own])
+        {
+            if (!int.TryParse(own, out var which) || company.Starters.ElementAtOrDefault(which) is not { House: var house })
+                return await Finish(null, [new Problem("start", "That starter house is not there any more.")], "", cancel);
+            job = house;
+        }
+        else if (!string.IsNullOrEmpty(start))
         {
             var reading = await desk.StarterAsync(start, cancel);
             if (reading.Job is null)
@@ -73,7 +88,7 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray, Notes notes) : Pa
             job = reading.Job;
         }
 
-        job = (await desk.CompanyAsync(cancel)).Company.Begin(job) with { Name = name?.Trim() ?? "" };
+        job = company.Begin(job) with { Name = name?.Trim() ?? "" };
         var problems = JobRules.Check(job);
         return await Finish(problems.Count == 0 ? job : null, problems, "new job", cancel, key);
     }

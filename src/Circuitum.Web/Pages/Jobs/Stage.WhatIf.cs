@@ -15,7 +15,7 @@ public sealed partial class StageModel
     {
         if (!await Load(cancel))
             return NotFound();
-        var (command, problem) = new EditForm(Request.Form).Read(Job.Units);
+        var (command, problem) = await ReadAsync(new EditForm(Request.Form), cancel);
         if (command is EditJob { Preferences: var typed } job && only is not null)
             command = job with { Preferences = typed.RemoveRange(typed.Keys.Where(k => k != only)) };
         var totals = PlanTotals.Of(A);

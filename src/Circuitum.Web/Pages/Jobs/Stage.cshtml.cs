@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
-using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Review;
 using Circuitum.Formats;
@@ -154,7 +153,7 @@ public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes not
             // What a bare number means, the job says.
             if (!await Load(cancel))
                 return NotFound();
-            var (command, problem) = act == "company-preferences" ? (await FromCompany(cancel), "") : form.Read(Job.Units);
+            var (command, problem) = await ReadAsync(form, cancel);
 
             // After a drawing edit the new thing is picked, so what was there before is looked at first.
             var drawing = command is DrawRoom or PlaceHere or AddBox or AddBoxHere or AddCloset;
@@ -164,7 +163,7 @@ public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes not
                 Pick = Known().Except(before).FirstOrDefault() ?? Pick;
 
             // The next room stands beside the last one unless one says otherwise.
-            if (command is AddRoom or TypeRooms && Refusal.Length == 0)
+            if (command is AddRoom or TypeRooms or CopyRoom or BringRoom && Refusal.Length == 0)
                 Pick = "";
 
             // Who adds a storey wants to draw on it.
@@ -175,12 +174,6 @@ public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes not
         if (!await Load(cancel))
             return NotFound();
         return !Request.IsHtmx() && Refusal.Length == 0 ? Redirect(Link(Pick)) : Show();
-    }
-
-    private async Task<JobCommand> FromCompany(CancellationToken cancel)
-    {
-        var preferences = (await desk.CompanyAsync(cancel)).Company.Preferences;
-        return new SetPreferences(preferences);
     }
 
     // What the form says, in a few letters: sent again with the same stamp it is the same edit, made once.
@@ -249,6 +242,8 @@ public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes not
             Refusal = job.Stored.Notice;
         if (Stage == "job")
             Company = (await desk.CompanyAsync(cancel)).Company;
+        if (Stage == "rooms" && Pick.Length == 0)
+            OtherJobs = [.. (await desk.ListAsync(cancel)).Where(j => j.Id != Id)];
         if (Job.StoreyById(Storey) is null)
             Storey = StoreyOf(Pick) ?? Job.Storeys.FirstOrDefault()?.Id ?? "";
         return true;

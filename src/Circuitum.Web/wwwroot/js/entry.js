@@ -101,3 +101,10 @@ function keepChoices() {
     if (choice !== undefined && details.open !== choice) details.open = choice;
   }
 }
+
+document.addEventListener('click', e => {
+  if (!e.target.closest('[data-tick-all]')) return;
+  const boxes = [...document.querySelectorAll('[name="room"][form="several"]')];
+  const all = boxes.every(box => box.checked);
+  for (const box of boxes) box.checked = !all;
+});
