@@ -2,6 +2,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Edits;
+using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -67,5 +68,25 @@ public class WayTests
             var then = Analyzer.Analyze(new PlanHouse().Apply(made).Job!);
             (told.Then.Breakers, told.Then.Musts).ShouldBe((then.Circuits.Length, PlanTotals.Of(then).Musts), edit.Title);
         }
+    }
+
+    [Fact]
+    public void What_a_wish_brought_is_told_against_the_house_without_it()
+    {
+        var bare = Analyzer.Analyze(Planner.PlanAll(GeneratedHouse.MakeWithShed(9)));
+        var bedroom = bare.Job.Rooms.First(r => r.Kind is RoomKind.Bedroom or RoomKind.Living);
+        var wish = new AddWish(bedroom.Id, WishKind.Heavy, 0, " steamer ");
+        var before = EditPreview.Of(bare, wish);
+        before.Brings.ShouldNotBeEmpty();
+        var with = Analyzer.Analyze(new PlanHouse().Apply(wish.Apply(bare.Job).Job!).Job!);
+        var made = with.Job.Wishes[^1];
+        (made.Note, made.Room).ShouldBe(("steamer", bedroom.Id));
+        new RoomShape(bedroom).Contains(made.At).ShouldBeTrue();
+        var after = EditPreview.Without(with, new RemoveThing(Subject.Wish(made.Id)));
+        after.Then.ShouldBe(PlanTotals.Of(with));
+        after.Now.Breakers.ShouldBe(bare.Circuits.Length);
+        after.Brings.Any(c => c.Subject is not null).ShouldBeTrue();
+        new AddWish("moon", WishKind.Bed, null).Apply(bare.Job).Problem.ShouldContain("not there any more");
+        new AddWish(bedroom.Id, WishKind.Bed, 99).Apply(bare.Job).Problem.ShouldContain("not there any more");
     }
 }

@@ -85,6 +85,20 @@ public sealed class EntryWebTests() : WebHouse(shared: true)
         (await Ask(Planned, [.. job, fault, wire])).ShouldNotBe(alone);
     }
 
+    [Fact]
+    public async Task One_walks_the_house_room_by_room_and_a_wish_tells_what_it_brings()
+    {
+        const string Walk = "/jobs/tamarack-row--planned/walk";
+        var page = Parse(await Web.GetStringAsync($"{Walk}?pick=room:kitchen&show=room:kitchen"));
+        page.QuerySelectorAll(".side [data-list] a").Length.ShouldBe(25);
+        page.QuerySelector(".ticket.walk [rel=next]").ShouldNotBeNull();
+        (await Ask($"{Walk}?pick=room:kitchen", ("do", "add-wish"), ("room", "kitchen"), ("kind", "Heavy"), ("wall", "1"))).ShouldContain(
+            "It would be"
+        );
+        (await Web.GetAsync($"{Walk}?handler=WishCost&wish=moon")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Web.GetStringAsync("/jobs/tamarack-row--planned/papers/owner")).ShouldContain("Signature");
+    }
+
     private async Task<string> Ask(string page, params (string Name, string Value)[] typed)
     {
         var fields = await Fields(page);

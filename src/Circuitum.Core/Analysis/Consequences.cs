@@ -134,6 +134,9 @@ public static class Consequences
     }
 
     // Larger wire is dearer by the foot about as its copper is.
+    /// <summary>What a plan costs in cable, breakers and labour, as the planner weighs them; an estimate, not a price.</summary>
+    public static Money Weighed(JobAnalysis a) => Money.OfCents(Cents(a));
+
     private static double Cents(JobAnalysis a) =>
         a
             .Circuits.Where(c => c.Boxes.Length > 0)

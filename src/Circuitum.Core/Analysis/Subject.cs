@@ -40,6 +40,9 @@ public readonly record struct Subject(SubjectKind Kind, string Id, string? Part 
     /// <summary>A wall of a room.</summary>
     public static Subject Wall(string room, int number) => new(SubjectKind.Wall, room, number.ToString(CultureInfo.InvariantCulture));
 
+    /// <summary>A wish.</summary>
+    public static Subject Wish(string id) => new(SubjectKind.Wish, id);
+
     /// <summary>The number of a circuit or of a wall; none for all else, or where it is no number.</summary>
     public int? Number =>
         int.TryParse(

@@ -12,6 +12,15 @@ namespace Circuitum.Core.BoxLayout;
 /// </summary>
 public static class BoxProposal
 {
+    /// <summary>An id for a box that a person adds to a room.</summary>
+    internal static string FreeId(Job job, string room)
+    {
+        var n = 1;
+        while (job.Decisions.Boxes.Any(b => b.Id == $"{room}.x{n}"))
+            n++;
+        return $"{room}.x{n}";
+    }
+
     /// <summary>The job with the planner's boxes laid out afresh around the persons' ones.</summary>
     /// <param name="job">A checked job.</param>
     /// <param name="room">Only this room, or none for the house.</param>

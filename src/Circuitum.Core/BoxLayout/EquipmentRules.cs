@@ -12,8 +12,10 @@ namespace Circuitum.Core.BoxLayout;
 internal static class EquipmentRules
 {
     // Beside what it serves, where a hand reaches it and nobody has to lean over a machine.
-    private static readonly Length Beside = Length.Inches(12),
-        Height = Length.Inches(48);
+    private static readonly Length Beside = Length.Inches(12);
+
+    /// <summary>How high over the floor.</summary>
+    internal static readonly Length Height = Length.Inches(48);
 
     // What is 50 ft away is out of sight.
     private const double SightInches = 50 * 12;

@@ -41,7 +41,7 @@ internal sealed class PlanPiecesRule : CheckedRule
             yield return new(Subject.Counter(counter.Id), "a counter", Places.Box(room, counter.Spot), true, true);
         foreach (var f in job.Fixtures.Where(f => f.Room == room.Room.Id && f.Bottom is null))
         {
-            if (f.Kind is FixtureKind.Beam or FixtureKind.Duct)
+            if (f.Kind is FixtureKind.Beam or FixtureKind.Duct or FixtureKind.Meter)
                 continue;
             var cabinet = f.Kind == FixtureKind.Cabinet;
             var fits = cabinet || f.Kind is FixtureKind.Sink or FixtureKind.Basin or FixtureKind.Post;

@@ -25,12 +25,9 @@ public sealed record AddBox(BoxKind Kind, string Room, int? Wall, Length Along, 
         if (Kind == BoxKind.Appliance)
             return CommandResult.Refuse("An appliance brings its own outlet: add the appliance to the room.");
         if (Kind == BoxKind.Disconnect)
-            return CommandResult.Refuse("A disconnect goes with its equipment: propose the boxes of the room.");
+            return CommandResult.Refuse("A disconnect goes with its equipment: point at its place, or propose the boxes of the room.");
         if (Kind == BoxKind.Switch && Wall is null)
             return CommandResult.Refuse("A switch hangs on a wall: choose one.");
-        var n = 1;
-        while (job.Decisions.Boxes.Any(b => b.Id == $"{Room}.x{n}"))
-            n++;
         var p = job.Preferences;
         var counter = job.Counters.Any(c =>
             c.Room == Room && c.Spot.Wall == Wall && Along >= c.Spot.From && Along <= c.Spot.From + c.Spot.Width
@@ -45,7 +42,7 @@ public sealed record AddBox(BoxKind Kind, string Room, int? Wall, Length Along, 
         };
         var box = new Box
         {
-            Id = $"{Room}.x{n}",
+            Id = BoxProposal.FreeId(job, Room),
             Kind = Kind,
             Room = Room,
             Wall = Wall,

@@ -1,4 +1,5 @@
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
@@ -25,6 +26,8 @@ public sealed record AddBoxHere(BoxKind Kind, string Storey, Point At) : JobComm
             return CommandResult.Refuse("There is no room on this storey yet.");
         if (Pointing.Room(job, Storey, At) is not { } shape)
             return CommandResult.Refuse("There is no room at that place.");
+        if (Kind == BoxKind.Disconnect)
+            return Disconnect(job, shape);
         if (Kind is not (BoxKind.Receptacle or BoxKind.Switch))
             return new AddBox(
                 Kind,
@@ -57,5 +60,32 @@ public sealed record AddBoxHere(BoxKind Kind, string Storey, Point At) : JobComm
         };
         var settled = BoxBody.Settle(house, wanted, job.Decisions.Boxes, MostAside, clear: true);
         return new AddBox(Kind, shape.Room.Id, wall, settled.Along, null).Apply(job);
+    }
+
+    // It cuts off the nearest equipment in sight that has none yet.
+    private CommandResult Disconnect(Job job, RoomShape shape)
+    {
+        var house = HouseShape.Of(job);
+        var (wall, along, _) = shape.Nearest(At);
+        var box = new Box
+        {
+            Id = BoxProposal.FreeId(job, shape.Room.Id),
+            Kind = BoxKind.Disconnect,
+            Room = shape.Room.Id,
+            Wall = wall,
+            Along = along.RoundTo(Length.Inches(1)),
+            Height = EquipmentRules.Height,
+            By = Origin.Person,
+        };
+        var served = job
+            .Appliances.Where(x => job.Decisions.Boxes.All(b => b.Serves != x.Id) && ApplianceFacts.Of(x).Hardwired)
+            .Where(x => EquipmentRules.InSight(house, box, x))
+            .MinBy(x => Places.Of(house[x.Room], x.Spot).InchesTo(At));
+        if (served is null)
+            return CommandResult.Refuse(
+                "No hardwired equipment without a disconnect is in sight of that place. Put it in the room of what it cuts off."
+            );
+        box = BoxBody.Settle(house, box with { Serves = served.Id }, job.Decisions.Boxes, MostAside, clear: true);
+        return CommandResult.Checked(job with { Decisions = job.Decisions with { Boxes = job.Decisions.Boxes.Add(box) } });
     }
 }

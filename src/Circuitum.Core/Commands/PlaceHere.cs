@@ -18,7 +18,7 @@ public sealed record PlaceHere(string What, string Storey, Point At) : JobComman
     public override CommandResult Apply(Job job)
     {
         if (Pointing.Wall(job, Storey, At) is not { } there)
-            return CommandResult.Refuse("There is no room at that place. Draw or type one first.");
+            return OnGround(job) ?? CommandResult.Refuse("There is no room at that place. Draw or type one first.");
         var (shape, wall, along) = there;
         var room = shape.Room.Id;
         var place = new Point(At.X.RoundTo(Length.Inches(1)), At.Y.RoundTo(Length.Inches(1)));
@@ -74,6 +74,20 @@ public sealed record PlaceHere(string What, string Storey, Point At) : JobComman
         if (sort is "" or "opening")
             (from, to) = Beyond.Of(job, shape, wall, from, width);
         return new PutOnWall(What, room, wall, from, width, to, hinge).Apply(job);
+    }
+
+    // What stands in the open needs no outdoor place to be drawn first.
+    private CommandResult? OnGround(Job job)
+    {
+        var (sort, what) = Pointing.Sort(What);
+        if (
+            sort is not ("" or "appliance")
+            || !CodeLibrary.Appliances.TryGetValue(what, out var type)
+            || type.Overhead
+            || GroundMaker.Make(job, Storey, At, ThingSizes.Of(type)) is not { } ground
+        )
+            return null;
+        return new PutOnWall(What, ground.Room, ground.Wall, ground.From, ThingSizes.Of(type).Wide).Apply(ground.Job);
     }
 
     // What hangs from the ceiling hangs where the hand is, whichever wall is near.

@@ -1,4 +1,5 @@
 using System.Collections.Frozen;
+using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
@@ -12,6 +13,9 @@ public static class PanelPlace
     // What an inside wall costs, in the feet that the service then goes through the house.
     private const double InsideCostFeet = 25;
     private const double RankFeet = 40;
+
+    // Service conductors without protection of their own go as short a way through the house as can be (230.70(A)(1)).
+    private const double MeterFactor = 4;
 
     private static readonly FrozenDictionary<RoomKind, int> Ranks = new Dictionary<RoomKind, int>
     {
@@ -59,6 +63,9 @@ public static class PanelPlace
         return new(Length.Inches(fed.Average(r => r.Centre.X.InInches)), Length.Inches(fed.Average(r => r.Centre.Y.InInches)));
     }
 
+    private static Point? Meter(HouseShape house) =>
+        house.Job.Fixtures.FirstOrDefault(f => f.Kind == FixtureKind.Meter) is { } meter ? Places.Of(house[meter.Room], meter.Spot) : null;
+
     private static int Weight(RoomKind kind) => kind is RoomKind.Kitchen or RoomKind.Laundry or RoomKind.Utility ? 3 : 1;
 
     // In front of it one works, and it does not hang in a window.
@@ -80,6 +87,7 @@ public static class PanelPlace
         return (Ranks[room.Room.Kind] * RankFeet)
             + (inside ? InsideCostFeet : 0)
             + (2 * storey)
-            + (room.On(at.Wall, at.Along).InchesTo(middle) / 12);
+            + (room.On(at.Wall, at.Along).InchesTo(middle) / 12)
+            + (Meter(house) is { } meter ? MeterFactor * room.On(at.Wall, at.Along).InchesTo(meter) / 12 : 0);
     }
 }

@@ -20,6 +20,7 @@ public static class ThingSizes
         [FixtureKind.Beam] = (96, 6),
         [FixtureKind.Post] = (6, 6),
         [FixtureKind.Duct] = (24, 12),
+        [FixtureKind.Meter] = (12, 6),
     };
 
     private static readonly Dictionary<OpeningKind, double> Openings = new()

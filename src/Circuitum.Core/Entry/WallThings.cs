@@ -7,6 +7,9 @@ namespace Circuitum.Core.Entry;
 /// <summary>What stands along a wall or hangs on it, put there by its word.</summary>
 internal static class WallThings
 {
+    // Its middle is about at the height of the eyes, as utilities ask for.
+    private static readonly Length MeterBottom = Length.Inches(54);
+
     internal const string Panel = "panel";
     internal const string SubPanel = "sub-panel";
     internal const string Counter = "counter";
@@ -43,6 +46,7 @@ internal static class WallThings
                 Kind = kind,
                 Room = room,
                 Spot = spot,
+                Bottom = kind == FixtureKind.Meter ? MeterBottom : null,
             };
             return (job with { Fixtures = job.Fixtures.Add(fixture) }, "");
         }

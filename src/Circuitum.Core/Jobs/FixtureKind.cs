@@ -32,4 +32,7 @@ public enum FixtureKind
 
     /// <summary>A duct or a plumbing wall that nothing is bored through.</summary>
     Duct,
+
+    /// <summary>The meter of the utility, on the outside of its wall: the service comes in there.</summary>
+    Meter,
 }

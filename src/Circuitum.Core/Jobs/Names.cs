@@ -1,8 +1,18 @@
 namespace Circuitum.Core.Jobs;
 
-/// <summary>Ids out of names.</summary>
+/// <summary>Ids out of names, and names that none has yet.</summary>
 public static class Names
 {
+    /// <summary>A name, with the next number where others have it.</summary>
+    public static string Next(string name, IEnumerable<string> taken)
+    {
+        var names = taken.ToHashSet(StringComparer.OrdinalIgnoreCase);
+        var next = name;
+        for (var n = 2; names.Contains(next); n++)
+            next = $"{name} {n}";
+        return next;
+    }
+
     /// <summary>An id made of a name that none of the others has.</summary>
     public static string Free(string name, IEnumerable<string> taken)
     {

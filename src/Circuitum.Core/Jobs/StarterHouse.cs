@@ -17,8 +17,8 @@ public sealed record StarterHouse
     public Dictionary<string, JsonElement>? Extra { get; init; }
 
     /// <summary>
-    /// A house as it is kept of a job: rooms, openings, walls, things and wishes. Circuits, boxes, panels, traced pictures and what was read
-    /// off nameplates stay with the job.
+    /// A house as it is kept of a job: rooms, openings, walls, things and wishes. Circuits, boxes, panels, traced pictures and what was
+    /// read off nameplates stay with the job.
     /// </summary>
     /// <param name="job">The job.</param>
     /// <param name="name">What it is called.</param>

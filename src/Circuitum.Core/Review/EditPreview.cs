@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Edits;
+using Circuitum.Core.Jobs;
 using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Review;
@@ -26,11 +27,20 @@ public sealed record EditPreview(string Problem, bool Afresh, PlanTotals Now, Pl
         var result = edit.Apply(a.Job);
         if (result.Job is not { } made)
             return new(result.Problem, false, now, now, []);
-        var planned = a.Circuits.Length > 0;
-        var afresh = planned && made.Preferences != a.Job.Preferences;
-        if (planned)
-            made = afresh ? Planner.PlanAfresh(made) : Planner.PlanCircuits(BoxProposal.Propose(made));
-        var then = Analyzer.Analyze(made);
+        var afresh = a.Circuits.Length > 0 && made.Preferences != a.Job.Preferences;
+        var then = Analyzer.Analyze(afresh ? Planner.PlanAfresh(made) : Completed(a, made));
         return new("", afresh, now, PlanTotals.Of(then), Consequences.Of(a, then));
     }
+
+    /// <summary>What things that are there brought: the house without them first, then as it is, what is undecided planned in both.</summary>
+    /// <param name="a">The house as it is.</param>
+    /// <param name="taking">Take them away.</param>
+    public static EditPreview Without(JobAnalysis a, params ImmutableArray<JobCommand> taking)
+    {
+        var bare = taking.Aggregate(a.Job, (job, take) => take.Apply(job).Job ?? job);
+        var (without, with) = (Analyzer.Analyze(Completed(a, bare)), Analyzer.Analyze(Completed(a, a.Job)));
+        return new("", false, PlanTotals.Of(without), PlanTotals.Of(with), Consequences.Of(without, with));
+    }
+
+    private static Job Completed(JobAnalysis a, Job made) => a.Circuits.Length > 0 ? Planner.PlanCircuits(BoxProposal.Propose(made)) : made;
 }

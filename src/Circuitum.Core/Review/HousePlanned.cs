@@ -17,6 +17,15 @@ public static class HousePlanned
         var list = ImmutableArray.CreateBuilder<Consequence>();
         if (before.Job.Panels.Length == 0 && after.Job.Panels is [var panel, ..])
             list.Add(new(Subject.Panel(panel.Id), $"{Hung(after, panel)} Drag it where it shall hang instead.", true));
+        if (after.Job.Fixtures.All(f => f.Kind != FixtureKind.Meter))
+            list.Add(
+                new(
+                    null,
+                    "Where is the meter? Put it on its outside wall in Rooms, under Electrical: the service comes in there, and the panel "
+                        + "or a disconnect belongs as near to it as can be.",
+                    true
+                )
+            );
         var boxes = after.Job.Decisions.Boxes.Length - before.Job.Decisions.Boxes.Length;
         list.Add(new(null, $"{boxes} boxes are proposed. Accept, move or refuse them one by one.", false));
         list.Add(

@@ -75,6 +75,9 @@ public sealed record PaperRow(ImmutableArray<PaperCell> Cells)
     /// <summary>It sums up those above it.</summary>
     public bool Sum { get; init; }
 
+    /// <summary>How many lines tall it is at least, for what is written in by hand.</summary>
+    public int Lines { get; init; } = 1;
+
     /// <summary>A row of plain texts.</summary>
     public static PaperRow Of(params IEnumerable<string> texts) => new([.. texts.Select(t => new PaperCell(t))]);
 }

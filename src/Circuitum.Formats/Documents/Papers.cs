@@ -25,6 +25,7 @@ public static class Papers
         ("boxes", "Box schedule", (s, r) => BoxPapers.Schedule(s, r.Analysis)),
         ("rough-test", "Before the walls close", (s, r) => RunPapers.RoughTests(s, r.Analysis)),
         ("findings", "Findings", (s, r) => BoxPapers.Findings(s, r.Analysis)),
+        ("owner", "Walk with the owner", (s, r) => OwnerPapers.Walk(s, r.Analysis)),
         ("packet", "Packet", Packet),
     ];
 

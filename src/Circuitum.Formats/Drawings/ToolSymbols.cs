@@ -85,6 +85,7 @@ public static class ToolSymbols
             ],
             "toilet" => [Line([.. Step.Rectangle(new(8, 4, 20, 9))]), Line([.. Step.Circle(14, 16, 6)])],
             "fireplace" => [Line([.. Step.Ring([(4, 20), (4, 9), (24, 9), (24, 20), (19, 20), (17, 14), (11, 14), (9, 20)])])],
+            "meter" => [Line([.. Step.Circle(14, 14, 9)]), .. Lettered("M", Role.Ink)[1..]],
             "post" => [new PathShape(Role.Solid, [.. Step.Rectangle(new(10, 10, 18, 18))])],
             "beam" => [Line([Step.From(2, 11), Step.To(26, 11), Step.From(2, 17), Step.To(26, 17)]) with { Dashes = "5 2" }],
             "duct" => [Line([.. Step.Rectangle(new(6, 8, 22, 20))]) with { Dashes = "5 2" }, Line([Step.From(6, 8), Step.To(22, 20)], 0.8)],

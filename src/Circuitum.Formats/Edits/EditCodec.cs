@@ -21,6 +21,7 @@ public static class EditCodec
         Entry.Of<AddRoom>("add-room"),
         Entry.Of<AddStorey>("add-storey"),
         Entry.Of<AddSwitch>("add-switch"),
+        Entry.Of<AddWish>("add-wish"),
         Entry.Of<ArrangeOpening>("arrange-opening"),
         Entry.Of<AssignBox>("assign-box"),
         Entry.Of<AssignBoxes>("assign-boxes"),

@@ -132,7 +132,7 @@ public sealed partial class PdfSheet
     }
 
     private static float Tall(PaperRow row, SKFont font, float[] widths, float size) =>
-        (row.Cells.Select((c, i) => Wrap(c.Text, font, widths[i] - (2 * Gap)).Count).Max() * size * LineTall) + Gap;
+        (Math.Max(row.Lines, row.Cells.Select((c, i) => Wrap(c.Text, font, widths[i] - (2 * Gap)).Count).Max()) * size * LineTall) + Gap;
 
     private void Row(PaperTable table, PaperRow row, SKFont font, float[] widths, float size, string kind)
     {

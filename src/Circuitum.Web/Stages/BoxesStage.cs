@@ -29,6 +29,7 @@ public sealed class BoxesStage : Stage
             new("box:Switch", "Switch"),
             new("box:Light", "Light"),
             new("box:SmokeAlarm", "Alarm"),
+            new("box:Disconnect", "Disconnect"),
         ];
 
     /// <inheritdoc/>

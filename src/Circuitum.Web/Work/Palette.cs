@@ -65,6 +65,7 @@ public static class Palette
             FixtureKind.Sink or FixtureKind.Cabinet => ThingGroup.Kitchen,
             FixtureKind.Basin or FixtureKind.Tub or FixtureKind.Shower or FixtureKind.Toilet => ThingGroup.BathAndLaundry,
             FixtureKind.Fireplace or FixtureKind.Duct => ThingGroup.HeatingAndCooling,
+            FixtureKind.Meter => ThingGroup.Electrical,
             _ => ThingGroup.WallsAndOpenings,
         };
 }

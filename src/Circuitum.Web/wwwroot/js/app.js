@@ -11,6 +11,7 @@ import { typeRooms } from './entry.js';
 import './jobs.js';
 import './planning.js';
 import './preferences.js';
+import './tour.js';
 import { runsHand } from './runs.js';
 import { forgetFrame, keptView, overviewHand, settleView, showPaper, tellCanvas, tellZoom, zoom } from './view.js';
 
@@ -26,6 +27,15 @@ async function why(key) {
   dialog.scrollTop = 0;
 }
 
+// What a word means, where it stands.
+function means(word, text) {
+  const dialog = document.getElementById('why');
+  const [head, says] = [document.createElement('h2'), document.createElement('p')];
+  [head.textContent, says.textContent] = [word, text];
+  dialog.querySelector('.body').replaceChildren(head, says);
+  dialog.showModal();
+}
+
 // Day or night: by choice, else by the hour that the system keeps.
 function turnNight() {
   const root = document.documentElement;
@@ -38,6 +48,7 @@ document.addEventListener('click', e => {
   const b = e.target.closest('button, [data-why]');
   if (!b) return;
   if (b.dataset.why) why(b.dataset.why);
+  else if (b.dataset.term) means(b.textContent, b.dataset.term);
   else if ('keys' in b.dataset) document.getElementById('keys').showModal();
   else if ('print' in b.dataset) window.print();
   else if ('night' in b.dataset) turnNight();
