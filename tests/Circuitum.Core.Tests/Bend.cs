@@ -1,3 +1,4 @@
+using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -93,6 +94,19 @@ internal static class Bend
                 job.Decisions.Boxes.Any(b => b.Room == room && b.Kind == BoxKind.Receptacle && c.Holds(b.Id))
             ).Number
         );
+    }
+
+    internal static Job Twin(this Job job, string appliance) =>
+        job with
+        {
+            Appliances = job.Appliances.Add(job.Appliances.First(x => x.Type == appliance) with { Id = "twin" }),
+        };
+
+    // In a bedroom that is not the panel's room.
+    internal static Job Meter(this Job job)
+    {
+        var room = job.Rooms.First(r => r.Id != job.Panels[0].Room && r.Kind == RoomKind.Bedroom).Id;
+        return new PutOnWall("fixture:meter", room, 1, Length.Zero, Length.Inches(12)).Apply(job).Job!;
     }
 
     internal static Job Plate(this Job job, string appliance, double va) =>

@@ -221,31 +221,8 @@ public partial class CheckTests
             { "panel.spare", j => j with { Preferences = j.Preferences with { SparePercent = 80 } } },
             { "panel.legs", j => j.AllOnOneLeg() },
             { "plan.overlap", j => j with { Rooms = j.Rooms.Add(Sample.Rect("twin", RoomKind.Den, 2, 2, 5, 5)) } },
-            {
-                "plan.pieces",
-                j => j with { Appliances = j.Appliances.Add(j.Appliances.First(x => x.Type == "refrigerator") with { Id = "twin" }) }
-            },
-            {
-                "service.meter",
-                j =>
-                    j with
-                    {
-                        Fixtures = j.Fixtures.Add(
-                            new Fixture
-                            {
-                                Id = "meter",
-                                Kind = FixtureKind.Meter,
-                                Room = j.Rooms.First(r => r.Id != j.Panels[0].Room && r.Kind == RoomKind.Bedroom).Id,
-                                Spot = new()
-                                {
-                                    Wall = 1,
-                                    Width = Length.Inches(12),
-                                    Depth = Length.Inches(6),
-                                },
-                            }
-                        ),
-                    }
-            },
+            { "plan.pieces", j => j.Twin("refrigerator") },
+            { "service.meter", j => j.Meter() },
             { "plan.gap", j => j with { Rooms = j.Rooms.Add(Sample.Rect("near", RoomKind.Den, 29.85, 9.375, 10, 12)) } },
             { "plan.door", j => j with { Openings = j.Openings.RemoveAll(o => o.To == "bedroom") } },
             {

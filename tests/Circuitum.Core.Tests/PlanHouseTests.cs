@@ -39,7 +39,7 @@ public class PlanHouseTests
 
         // What was decided is told, and what only a person can say is asked: the panel's wall and two nameplates.
         var told = HousePlanned.Of(before, planned);
-        told.Count(t => t.Again).ShouldBe(3);
+        told.Count(t => t.Again).ShouldBe(4);
         told[0].What.ShouldStartWith("The panel hangs on the ");
         told.Select(t => t.What).ShouldContain(t => t.StartsWith($"{planned.Job.Decisions.Boxes.Length} boxes"));
     }

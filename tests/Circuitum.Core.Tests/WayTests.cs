@@ -65,7 +65,7 @@ public class WayTests
             told.Problem.ShouldBe("");
             told.Brings.ShouldNotBeEmpty(edit.Title);
             var made = edit.Apply(a.Job).Job!;
-            var then = Analyzer.Analyze(new PlanHouse().Apply(made).Job!);
+            var then = Analyzer.Analyze(Planner.PlanAll(made));
             (told.Then.Breakers, told.Then.Musts).ShouldBe((then.Circuits.Length, PlanTotals.Of(then).Musts), edit.Title);
         }
     }
@@ -78,7 +78,7 @@ public class WayTests
         var wish = new AddWish(bedroom.Id, WishKind.Heavy, 0, " steamer ");
         var before = EditPreview.Of(bare, wish);
         before.Brings.ShouldNotBeEmpty();
-        var with = Analyzer.Analyze(new PlanHouse().Apply(wish.Apply(bare.Job).Job!).Job!);
+        var with = Analyzer.Analyze(wish.Apply(bare.Job).Job!);
         var made = with.Job.Wishes[^1];
         (made.Note, made.Room).ShouldBe(("steamer", bedroom.Id));
         new RoomShape(bedroom).Contains(made.At).ShouldBeTrue();

@@ -149,6 +149,21 @@ public sealed class PlanWebTests : WebHouse
     }
 
     [Fact]
+    public async Task Rooms_are_read_out_of_a_picture_shown_and_the_ticked_ones_taken()
+    {
+        var png = await Web.GetByteArrayAsync("/jobs/gull-cottage/files/plan.png?storey=ground");
+        await Send("/jobs/gull-cottage/pictures", "plan.png", png, ("storey", "ground"));
+        const string Page = "/jobs/gull-cottage/rooms?storey=ground";
+        var before = await Web.GetStringAsync("/jobs/gull-cottage/files/job.json");
+        var read = Parse(await Web.GetStringAsync($"{Page}&handler=ReadPicture"));
+        read.QuerySelectorAll("[name=room]").Length.ShouldBeGreaterThan(4);
+        read.QuerySelectorAll("svg .floor").Length.ShouldBeGreaterThan(4);
+        (await Web.GetStringAsync("/jobs/gull-cottage/files/job.json")).ShouldBe(before);
+        (await (await Post(Page, ("do", "take-picture"))).Content.ReadAsStringAsync()).ShouldContain("Tick the rooms");
+        (await Web.GetAsync("/jobs/tamarack-row/rooms?storey=first&handler=ReadPicture")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
     public async Task The_plan_goes_on_paper_with_its_dimensions()
     {
         var page = await Page("/jobs/tamarack-row/plan-print?storey=second");

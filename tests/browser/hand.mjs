@@ -30,7 +30,8 @@ export async function clickAt(page, x, y) {
 export async function edited(page, act) {
   const stamp = Number(await page.locator('#work').getAttribute('data-stamp'));
   await act();
-  await expect.poll(async () => Number(await page.locator('#work').getAttribute('data-stamp'))).toBeGreaterThan(stamp);
+  const now = async () => Number(await page.locator('#work').getAttribute('data-stamp'));
+  await expect.poll(now, { timeout: 30_000 }).toBeGreaterThan(stamp);
 }
 
 // The page is one that everyone can read. Where rows of a table or items of a list are alike, the first eight stand for all; and

@@ -8,8 +8,8 @@ using Circuitum.Core.Planning;
 namespace Circuitum.Core.Commands;
 
 /// <summary>
-/// Writes down a wish of the owner, at the middle of a wall or of the room. Where the room has its boxes they follow it, and where the house
-/// is planned they get their circuits.
+/// Writes down a wish of the owner, at the middle of a wall or of the room. Where the room has its boxes they follow it, and where the
+/// house is planned they get their circuits.
 /// </summary>
 /// <param name="Room">The room.</param>
 /// <param name="Kind">What will be there.</param>

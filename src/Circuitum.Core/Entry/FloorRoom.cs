@@ -184,6 +184,6 @@ internal sealed class FloorRoom
         [
             .. job.Fixtures.Where(f => f.Room == room && f.Bottom is null).Select(f => f.Spot),
             .. job.Counters.Where(c => c.Room == room).Select(c => c.Spot),
-            .. job.Appliances.Where(a => a.Room == room && CodeLibrary.Appliances[a.Type].TakesFloor).Select(a => a.Spot),
+            .. job.Appliances.Where(a => a.Room == room && !CodeLibrary.Appliances[a.Type].Overhead).Select(a => a.Spot),
         ];
 }

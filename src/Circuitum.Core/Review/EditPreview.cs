@@ -32,7 +32,7 @@ public sealed record EditPreview(string Problem, bool Afresh, PlanTotals Now, Pl
         return new("", afresh, now, PlanTotals.Of(then), Consequences.Of(a, then));
     }
 
-    /// <summary>What things that are there brought: the house without them first, then as it is, what is undecided planned in both.</summary>
+    /// <summary>What things that are there brought: the house without them, then with them, what is undecided planned in both.</summary>
     /// <param name="a">The house as it is.</param>
     /// <param name="taking">Take them away.</param>
     public static EditPreview Without(JobAnalysis a, params ImmutableArray<JobCommand> taking)

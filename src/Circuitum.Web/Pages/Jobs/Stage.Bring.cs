@@ -32,6 +32,7 @@ public sealed partial class StageModel
         {
             "company-preferences" => (new SetPreferences((await desk.CompanyAsync(cancel)).Company.Preferences), ""),
             "bring-room" => await Brought(form, cancel),
+            "take-picture" => await FromPicture(cancel),
             _ => form.Read(Job.Units),
         };
 

@@ -1,0 +1,65 @@
+using System.Globalization;
+using Circuitum.Core.Commands;
+using Circuitum.Core.Edits;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Review;
+using Circuitum.Formats;
+using Circuitum.Formats.Drawings;
+using Circuitum.Formats.Pictures;
+using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Circuitum.Web.Pages.Jobs;
+
+// Rooms read out of the picture under a storey.
+public sealed partial class StageModel
+{
+    /// <summary>Shows what can be read out of the picture. Nothing is changed.</summary>
+    public async Task<IActionResult> OnGetReadPictureAsync(CancellationToken cancel)
+    {
+        if (!await Load(cancel) || Under is not { } under || await Read(under, cancel) is not { } plan)
+            return NotFound();
+        var drawing = "";
+        if (plan.Problem.Length == 0)
+        {
+            var (taken, _) = PictureTaking.Into(Emptied(Job), under, plan, Enumerable.Range(0, plan.Rooms.Length).ToHashSet());
+            var view = new PlanView(Storey, PlanStage.Rooms) { Canvas = Shown.Canvas(Request.Cookies["canvas"]) };
+            drawing = SvgWriter.Text(PlanComposer.Compose(Analyzer.Analyze(taken ?? Job), view));
+        }
+
+        return Partial("Rooms/_ReadPicture", (this, plan, drawing));
+    }
+
+    // Only what is read is shown.
+    private static Job Emptied(Job job) =>
+        new()
+        {
+            Frame = job.Frame,
+            Storeys = job.Storeys,
+            CodeEdition = job.CodeEdition,
+            Name = job.Name,
+        };
+
+    private async Task<PicturePlan?> Read(Underlay under, CancellationToken cancel)
+    {
+        if (await desk.PictureAsync(Id, under.Picture, cancel) is not { } picture)
+            return null;
+        var ceiling = Job.StoreyById(under.Storey)!.Ceiling ?? Length.Feet(8);
+        return await Task.Run(() => PicturePlan.Read(picture.Bytes, under.Width, under.Height, under.Storey, ceiling, Job.Frame), cancel);
+    }
+
+    private async Task<(JobCommand? Edit, string Problem)> FromPicture(CancellationToken cancel)
+    {
+        if (Under is not { } under || await Read(under, cancel) is not { Problem: "" } plan)
+            return (null, "There is no picture under this storey any more that rooms could be read out of.");
+        var chosen = Request
+            .Form["room"]
+            .Select(r => int.TryParse(r, NumberStyles.None, CultureInfo.InvariantCulture, out var n) ? n : -1)
+            .ToHashSet();
+        if (!chosen.Overlaps(Enumerable.Range(0, plan.Rooms.Length)))
+            return (null, "Tick the rooms that are to be taken.");
+        var (taken, problem) = PictureTaking.Into(Job, under, plan, chosen);
+        return (taken is null ? null : new TakeDrawing(taken), problem);
+    }
+}
