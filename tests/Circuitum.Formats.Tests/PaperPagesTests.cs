@@ -13,7 +13,7 @@ public class PaperPagesTests
 {
     public static TheoryData<string> Houses => ["tamarack-row", "gull-cottage", "3", "11", "42"];
 
-    private static JobAnalysis House(string name) =>
+    internal static JobAnalysis House(string name) =>
         Analyzer.Analyze(
             Planner.PlanAll(int.TryParse(name, out var seed) ? GeneratedHouse.MakeWithShed(seed) : JobFileTests.Demo($"{name}.json"))
         );

@@ -1,7 +1,4 @@
-using Circuitum.Core.Analysis;
-using Circuitum.Core.Planning;
 using Circuitum.Formats.Documents;
-using Circuitum.Generated;
 using UglyToad.PdfPig;
 using UglyToad.PdfPig.Content;
 using UglyToad.PdfPig.Tokens;
@@ -12,11 +9,6 @@ namespace Circuitum.Formats.Tests;
 public class PdfTagsTests
 {
     public static TheoryData<string> Houses => ["gull-cottage", "5"];
-
-    private static JobAnalysis House(string name) =>
-        Analyzer.Analyze(
-            Planner.PlanAll(int.TryParse(name, out var seed) ? GeneratedHouse.MakeWithShed(seed) : JobFileTests.Demo($"{name}.json"))
-        );
 
     private sealed record Tag(string Kind, int Depth, string Text, string Name);
 
@@ -70,7 +62,7 @@ public class PdfTagsTests
     [MemberData(nameof(Houses))]
     public void The_packet_reads_out_its_headings_tables_and_drawings_in_order(string name)
     {
-        var a = House(name);
+        var a = PaperPagesTests.House(name);
         var paper = Papers.Of(a, "packet", 3);
         using var pdf = PdfDocument.Open(Papers.Make(a, "packet", 3, PaperSize.Letter));
         var tags = Read(pdf);
@@ -92,7 +84,7 @@ public class PdfTagsTests
     [MemberData(nameof(Houses))]
     public void Every_paper_is_tagged_and_only_its_foot_is_left_out(string name)
     {
-        var a = House(name);
+        var a = PaperPagesTests.House(name);
         foreach (var paper in Papers.Names)
         {
             using var pdf = PdfDocument.Open(Papers.Make(a, paper, 3, PaperSize.A4));

@@ -37,8 +37,7 @@ internal static class GroundMaker
             return Put(job, storey, at.X - (wide / 2), at.Y - (deep / 2), wide, deep, 0);
 
         // Away from the room, from the outside face of its wall.
-        var inside = near.On(wall, Length.Zero, 1);
-        var (nx, ny) = (Math.Sign((own.A.X - inside.X).InInches), Math.Sign((own.A.Y - inside.Y).InInches));
+        var (nx, ny) = (-Math.Sign(near.InX(own)), -Math.Sign(near.InY(own)));
         var face = own.At(along);
         var gap = job.Frame.OutsideWall;
         return (nx, ny) switch

@@ -70,13 +70,8 @@ internal static class NookMaker
     }
 
     // How far a point is from a wall, towards the inside of its room.
-    private static Length Into(RoomShape shape, Wall wall, Point at)
-    {
-        const double Step = 12;
-        var inside = shape.On(wall.Index, Length.Zero, Step);
-        var (nx, ny) = ((inside.X - wall.A.X).InInches / Step, (inside.Y - wall.A.Y).InInches / Step);
-        return Length.Inches(((at.X - wall.A.X).InInches * nx) + ((at.Y - wall.A.Y).InInches * ny));
-    }
+    private static Length Into(RoomShape shape, Wall wall, Point at) =>
+        Length.Inches(((at.X - wall.A.X).InInches * shape.InX(wall)) + ((at.Y - wall.A.Y).InInches * shape.InY(wall)));
 
     /// <summary>Takes a smaller room out of a room, a closet with its door; a sentence when it cannot be.</summary>
     internal static (Job? Job, string Problem) Make(Job job, Room room, int wall, Length from, Length along, Length deep, string name)

@@ -20,6 +20,6 @@ public sealed partial class StageModel
     {
         if (!await Load(cancel) || Job.Wishes.All(w => w.Id != wish))
             return NotFound();
-        return Partial("Findings/_WhatIf", (this, EditPreview.Without(A, new RemoveThing(Subject.Wish(wish!)))));
+        return Partial("Findings/_WhatIf", ("without", "with", EditPreview.Without(A, new RemoveThing(Subject.Wish(wish!)))));
     }
 }

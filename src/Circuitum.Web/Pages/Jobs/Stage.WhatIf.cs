@@ -20,6 +20,6 @@ public sealed partial class StageModel
             command = job with { Preferences = typed.RemoveRange(typed.Keys.Where(k => k != only)) };
         var totals = PlanTotals.Of(A);
         var preview = command is null ? new(problem, false, totals, totals, []) : EditPreview.Of(A, command);
-        return Partial("Findings/_WhatIf", (this, preview));
+        return Partial("Findings/_WhatIf", ("now", "then", preview));
     }
 }

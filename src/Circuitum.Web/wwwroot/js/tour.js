@@ -5,7 +5,7 @@ const steps = [
   ['rooms', '.stages', 'The work goes from left to right. Under each name stands how far it is.'],
   ['boxes', '.canvas', 'Boxes are proposed where the code and good practice want them. Move one, refuse one: yours stay.'],
   ['circuits', '[data-list]', 'Each line is a breaker and what hangs on it. Pick one: the rest of the plan goes faint.'],
-  ['panel', '.stages + *, .bench', 'Spaces and legs. A breaker is dragged to another space.'],
+  ['panel', '.bench > section', 'Spaces and legs. A breaker is dragged to another space.'],
   ['panel', '.strip .totals', 'Every number tells how it came about: press it. Musts are against a rule, shoulds are worth a look.'],
   ['panel', '.strip .next', 'And here stands what is next. Undo takes back anything. That is all; try it, this house is made up.'],
 ];
