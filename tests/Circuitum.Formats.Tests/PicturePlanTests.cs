@@ -75,8 +75,25 @@ public class PicturePlanTests(ITestOutputHelper output)
         var there = new RoomShape(plan.Rooms.Single(r => r.Id == read.Room)).Walls[read.Wall].At(read.From + (read.Width / 2));
         var at = room.Walls[truth.Wall].At(truth.From + (truth.Opening.Width / 2));
         var (dx, dy) = (at.X.InInches - extent.X0 - there.X.InInches, at.Y.InInches - extent.Y0 - there.Y.InInches);
-        return Math.Sqrt((dx * dx) + (dy * dy)) < 12 && (read.Width - truth.Opening.Width).Abs() <= Length.Inches(4);
+        if (Math.Sqrt((dx * dx) + (dy * dy)) >= 12 || (read.Width - truth.Opening.Width).Abs() > Length.Inches(4))
+            return false;
+
+        // It swings to the same side, about the same jamb.
+        var shape = new RoomShape(plan.Rooms.Single(r => r.Id == read.Room));
+        var (hinge, leaf) = Leaf(shape, read.Wall, read.From, read.Width, read.Hinge, read.SwingsIn);
+        var (jamb, tip) = Leaf(room, truth.Wall, truth.From, truth.Opening.Width, truth.Hinge, truth.SwingsIn);
+        return IsNear(hinge, jamb, extent) && IsNear(leaf, tip, extent);
     }
+
+    private static (Point Hinge, Point Tip) Leaf(RoomShape room, int wall, Length from, Length width, End hinge, bool swingsIn)
+    {
+        var at = hinge == End.Start ? from : from + width;
+        return (room.On(wall, at), room.On(wall, at, swingsIn ? width.InInches : -width.InInches));
+    }
+
+    // Which face of the wall a jamb is measured on differs by who says it.
+    private static bool IsNear(Point read, Point truth, Area extent) =>
+        Math.Abs(truth.X.InInches - extent.X0 - read.X.InInches) < 14 && Math.Abs(truth.Y.InInches - extent.Y0 - read.Y.InInches) < 14;
 
     // As a phone or a scanner would give it: turned on its white sheet, with noise, compressed.
     private static byte[] Taken(byte[] png, double lean, int noise, int quality)

@@ -126,6 +126,7 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
             var wall = own.Shape.Walls[own.Near.Wall];
             var width = Length.Min(Inches(gap.Length / perInch), wall.Length);
             var from = Length.Max(Length.Zero, Length.Min(own.Near.Along - (width / 2), wall.Length - width));
+            var inHigh = gap.Across ? own.Shape.Centre.Y > middle.Y : own.Shape.Centre.X > middle.X;
             var forward = gap.Across ? wall.Dx > 0 : wall.Dy > 0;
             var other = beside.Find(n => n.Shape != own.Shape).Shape;
             openings.Add(
@@ -139,7 +140,7 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
                     Width = width,
                     To = other?.Room.Id ?? Opening.Outside,
                     Hinge = atEnd == forward ? End.Finish : End.Start,
-                    SwingsIn = kind != OpeningKind.Hinged || beside.Count == 2 || toHigh == (own.Shape == high.Shape),
+                    SwingsIn = kind != OpeningKind.Hinged || toHigh == inHigh,
                 }
             );
         }

@@ -7,7 +7,6 @@ using Circuitum.Core.Review;
 using Circuitum.Formats;
 using Circuitum.Formats.Drawings;
 using Circuitum.Formats.Pictures;
-using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 
 namespace Circuitum.Web.Pages.Jobs;
@@ -24,12 +23,15 @@ public sealed partial class StageModel
         if (plan.Problem.Length == 0)
         {
             var (taken, _) = PictureTaking.Into(Emptied(Job), under, plan, Enumerable.Range(0, plan.Rooms.Length).ToHashSet());
-            var view = new PlanView(Storey, PlanStage.Rooms) { Canvas = Shown.Canvas(Request.Cookies["canvas"]) };
+            var view = new PlanView(Storey, PlanStage.Rooms) { Canvas = BesideList };
             drawing = SvgWriter.Text(PlanComposer.Compose(Analyzer.Analyze(taken ?? Job), view));
         }
 
         return Partial("Rooms/_ReadPicture", (this, plan, drawing));
     }
+
+    // As wide as the list in which it stands, so that its letters keep their size.
+    private static readonly (double Wide, double Tall) BesideList = (360, 300);
 
     // Only what is read is shown.
     private static Job Emptied(Job job) =>
