@@ -170,7 +170,7 @@ visit.describe('in the cottage', () => {
     await page.locator('body').press('Escape');
     await page.mouse.click(floor.x + floor.width / 2, floor.y + floor.height / 2);
     await expect(page.locator('.ticket h2')).toHaveText(/Living/);
-    await expect(page.locator('.mark')).toHaveCount(1);
+    await expect(page.locator('.plan .mark')).toHaveCount(1);
   });
 
   visit('two windows on one job: the later edit is told, nothing is lost', async ({ page, house, context }) => {

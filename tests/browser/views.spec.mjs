@@ -1,4 +1,5 @@
 // Ways to look at a house: the small map, night, the palette by typing, walls on a phone.
+import { edited, take } from './hand.mjs';
 import { visit as test, expect } from './house.mjs';
 
 const shown = page => page.locator('.plan').evaluate(svg => (({ x, y, width, height }) => ({ x, y, width, height }))(svg.viewBox.baseVal));
@@ -31,6 +32,30 @@ test('zoomed far in, a small map tells where one is and leads elsewhere', async 
   await expect(page.locator('#work')).toHaveAttribute('data-pick', '');
   await page.locator('[data-zoom="fit"]').click();
   await expect(map).toBeHidden();
+});
+
+test('an edit elsewhere leaves what is typed, and the form of an edit that was done is empty', async ({ page, house }) => {
+  await page.goto(`${house.job}/rooms`);
+  await expect(page.locator('html[data-ready]')).toBeAttached();
+  const form = page.locator('form').filter({ has: page.getByRole('button', { name: 'Add room' }) });
+  const name = form.locator('[name=name]');
+  const type = async (what, size) => {
+    await name.fill(what);
+    await form.getByLabel('Size').fill(size);
+  };
+  const floor = await page.locator('.floor[data-pick="room:living"]').boundingBox();
+  await take(page, 'wish:desk');
+  await edited(page, () => page.mouse.click(floor.x + floor.width / 2, floor.y + floor.height / 3));
+  await type('Sewing room', '9 x 10');
+  for (const step of ['undo', 'redo']) {
+    await edited(page, () => page.locator(`.steps [data-do="${step}"]`).click());
+    await expect(name).toHaveValue('Sewing room');
+  }
+  await form.locator('[name=side]').selectOption('East');
+  await form.locator('[name=beside]').selectOption('garage');
+  await edited(page, () => form.getByRole('button', { name: 'Add room' }).click());
+  await expect(page.getByRole('link', { name: /^Sewing room/ })).toBeVisible();
+  await expect(name).toHaveValue('');
 });
 
 test('night is one press, and stays over pages', async ({ page, house }) => {

@@ -3,7 +3,6 @@ using System.Text;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
-using Circuitum.Storage;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 
@@ -12,17 +11,21 @@ namespace Circuitum.Web.Pages.Jobs;
 // What comes from outside of the job: the firm's preferences, a room of another job.
 public sealed partial class StageModel
 {
-    /// <summary>Jobs from which a room can be brought; looked up where that is offered.</summary>
-    public IReadOnlyList<JobListing> OtherJobs { get; private set; } = [];
+    /// <summary>The jobs from which a room can be brought, as choices.</summary>
+    public async Task<IActionResult> OnGetOtherJobsAsync(CancellationToken cancel) =>
+        Choices("choose one", (await desk.ListAsync(cancel)).Where(j => j.Id != Id).Select(j => (j.Id, j.Name)));
 
     /// <summary>The rooms of another job, as choices.</summary>
-    public async Task<IActionResult> OnGetRoomsOfAsync(string? from, CancellationToken cancel)
+    public async Task<IActionResult> OnGetRoomsOfAsync(string? from, CancellationToken cancel) =>
+        string.IsNullOrEmpty(from) || await desk.OpenAsync(from, cancel) is not { Analysis.Job: var job }
+            ? Choices("choose the job first", [])
+            : Choices("", job.Rooms.Select(r => (r.Id, r.Name)));
+
+    private ContentResult Choices(string first, IEnumerable<(string Value, string Name)> all)
     {
-        if (string.IsNullOrEmpty(from) || await desk.OpenAsync(from, cancel) is not { Analysis.Job: var job })
-            return Content("<option value=\"\">choose the job first</option>", "text/html");
         var choices = new StringBuilder();
-        foreach (var room in job.Rooms)
-            choices.Append($"<option value=\"{WebUtility.HtmlEncode(room.Id)}\">{WebUtility.HtmlEncode(room.Name)}</option>");
+        foreach (var (value, name) in first.Length > 0 ? all.Prepend(("", first)) : all)
+            choices.Append($"<option value=\"{WebUtility.HtmlEncode(value)}\">{WebUtility.HtmlEncode(name)}</option>");
         return Content(choices.ToString(), "text/html", Encoding.UTF8);
     }
 

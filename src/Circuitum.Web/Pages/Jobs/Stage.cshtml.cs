@@ -131,6 +131,9 @@ public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes not
     /// <summary>The plan as SVG: the whole of it, or for an edit the parts that changed.</summary>
     public string Plan { get; private set; } = "";
 
+    /// <summary>Whether the answer carries only the changed parts of the plan, so its tools and dialogs stay as they are.</summary>
+    public bool IsPart { get; private set; }
+
     /// <summary>Shows the stage.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
     {
@@ -223,13 +226,13 @@ public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes not
             Zoom = Shown.Zoom(Request.Headers["X-Zoom"]),
         };
         var shown = Request.IsHtmx() ? Uri.UnescapeDataString(Request.Headers["X-Drawn"].ToString()) : "";
-        (Plan, var part) = drawn.Answer(
+        (Plan, IsPart) = drawn.Answer(
             Id,
             shown,
             $"{Open.Stored.Stamp}|{Stage}|{Storey}|{Pick}|{ShowKey}{(Dark.Length > 0 ? $"|{Dark}" : "")}",
             PlanSvg.Parts(A, view)
         );
-        if (part)
+        if (IsPart)
             Response.Headers["X-Plan"] = "part";
     }
 
@@ -242,8 +245,6 @@ public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes not
             Refusal = job.Stored.Notice;
         if (Stage == "job")
             Company = (await desk.CompanyAsync(cancel)).Company;
-        if (Stage == "rooms" && Pick.Length == 0)
-            OtherJobs = [.. (await desk.ListAsync(cancel)).Where(j => j.Id != Id)];
         if (Job.StoreyById(Storey) is null)
             Storey = StoreyOf(Pick) ?? Job.Storeys.FirstOrDefault()?.Id ?? "";
         return true;

@@ -28,6 +28,27 @@ function patchPlan(from) {
   for (const part of [...from.children]) document.getElementById(part.id).replaceWith(part);
 }
 
+// Every form carries the proof of where it came from and the change that it was drawn from: what else is the same is seen behind them.
+function renew(here, next) {
+  for (const name of ['__RequestVerificationToken', 'stamp']) {
+    const value = next.querySelector(`#edit [name=${name}]`).value;
+    for (const field of here.querySelectorAll(`[name=${name}]`)) field.setAttribute('value', value);
+  }
+}
+
+// What is the same stays as it is, so the field in which the hand types keeps its cursor; asking whether it is the same costs
+// a small part of bringing it up to date.
+function update(old, next) {
+  if (old.isEqualNode(next)) return;
+  const [before, after] = [[...old.children], [...next.children]];
+  if (before.length === after.length && old.matches('.side, .listing')) {
+    before.forEach((part, i) => update(part, after[i]));
+    return;
+  }
+  Idiomorph.morph(old, next, { callbacks: { beforeNodeMorphed: (is, shall) => !is.isEqualNode(shall) } });
+  htmx.process(old);
+}
+
 document.addEventListener('htmx:beforeSwap', e => {
   if (e.detail.xhr.getResponseHeader('X-Plan') !== 'part') return;
   e.detail.shouldSwap = false;
@@ -44,15 +65,18 @@ document.addEventListener('htmx:beforeSwap', e => {
   }
   const scrolled = here.querySelector('.side').scrollTop;
   const same = here.dataset.pick === next.dataset.pick;
+  const { elt } = e.detail.requestConfig;
+  const done = here.dataset.stamp !== next.dataset.stamp && elt.matches('.side form') ? elt : null;
   Object.assign(here.dataset, next.dataset);
   patchPlan(next.querySelector('.plan'));
+  renew(here, next);
   here.querySelectorAll(':scope > .notice').forEach(n => n.remove());
-  for (const part of next.querySelectorAll(':scope > .head, :scope > .strip, .tools, .side, #edit')) {
+  for (const part of next.querySelectorAll(':scope > .head, :scope > .strip, .tools, .side, .legend, #edit')) {
     const old = part.id ? document.getElementById(part.id) : here.querySelector(`.${part.classList[0]}`);
-    // What is the same stays as it is, so the field in which the hand types keeps its cursor.
-    Idiomorph.morph(old, part);
-    htmx.process(old);
+    update(old, part);
   }
+  // What was typed is done, where its form stays the same.
+  if (done?.isConnected) done.reset();
   here.querySelector('.head').after(...next.querySelectorAll(':scope > .notice'));
   // What an edit brings with it stands at the head of the ticket and shall be seen, as shall the head of another ticket.
   here.querySelector('.side').scrollTop = same && !here.querySelector('.consequences') ? scrolled : 0;
