@@ -47,6 +47,46 @@ public sealed record PictureFile(string MediaType, int Width, int Height, string
         );
     }
 
+    /// <summary>
+    /// The picture as it is meant to be seen: a camera held upright often writes its lines lying and only notes how to turn them.
+    /// </summary>
+    /// <param name="bytes">A picture of which <see cref="Look"/> has nothing to say.</param>
+    public static byte[] Upright(byte[] bytes)
+    {
+        using var data = SKData.CreateCopy(bytes);
+        using var codec = SKCodec.Create(data);
+        var origin = codec.EncodedOrigin;
+        if (origin == SKEncodedOrigin.TopLeft)
+            return bytes;
+        using var lying = SKBitmap.Decode(codec);
+        var aside = origin >= SKEncodedOrigin.LeftTop;
+        var (wide, tall) = aside ? (lying.Height, lying.Width) : (lying.Width, lying.Height);
+        using var standing = new SKBitmap(wide, tall, SKColorType.Rgb888x, SKAlphaType.Opaque);
+        using (var canvas = new SKCanvas(standing))
+        {
+            canvas.SetMatrix(Turn(origin, wide, tall));
+            using var image = SKImage.FromBitmap(lying);
+            canvas.DrawImage(image, 0, 0, new SKSamplingOptions(SKFilterMode.Nearest));
+        }
+
+        using var jpeg = standing.Encode(SKEncodedImageFormat.Jpeg, 92);
+        return jpeg.ToArray();
+    }
+
+    // Where the picture's own right and down go when it is seen as meant.
+    private static SKMatrix Turn(SKEncodedOrigin origin, int wide, int tall) =>
+        origin switch
+        {
+            SKEncodedOrigin.TopRight => new(-1, 0, wide, 0, 1, 0, 0, 0, 1),
+            SKEncodedOrigin.BottomRight => new(-1, 0, wide, 0, -1, tall, 0, 0, 1),
+            SKEncodedOrigin.BottomLeft => new(1, 0, 0, 0, -1, tall, 0, 0, 1),
+            SKEncodedOrigin.LeftTop => new(0, 1, 0, 1, 0, 0, 0, 0, 1),
+            SKEncodedOrigin.RightTop => new(0, -1, wide, 1, 0, 0, 0, 0, 1),
+            SKEncodedOrigin.RightBottom => new(0, -1, wide, -1, 0, tall, 0, 0, 1),
+            SKEncodedOrigin.LeftBottom => new(0, 1, 0, -1, 0, tall, 0, 0, 1),
+            _ => SKMatrix.Identity,
+        };
+
     // Chunk after chunk, each told by its length, up to the one that ends it.
     private static bool WholePng(ReadOnlySpan<byte> bytes)
     {

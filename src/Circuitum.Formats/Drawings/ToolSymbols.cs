@@ -34,6 +34,7 @@ public static class ToolSymbols
             "panel" or "sub-panel" => [new PathShape(Role.Solid, [.. Step.Rectangle(new(11, 5, 17, 23))])],
             "box" => Box(name),
             "lasso" => [Line([.. Step.Circle(14, 13, 9)]) with { Dashes = "3 2.5" }],
+            "corners" => [Line([Step.From(9, 7), Step.To(20, 9), Step.To(24, 21), Step.To(4, 19), Step.To(9, 7)])],
             "scale" => [Line([Step.From(4, 14), Step.To(24, 14), Step.From(4, 10), Step.To(4, 18), Step.From(24, 10), Step.To(24, 18)])],
             "under" => [Line([.. Step.Rectangle(new(5, 6, 23, 22))]), Line([Step.From(5, 19), Step.To(12, 12), Step.To(23, 22)])],
             "appliance" => Appliance(name),

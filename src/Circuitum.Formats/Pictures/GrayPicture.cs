@@ -13,8 +13,8 @@ internal sealed record GrayPicture(int Wide, int Tall, byte[] Shades)
 
     internal byte this[int x, int y] => Shades[(y * Wide) + x];
 
-    /// <summary>Decodes a file and brings it to a width; a sentence when it is too large.</summary>
-    internal static (GrayPicture? Picture, string Problem) Read(byte[] bytes, int wide)
+    /// <summary>Decodes a file; a sentence when it is too large.</summary>
+    internal static (SKBitmap? Picture, string Problem) Decode(byte[] bytes)
     {
         using var data = SKData.CreateCopy(bytes);
         using var codec = SKCodec.Create(data);
@@ -23,10 +23,18 @@ internal sealed record GrayPicture(int Wide, int Tall, byte[] Shades)
         var info = codec.Info;
         if ((long)info.Width * info.Height > MostPixels)
             return (null, $"The picture has more than {MostPixels / 1_000_000} million pixels. Save it smaller.");
-        using var whole = SKBitmap.Decode(codec, new(info.Width, info.Height, SKColorType.Rgba8888, SKAlphaType.Premul));
-        if (whole is null)
-            return (null, "The picture cannot be decoded. Save it again.");
-        var tall = Math.Max(1, (int)Math.Round((double)info.Height * wide / info.Width));
+        var whole = SKBitmap.Decode(codec, new(info.Width, info.Height, SKColorType.Rgba8888, SKAlphaType.Premul));
+        return whole is null ? (null, "The picture cannot be decoded. Save it again.") : (whole, "");
+    }
+
+    /// <summary>Decodes a file and brings it to a width; a sentence when it is too large.</summary>
+    internal static (GrayPicture? Picture, string Problem) Read(byte[] bytes, int wide)
+    {
+        var (decoded, problem) = Decode(bytes);
+        if (decoded is null)
+            return (null, problem);
+        using var whole = decoded;
+        var tall = Math.Max(1, (int)Math.Round((double)whole.Height * wide / whole.Width));
         using var sized = whole.Resize(
             new SKImageInfo(wide, tall, SKColorType.Rgba8888, SKAlphaType.Premul),
             new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear)

@@ -24,6 +24,14 @@ internal sealed class Mask(int wide, int tall)
         return ink;
     }
 
+    /// <summary>The same once more.</summary>
+    internal Mask Copy()
+    {
+        var copy = new Mask(wide, tall);
+        Array.Copy(on, copy.on, on.Length);
+        return copy;
+    }
+
     /// <summary>
     /// What is broad: where squares of a side are nearly full, and the squares themselves. Thin lines and letters go, noise does not
     /// matter.

@@ -40,18 +40,33 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
         var (picture, problem) = GrayPicture.Read(bytes, (int)Math.Round(width.InInches * perInch));
         if (picture is null)
             return None(problem);
-        var side = Math.Max(2, (int)Math.Round(ThinnestWallInches * perInch));
-        var lean = Skew.Of(Mask.Ink(picture, picture.Threshold()).Broad(side));
+
+        // Walls are filled, or else paper between two lines; what says more of why nothing is found is the first.
+        var filled = Read(picture, hollow: false, perInch, storey, ceiling, frame);
+        if (filled.Problem.Length == 0)
+            return filled;
+        var hollow = Read(picture, hollow: true, perInch, storey, ceiling, frame);
+        return hollow.Problem.Length == 0 ? hollow : filled;
+    }
+
+    private static PicturePlan Read(GrayPicture picture, bool hollow, double perInch, string storey, Length ceiling, Frame frame)
+    {
+        var lean = Skew.Of(WallsOf(Mask.Ink(picture, picture.Threshold()), hollow, perInch));
         if (Math.Abs(lean) > 0.0005)
             picture = picture.Turned(lean);
         var ink = Mask.Ink(picture, picture.Threshold());
-        var walls = ink.Broad(side).Smooth();
+        var walls = WallsOf(ink, hollow, perInch).Smooth();
         walls.Drop(LeastWallInches * perInch);
+        if (hollow)
+            HollowWalls.Close(walls, perInch);
+
         var share = walls.Share;
         if (share is < 0.003 or > 0.5)
-            return None("No walls are told from paper in it: it wants thick dark walls on light paper, evenly lit.");
+            return None("No walls are told from paper in it: it wants walls drawn dark or between two lines, on light paper, evenly lit.");
 
         var gaps = new GapFinder(walls, perInch).Find();
+        if (hollow)
+            gaps.AddRange(HollowWalls.Windows(walls, ink, perInch));
         foreach (var gap in gaps)
         {
             // A little into both jambs, whose edges are even only to a pixel.
@@ -69,6 +84,12 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
         return new(rooms, InGaps(rooms, gaps, ink, perInch, frame), lean * 180 / Math.PI, "");
     }
 
+    private static Mask WallsOf(Mask ink, bool hollow, double perInch)
+    {
+        var side = Math.Max(2, (int)Math.Round(ThinnestWallInches * perInch));
+        return (hollow ? HollowWalls.Filled(ink, perInch) : ink).Broad(side);
+    }
+
     private static PicturePlan None(string problem) => new([], [], 0, problem);
 
     private static ImmutableArray<Room> Enclosed(Mask walls, double perInch, string storey, Length ceiling)
@@ -80,7 +101,9 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
                 continue;
             if (piece.Exists(p => p.X == 0 || p.Y == 0 || p.X == walls.Wide - 1 || p.Y == walls.Tall - 1))
                 continue;
-            var outline = Outlines.Straight(Outlines.Edge(piece), LeastJogInches * perInch);
+            var edge = Outlines.Edge(piece);
+            var outline = SlantedOutline.Of(edge, perInch)
+                ?? [.. Outlines.Straight(edge, LeastJogInches * perInch).Select(p => ((double)p.X, (double)p.Y))];
             if (outline.Count is < 4 or > Core.Intake.JobRules.MostCorners)
                 continue;
             rooms.Add(

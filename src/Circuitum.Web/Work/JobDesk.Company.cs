@@ -1,9 +1,6 @@
 using Circuitum.Core.Analysis;
-using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
 using Circuitum.Core.Review;
-using Circuitum.Formats;
 using Circuitum.Storage;
 
 namespace Circuitum.Web.Work;
@@ -64,34 +61,5 @@ public sealed partial class JobDesk
     {
         await using var store = JobStore.Connect(directory);
         return await store.PictureAsync(id, hash, cancel);
-    }
-
-    /// <summary>
-    /// Stores a picture and lays it under a storey, forty feet wide until its scale is set. Gives a sentence when it was not done.
-    /// </summary>
-    public async Task<string> LayUnderAsync(string id, int stamp, string storey, byte[] bytes, CancellationToken cancel)
-    {
-        var (picture, problem) = PictureFile.Look(bytes);
-        if (picture is null)
-            return problem;
-        await using var store = JobStore.Connect(directory);
-        var had = (await store.PicturesAsync(id, cancel)).Contains(picture.Hash);
-        if (!await store.AddPictureAsync(id, picture.Hash, picture.MediaType, bytes, cancel))
-            return $"A job keeps {JobStore.MostPictures} pictures at most.";
-
-        var width = Length.Feet(40);
-        var under = new Underlay
-        {
-            Storey = storey,
-            Picture = picture.Hash,
-            Width = width,
-            Height = Length.Inches(width.InInches * picture.Height / picture.Width),
-        };
-        var refused = await EditAsync(id, stamp, new LayUnder(under), cancel);
-
-        // A picture for an edit that was not made takes no place.
-        if (refused.Length > 0 && !had)
-            await store.DropPictureAsync(id, picture.Hash, cancel);
-        return refused;
     }
 }

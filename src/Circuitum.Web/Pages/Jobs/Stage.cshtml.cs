@@ -156,7 +156,8 @@ public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes not
             // What a bare number means, the job says.
             if (!await Load(cancel))
                 return NotFound();
-            var (command, problem) = await ReadAsync(form, cancel);
+            var (command, problem) =
+                form.Word == "square-picture" ? (null, await Squared(form, stamp, cancel)) : await ReadAsync(form, cancel);
 
             // After a drawing edit the new thing is picked, so what was there before is looked at first.
             var drawing = command is DrawRoom or PlaceHere or AddBox or AddBoxHere or AddCloset;

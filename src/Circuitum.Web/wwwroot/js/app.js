@@ -5,6 +5,7 @@ import { draftHand, setTool } from './draft.js';
 import { hands } from './gesture.js';
 import { nudgePlan } from './nudge.js';
 import { openPalette } from './palette.js';
+import './paper.js';
 import { drawingKey } from './room.js';
 import './patch.js';
 import { typeRooms } from './entry.js';

@@ -8,10 +8,12 @@ import { pan, perPixel, place, rest } from './view.js';
 
 const stage = () => work()?.dataset.stage;
 let scaling = null;
+let corners = [];
 
 export function setTool(tool) {
   memory.tool = showTool(tool);
   scaling = null;
+  corners = [];
   dropRoom();
   sketch();
   plan()?.classList.toggle('drawing-tool', memory.tool !== '');
@@ -155,6 +157,7 @@ function useTool([x, y]) {
   const { storey } = work().dataset;
   if (memory.tool.startsWith('box:')) return send({ do: 'add-box-here', kind: memory.tool.slice(4), storey, x, y });
   if (memory.tool === 'under') return;
+  if (memory.tool === 'corners') return cornerAt(x, y);
   if (memory.tool !== 'scale') return send({ do: 'place', what: memory.tool, storey, x, y });
   if (!scaling) {
     scaling = [x, y];
@@ -166,6 +169,25 @@ function useTool([x, y]) {
   ask('Length between them', '', x * m.a + m.e, y * m.d + m.f, length => {
     setTool('');
     send({ do: 'scale-picture', storey, ax: from[0], ay: from[1], bx: x, by: y, length });
+  });
+}
+
+// Four corners of a house whose picture was taken at a slant, or of a rectangle in it, in any order.
+function cornerAt(x, y) {
+  corners.push([x, y]);
+  sketch(...corners.map(([cx, cy]) => ['circle', { cx, cy, r: 5 * perPixel(), class: 'sketch-line' }]));
+  if (corners.length < 4) return;
+  const [m, four] = [plan().getScreenCTM(), corners];
+  ask('Size between them, as 42 x 28 (empty: estimated)', '', x * m.a + m.e, y * m.d + m.f, size => {
+    setTool('');
+    const { storey } = work().dataset;
+    const at = Object.fromEntries(
+      four.flatMap(([cx, cy], i) => [
+        [`x${i + 1}`, cx],
+        [`y${i + 1}`, cy],
+      ]),
+    );
+    send({ do: 'square-picture', storey, size, ...at });
   });
 }
 

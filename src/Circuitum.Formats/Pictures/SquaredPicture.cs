@@ -1,0 +1,97 @@
+using SkiaSharp;
+
+namespace Circuitum.Formats.Pictures;
+
+/// <summary>
+/// A picture of a plan taken at a slant, laid flat: four points of it that are the corners of a rectangle in the house become one.
+/// </summary>
+/// <param name="Png">The flat picture.</param>
+/// <param name="Left">Where the rectangle begins in it, as a share of its width.</param>
+/// <param name="Top">Where it begins, as a share of its height.</param>
+/// <param name="Width">The rectangle's width as a share of the picture's.</param>
+/// <param name="Height">Its height as a share of the picture's.</param>
+public sealed record SquaredPicture(byte[] Png, double Left, double Top, double Width, double Height)
+{
+    // What lies around the four corners is kept as far as this, as a share of the rectangle.
+    private const double Around = 0.15;
+    private const double MostAcross = 4000;
+    private const double LeastShare = 0.02;
+    private const double MostTimesAsLong = 20;
+
+    /// <summary>Lays a picture flat.</summary>
+    /// <param name="bytes">The file, of which <see cref="PictureFile.Look"/> has nothing to say.</param>
+    /// <param name="corners">Four points as shares of its width and height, in any order.</param>
+    /// <param name="proportion">Width of the true rectangle by its height; null when nobody measured it, then it is estimated.</param>
+    /// <returns>The flat picture, or a sentence when the corners make none.</returns>
+    public static (SquaredPicture? Squared, string Problem) Of(
+        byte[] bytes,
+        IReadOnlyList<(double X, double Y)> corners,
+        double? proportion = null
+    )
+    {
+        var (whole, problem) = GrayPicture.Decode(bytes);
+        if (whole is null)
+            return (null, problem);
+        using var picture = whole;
+        if (Round([.. corners.Select(c => (c.X * picture.Width, c.Y * picture.Height))]) is not { } quad)
+            return (null, "Corners: the four points are to be the corners of a rectangle in the house, in any order.");
+        if (Area(quad) < LeastShare * picture.Width * picture.Height)
+            return (null, "Corners: the four points are too close together.");
+
+        var across = Math.Max(Far(quad[0], quad[1]), Far(quad[3], quad[2]));
+        var down = Math.Max(Far(quad[1], quad[2]), Far(quad[0], quad[3]));
+        var wideByTall = proportion ?? Perspective.Proportion(quad, picture.Width / 2.0, picture.Height / 2.0);
+        if (!(wideByTall is > 1 / MostTimesAsLong and < MostTimesAsLong))
+            return (null, "Corners: that size and those four points do not go together.");
+        var (wide, tall) = wideByTall * down > across ? (wideByTall * down, down) : (across, across / wideByTall);
+        var all = 1 + (2 * Around);
+        var fit = Math.Min(1, MostAcross / (Math.Max(wide, tall) * all));
+        (wide, tall) = (wide * fit, tall * fit);
+        var (left, top) = (wide * Around, tall * Around);
+        var flat = Perspective.Onto(quad, left, top, wide, tall);
+
+        using var sheet = new SKBitmap(
+            (int)Math.Ceiling(wide * all),
+            (int)Math.Ceiling(tall * all),
+            SKColorType.Rgb888x,
+            SKAlphaType.Opaque
+        );
+        using (var canvas = new SKCanvas(sheet))
+        {
+            canvas.Clear(SKColors.White);
+            canvas.SetMatrix(flat);
+            using var image = SKImage.FromBitmap(picture);
+            canvas.DrawImage(image, 0, 0, new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
+        }
+
+        using var png = sheet.Encode(SKEncodedImageFormat.Png, 90);
+        return (new(png.ToArray(), left / sheet.Width, top / sheet.Height, wide / sheet.Width, tall / sheet.Height), "");
+    }
+
+    // The corners clockwise from the one nearest to the picture's upper left; none when they are not those of a rectangle seen.
+    private static (double X, double Y)[]? Round((double X, double Y)[] corners)
+    {
+        if (corners.Length != 4 || corners.Any(c => !double.IsFinite(c.X) || !double.IsFinite(c.Y)))
+            return null;
+        var (mx, my) = (corners.Average(c => c.X), corners.Average(c => c.Y));
+        var round = corners.OrderBy(c => Math.Atan2(c.Y - my, c.X - mx)).ToArray();
+        var first = Array.IndexOf(round, round.MinBy(c => c.X + c.Y));
+        (double X, double Y)[] quad = [.. round[first..], .. round[..first]];
+
+        // At each corner it turns to the right.
+        for (var i = 0; i < 4; i++)
+        {
+            var (a, b, c) = (quad[i], quad[(i + 1) % 4], quad[(i + 2) % 4]);
+            if (((b.X - a.X) * (c.Y - b.Y)) - ((b.Y - a.Y) * (c.X - b.X)) <= 0)
+                return null;
+        }
+
+        return quad;
+    }
+
+    private static double Far((double X, double Y) a, (double X, double Y) b) =>
+        Math.Sqrt(((a.X - b.X) * (a.X - b.X)) + ((a.Y - b.Y) * (a.Y - b.Y)));
+
+    private static double Area((double X, double Y)[] quad) =>
+        Math.Abs(Enumerable.Range(0, 4).Sum(i => (quad[i].X * quad[(i + 1) % 4].Y) - (quad[(i + 1) % 4].X * quad[i].Y))) / 2;
+}
