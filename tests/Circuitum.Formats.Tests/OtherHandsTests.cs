@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Formats.Pictures;
@@ -17,7 +18,7 @@ public class OtherHandsTests(ITestOutputHelper output)
     public void Most_rooms_and_doors_are_found_whatever_way_walls_are_drawn(string way)
     {
         var tally = new PlanPictures.Tally();
-        var (windows, there) = (0, 0);
+        var (windows, there, named, rooms) = (0, 0, 0, 0);
         foreach (var name in PlanPictures.Names)
         {
             var a = Analyzer.Analyze(JobFileTests.Demo($"{name}.json"));
@@ -30,13 +31,20 @@ public class OtherHandsTests(ITestOutputHelper output)
                 windows += plan.Openings.Count(o => o.Kind == OpeningKind.Window);
                 there += a.Job.Openings.Count(o => o.Kind == OpeningKind.Window && a.House[o.Room].Room.Storey == storey.Id);
                 tally.Add(a, storey.Id, plan, extent);
+                named += plan.Rooms.Index().Count(r => plan.Names[r.Index] is { } at && Holds(at, new RoomShape(r.Item).Centre));
+                rooms += plan.Rooms.Length;
             }
         }
 
-        output.WriteLine($"{tally}; {windows} windows for {there}");
+        output.WriteLine($"{tally}; {windows} windows for {there}, {named} names in {rooms} rooms read");
         ((double)tally.Found / tally.Rooms).ShouldBeGreaterThanOrEqualTo(0.9);
         ((double)tally.Right / tally.Doors).ShouldBeGreaterThanOrEqualTo(0.8);
         ((double)windows / there).ShouldBeInRange(0.85, 1.15);
+        ((double)named / rooms).ShouldBeGreaterThanOrEqualTo(0.85);
+
+        // A name stands in the middle of its room.
+        static bool Holds(Drawings.Area area, Point at) =>
+            at.X.InInches > area.X0 && at.X.InInches < area.X1 && at.Y.InInches > area.Y0 - 8 && at.Y.InInches < area.Y1 + 8;
     }
 
     // A bay with two slanted sides and a room of which a corner is cut off.

@@ -55,15 +55,27 @@ public class PicturePlanTests(ITestOutputHelper output)
             Height = Length.Inches(drawing.Extent.Tall),
         };
         var plan = PicturePlan.Read(PngWriter.Write(drawing), under.Width, under.Height, storey, Length.Feet(8), a.Job.Frame);
-        var (taken, _) = PictureTaking.Into(a.Job, under, plan, new HashSet<int> { 0, 1, 2 });
+        var (taken, _) = PictureTaking.Into(
+            a.Job,
+            under,
+            plan,
+            new Dictionary<int, string>
+            {
+                [0] = "",
+                [1] = "Kitchen",
+                [2] = "",
+            }
+        );
         taken.ShouldNotBeNull();
         JobRules.Check(taken).ShouldBeEmpty();
         taken.Rooms.Length.ShouldBe(a.Job.Rooms.Length + 3);
         taken.Rooms[^1].Outline.ShouldAllBe(p => p.X >= under.At.X && p.Y >= under.At.Y);
+        taken.Rooms[^2].Name.ShouldStartWith("Kitchen");
+        taken.Rooms[^2].Kind.ShouldBe(RoomKind.Kitchen);
         taken.Openings.Length.ShouldBeGreaterThan(a.Job.Openings.Length);
-        PictureTaking.Into(a.Job, under, plan, new HashSet<int>()).Job.ShouldBe(a.Job);
+        PictureTaking.Into(a.Job, under, plan, new Dictionary<int, string>()).Job.ShouldBe(a.Job);
         var over = under with { At = new(Length.Inches(drawing.Extent.X0), Length.Inches(drawing.Extent.Y0)) };
-        PictureTaking.Into(a.Job, over, plan, new HashSet<int> { 0 }).Problem.ShouldContain("would lie over");
+        PictureTaking.Into(a.Job, over, plan, new Dictionary<int, string> { [0] = "" }).Problem.ShouldContain("would lie over");
     }
 
     [Fact]

@@ -1,4 +1,4 @@
-import { test, expect } from './house.mjs';
+import { test, visit, expect } from './house.mjs';
 import { clickAt, dragTo, edited, take } from './hand.mjs';
 
 async function start(page, house, name) {
@@ -135,11 +135,11 @@ test('a starter house, mirrored, copied, printed; a room split and joined again'
 test('a picture is laid under, scaled by two points and traced', async ({ page, house }) => {
   await start(page, house, 'Trace House');
   await page.locator('summary', { hasText: 'Picture to trace' }).click();
-  await page.getByLabel('PNG or JPEG').setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: Buffer.from('not a picture') });
+  await page.getByLabel('PNG, JPEG or PDF').setInputFiles({ name: 'x.png', mimeType: 'image/png', buffer: Buffer.from('not a picture') });
   await page.getByRole('button', { name: 'Lay it under the storey' }).click();
   await expect(page.getByRole('alert')).toContainText('not a PNG or JPEG');
   await page.locator('summary', { hasText: 'Picture to trace' }).click();
-  await page.getByLabel('PNG or JPEG').setInputFiles('docs/screenshots/rooms.png');
+  await page.getByLabel('PNG, JPEG or PDF').setInputFiles('docs/screenshots/rooms.png');
   await page.getByRole('button', { name: 'Lay it under the storey' }).click();
   await expect(page.locator('.under')).toHaveAttribute('width', '480');
   await expect(page.locator('html')).toHaveAttribute('data-ready', '');
@@ -157,4 +157,110 @@ test('a picture is laid under, scaled by two points and traced', async ({ page, 
   await edited(page, () => page.getByRole('button', { name: 'Undo draw room' }).click());
   await edited(page, () => page.getByRole('button', { name: 'Remove the picture' }).click());
   await expect(page.locator('.under')).toHaveCount(0);
+});
+
+visit(
+  'a photograph of a plan is laid flat by its corners, and its rooms are taken by the names written in them',
+  async ({ page, house, context }) => {
+    const plan = await (await page.request.get(`${house.job}/files/plan.png?storey=first`)).body();
+    const view = await viewOf(page, `${house.job}/rooms`);
+    const table = await context.newPage();
+    await table.setViewportSize({ width: 1600, height: 1200 });
+    await table.goto(`${house.url}/help`);
+    // The sheet lies at a slant; points where the corners of the main block, 31 by 30 feet, were drawn lie on it.
+    const seen = await table.evaluate(
+      async ([source, [left, top, wide, tall], corners]) => {
+        const picture = Object.assign(new Image(), { src: `data:image/png;base64,${source}` });
+        await picture.decode();
+        const sheet = document.createElement('div');
+        const points = corners.map(() => document.createElement('i'));
+        sheet.append(picture, ...points);
+        document.body.replaceChildren(sheet);
+        Object.assign(document.body.style, { margin: '0', background: '#fff', perspective: '1500px' });
+        Object.assign(picture.style, { width: '1150px', display: 'block' });
+        Object.assign(sheet.style, {
+          position: 'absolute',
+          left: '220px',
+          top: '120px',
+          transform: 'rotateX(20deg) rotateY(-8deg) rotateZ(2deg)',
+        });
+        return corners.map(([x, y], i) => {
+          Object.assign(points[i].style, {
+            position: 'absolute',
+            left: `${((x - left) / wide) * 100}%`,
+            top: `${((y - top) / tall) * 100}%`,
+          });
+          const at = points[i].getBoundingClientRect();
+          return [at.x / innerWidth, at.y / innerHeight];
+        });
+      },
+      [
+        plan.toString('base64'),
+        view,
+        [
+          [0, 0],
+          [372, 0],
+          [372, 360],
+          [0, 360],
+        ],
+      ],
+    );
+    const photograph = await table.screenshot({ type: 'jpeg', quality: 80 });
+    await table.close();
+
+    await page.goto(`${house.job}/rooms`);
+    await page.locator('summary', { hasText: 'Add a storey' }).click();
+    const form = page.locator('form', { has: page.getByRole('button', { name: 'Add storey' }) });
+    await form.getByLabel('Name').fill('Copy');
+    await form.getByLabel('Floor over the first').fill("30'");
+    await edited(page, () => page.getByRole('button', { name: 'Add storey' }).click());
+    await page.locator('summary', { hasText: 'Picture to trace' }).click();
+    await page.getByLabel('PNG, JPEG or PDF').setInputFiles({ name: 'plan.jpg', mimeType: 'image/jpeg', buffer: photograph });
+    await page.getByRole('button', { name: 'Lay it under the storey' }).click();
+    await expect(page.locator('html')).toHaveAttribute('data-ready', '');
+    await take(page, 'corners');
+    const paper = await page.locator('.under').boundingBox();
+    for (const [x, y] of seen) await page.mouse.click(paper.x + x * paper.width, paper.y + y * paper.height);
+    await page.locator('.type-over input').fill('31 by 30');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('alert')).toContainText('no width x depth');
+    await take(page, 'corners');
+    for (const [x, y] of seen) await page.mouse.click(paper.x + x * paper.width, paper.y + y * paper.height);
+    await page.locator('.type-over input').fill('31 x 30');
+    await edited(page, () => page.keyboard.press('Enter'));
+
+    await page.getByRole('button', { name: 'Find rooms in the picture' }).click();
+    const rooms = page.locator('.read-room');
+    await expect(rooms.first()).toBeVisible();
+    expect(await rooms.count()).toBeGreaterThanOrEqual(6);
+    // The kitchen is 12'3 3/4 either way.
+    const kitchen = rooms.filter({ hasText: /12'-[2-5].* x 12'-[2-5]/ });
+    await expect(kitchen.locator('svg')).toBeVisible();
+    await kitchen.getByLabel('Name').fill('Kitchen');
+    await edited(page, () => page.getByRole('button', { name: 'Take the ticked rooms' }).click());
+    await expect(page.locator('.side').getByRole('link', { name: /^Kitchen 2/ })).toBeVisible();
+  },
+);
+
+// What part of the plan the picture of it shows.
+async function viewOf(page, address) {
+  const svg = await (await page.request.get(address.replace('/rooms', '/files/plan.svg?storey=first'))).text();
+  return svg
+    .match(/viewBox="([^"]+)"/)[1]
+    .split(' ')
+    .map(Number);
+}
+
+test('a page of a PDF is laid under, one that is none is told', async ({ page, house }) => {
+  await start(page, house, 'Paper House');
+  await page.locator('summary', { hasText: 'Picture to trace' }).click();
+  const file = page.getByLabel('PNG, JPEG or PDF');
+  await file.setInputFiles({ name: 'x.pdf', mimeType: 'application/pdf', buffer: Buffer.from('not a PDF') });
+  await expect(page.getByText('This PDF cannot be read.')).toBeVisible();
+  const job = page.url().replace(/\/rooms.*/, '');
+  const paper = await (await page.request.get(`${job}/files/load.pdf`)).body();
+  await file.setInputFiles({ name: 'x.pdf', mimeType: 'application/pdf', buffer: paper });
+  await expect(page.getByText(/Page 1 of \d+ is ready/)).toBeVisible();
+  await page.getByRole('button', { name: 'Lay it under the storey' }).click();
+  await expect(page.locator('.under')).toHaveAttribute('width', '480');
 });

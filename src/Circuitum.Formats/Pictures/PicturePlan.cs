@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Formats.Drawings;
 
 namespace Circuitum.Formats.Pictures;
 
@@ -21,8 +22,12 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
     private const double ThinnestWallInches = 3;
     private const double LeastWallInches = 30;
     private const double LeastSqFt = 5;
+    private const double MostOverlapSqFt = 0.1;
     private const int Uneven = 2;
     private const double LeastJogInches = 5;
+
+    /// <summary>For each room where its name is written, in inches from the picture's corner; none where no letters are.</summary>
+    public ImmutableArray<Area?> Names { get; private init; } = [];
 
     /// <summary>Reads a picture.</summary>
     /// <param name="bytes">The file.</param>
@@ -81,7 +86,11 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
         var rooms = Enclosed(walls, perInch, storey, ceiling);
         if (rooms.Length == 0)
             return None("No room is enclosed by its walls. Is the scale set, and is it one storey?");
-        return new(rooms, InGaps(rooms, gaps, ink, perInch, frame), lean * 180 / Math.PI, "");
+        var shapes = rooms.Select(r => new RoomShape(r)).ToList();
+        return new(rooms, InGaps(shapes, gaps, ink, perInch, frame), lean * 180 / Math.PI, "")
+        {
+            Names = [.. NamePlaces.Of(ink, walls, shapes, perInch)],
+        };
     }
 
     private static Mask WallsOf(Mask ink, bool hollow, double perInch)
@@ -109,8 +118,7 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
             rooms.Add(
                 new()
                 {
-                    Id = $"room-{rooms.Count + 1}",
-                    Name = $"Room {rooms.Count + 1}",
+                    Id = $"room-{rooms.Count}",
                     Kind = RoomKind.Living,
                     Storey = storey,
                     CeilingHeight = ceiling,
@@ -119,15 +127,22 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
             );
         }
 
-        return rooms.ToImmutable();
+        // A corner that a door's leaf and a stray line cut off lies in the room of which it is part.
+        return
+        [
+            .. rooms
+                .Where(r => !rooms.Any(o => o != r && HouseShape.OverlapSqFt(o, r) > MostOverlapSqFt && SqFt(o) > SqFt(r)))
+                .Select((r, i) => r with { Id = $"room-{i + 1}", Name = $"Room {i + 1}" }),
+        ];
+
+        static double SqFt(Room room) => new RoomShape(room).AreaSqFt;
     }
 
     private static Length Inches(double inches) => Length.Inches(inches).RoundTo(Length.Inches(0.5));
 
-    private static ImmutableArray<Opening> InGaps(ImmutableArray<Room> rooms, List<WallGap> gaps, Mask ink, double perInch, Frame frame)
+    private static ImmutableArray<Opening> InGaps(List<RoomShape> shapes, List<WallGap> gaps, Mask ink, double perInch, Frame frame)
     {
         var reader = new GapReader(ink, perInch);
-        var shapes = rooms.Select(r => new RoomShape(r)).ToList();
         var openings = ImmutableArray.CreateBuilder<Opening>();
         var farthest = frame.OutsideWall.InInches + 6;
         foreach (var gap in gaps.Take(Core.Intake.JobRules.MostOpenings))

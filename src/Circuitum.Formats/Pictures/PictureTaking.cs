@@ -1,3 +1,4 @@
+using Circuitum.Core.Entry;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
@@ -14,19 +15,22 @@ public static class PictureTaking
     /// <param name="job">The job.</param>
     /// <param name="under">The picture under the storey.</param>
     /// <param name="plan">What was read out of it.</param>
-    /// <param name="chosen">Numbers of the rooms to take, the first being 0.</param>
+    /// <param name="chosen">
+    /// What the rooms to take are called, by their number, the first being 0; an empty name leaves it as it is. The kind is told by the
+    /// name.
+    /// </param>
     /// <returns>The job, or a sentence when a room would lie over one that is there.</returns>
-    public static (Job? Job, string Problem) Into(Job job, Underlay under, PicturePlan plan, IReadOnlySet<int> chosen)
+    public static (Job? Job, string Problem) Into(Job job, Underlay under, PicturePlan plan, IReadOnlyDictionary<int, string> chosen)
     {
         var names = new Dictionary<string, string>();
         foreach (var (i, room) in plan.Rooms.Index())
         {
-            if (!chosen.Contains(i))
+            if (!chosen.TryGetValue(i, out var called))
                 continue;
-            var name = Names.Next(room.Name, job.Rooms.Select(r => r.Name));
+            var name = Names.Next(called.Length > 0 ? called : room.Name, job.Rooms.Select(r => r.Name));
             var id = names[room.Id] = Names.Free(name, job.Rooms.Select(r => r.Id));
             var outline = room.Outline.Select(p => new Point(p.X + under.At.X, p.Y + under.At.Y));
-            var made = room with { Id = id, Name = name, Outline = [.. outline] };
+            var made = room with { Id = id, Name = name, Kind = RoomNames.KindOf(name), Outline = [.. outline] };
             if (job.Rooms.FirstOrDefault(r => r.Storey == made.Storey && HouseShape.OverlapSqFt(r, made) > LeastSqFt) is { } below)
                 return (null, $"{room.Name} would lie over {below.Name}. Untick it.");
             job = job with { Rooms = job.Rooms.Add(made) };

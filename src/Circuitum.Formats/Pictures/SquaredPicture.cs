@@ -12,8 +12,8 @@ namespace Circuitum.Formats.Pictures;
 /// <param name="Height">Its height as a share of the picture's.</param>
 public sealed record SquaredPicture(byte[] Png, double Left, double Top, double Width, double Height)
 {
-    // What lies around the four corners is kept as far as this, as a share of the rectangle.
-    private const double Around = 0.15;
+    // What lies around the four corners is kept as far as this beyond each side, in widths and heights of the rectangle.
+    private const double MostAround = 1.2;
     private const double MostAcross = 4000;
     private const double LeastShare = 0.02;
     private const double MostTimesAsLong = 20;
@@ -44,18 +44,12 @@ public sealed record SquaredPicture(byte[] Png, double Left, double Top, double 
         if (!(wideByTall is > 1 / MostTimesAsLong and < MostTimesAsLong))
             return (null, "Corners: that size and those four points do not go together.");
         var (wide, tall) = wideByTall * down > across ? (wideByTall * down, down) : (across, across / wideByTall);
-        var all = 1 + (2 * Around);
-        var fit = Math.Min(1, MostAcross / (Math.Max(wide, tall) * all));
+        var (left, top, right, bottom) = Around(Perspective.Onto(quad, 0, 0, 1, 1), picture.Width, picture.Height);
+        var fit = Math.Min(1, MostAcross / Math.Max(wide * (left + 1 + right), tall * (top + 1 + bottom)));
         (wide, tall) = (wide * fit, tall * fit);
-        var (left, top) = (wide * Around, tall * Around);
-        var flat = Perspective.Onto(quad, left, top, wide, tall);
-
-        using var sheet = new SKBitmap(
-            (int)Math.Ceiling(wide * all),
-            (int)Math.Ceiling(tall * all),
-            SKColorType.Rgb888x,
-            SKAlphaType.Opaque
-        );
+        var flat = Perspective.Onto(quad, wide * left, tall * top, wide, tall);
+        var (sheetWide, sheetTall) = ((int)Math.Ceiling(wide * (left + 1 + right)), (int)Math.Ceiling(tall * (top + 1 + bottom)));
+        using var sheet = new SKBitmap(sheetWide, sheetTall, SKColorType.Rgb888x, SKAlphaType.Opaque);
         using (var canvas = new SKCanvas(sheet))
         {
             canvas.Clear(SKColors.White);
@@ -65,7 +59,25 @@ public sealed record SquaredPicture(byte[] Png, double Left, double Top, double 
         }
 
         using var png = sheet.Encode(SKEncodedImageFormat.Png, 90);
-        return (new(png.ToArray(), left / sheet.Width, top / sheet.Height, wide / sheet.Width, tall / sheet.Height), "");
+        return (new(png.ToArray(), wide * left / sheetWide, tall * top / sheetTall, wide / sheetWide, tall / sheetTall), "");
+    }
+
+    // How far the picture goes on beyond each side of the rectangle, in its widths and heights.
+    private static (double Left, double Top, double Right, double Bottom) Around(SKMatrix unit, int wide, int tall)
+    {
+        var (left, top, right, bottom) = (0.0, 0.0, 0.0, 0.0);
+        foreach (var (x, y) in new[] { (0, 0), (wide, 0), (wide, tall), (0, tall) })
+        {
+            // What lies beyond the horizon is as far as can be.
+            var depth = (unit.Persp0 * x) + (unit.Persp1 * y) + unit.Persp2;
+            if (depth * unit.Persp2 <= 0)
+                return (MostAround, MostAround, MostAround, MostAround);
+            var p = unit.MapPoint(x, y);
+            (left, right) = (Math.Max(left, -p.X), Math.Max(right, p.X - 1));
+            (top, bottom) = (Math.Max(top, -p.Y), Math.Max(bottom, p.Y - 1));
+        }
+
+        return (Math.Min(left, MostAround), Math.Min(top, MostAround), Math.Min(right, MostAround), Math.Min(bottom, MostAround));
     }
 
     // The corners clockwise from the one nearest to the picture's upper left; none when they are not those of a rectangle seen.

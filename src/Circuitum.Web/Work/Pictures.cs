@@ -39,7 +39,7 @@ internal static class Pictures
                 }
 
                 var back = $"/jobs/{Uri.EscapeDataString(id)}/rooms?storey={Uri.EscapeDataString(storey)}";
-                return Results.Redirect(problem.Length == 0 ? back : $"{back}&note={notes.Keep(problem)}");
+                return Results.Redirect(problem.Length == 0 ? $"{back}#picture" : $"{back}&note={notes.Keep(problem)}");
             }
         );
     }

@@ -35,7 +35,7 @@ public sealed partial class StageModel
         {
             "company-preferences" => (new SetPreferences((await desk.CompanyAsync(cancel)).Company.Preferences), ""),
             "bring-room" => await Brought(form, cancel),
-            "take-picture" => await FromPicture(cancel),
+            "take-picture" => await FromPicture(form, cancel),
             _ => form.Read(Job.Units),
         };
 

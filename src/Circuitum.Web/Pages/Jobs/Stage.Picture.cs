@@ -23,7 +23,12 @@ public sealed partial class StageModel
         var drawing = "";
         if (plan.Problem.Length == 0)
         {
-            var (taken, _) = PictureTaking.Into(Emptied(Job), under, plan, Enumerable.Range(0, plan.Rooms.Length).ToHashSet());
+            var (taken, _) = PictureTaking.Into(
+                Emptied(Job),
+                under,
+                plan,
+                Enumerable.Range(0, plan.Rooms.Length).ToDictionary(i => i, _ => "")
+            );
             var view = new PlanView(Storey, PlanStage.Rooms) { Canvas = BesideList };
             drawing = SvgWriter.Text(PlanComposer.Compose(Analyzer.Analyze(taken ?? Job), view));
         }
@@ -85,15 +90,17 @@ public sealed partial class StageModel
                 : null;
     }
 
-    private async Task<(JobCommand? Edit, string Problem)> FromPicture(CancellationToken cancel)
+    private async Task<(JobCommand? Edit, string Problem)> FromPicture(EditForm form, CancellationToken cancel)
     {
         if (Under is not { } under || await Read(under, cancel) is not { Problem: "" } plan)
             return (null, "There is no picture under this storey any more that rooms could be read out of.");
         var chosen = Request
             .Form["room"]
             .Select(r => int.TryParse(r, NumberStyles.None, CultureInfo.InvariantCulture, out var n) ? n : -1)
-            .ToHashSet();
-        if (!chosen.Overlaps(Enumerable.Range(0, plan.Rooms.Length)))
+            .Where(n => n >= 0 && n < plan.Rooms.Length)
+            .Distinct()
+            .ToDictionary(n => n, n => form.Text($"name-{n}").Trim());
+        if (chosen.Count == 0)
             return (null, "Tick the rooms that are to be taken.");
         var (taken, problem) = PictureTaking.Into(Job, under, plan, chosen);
         return (taken is null ? null : new TakeDrawing(taken), problem);

@@ -41,8 +41,13 @@ async function read(input) {
   try {
     const pdfjs = await import(`${library}pdf.min.mjs`);
     pdfjs.GlobalWorkerOptions.workerSrc = `${library}pdf.worker.min.mjs`;
-    const pdf = await pdfjs.getDocument({ data: await file.arrayBuffer(), isEvalSupported: false, useWasm: false, wasmUrl: library })
-      .promise;
+    const pdf = await pdfjs.getDocument({
+      data: await file.arrayBuffer(),
+      isEvalSupported: false,
+      verbosity: 0,
+      useWasm: false,
+      wasmUrl: library,
+    }).promise;
     const select = pages.querySelector('select');
     select.replaceChildren(...Array.from({ length: Math.min(pdf.numPages, 200) }, (_, i) => new Option(`${i + 1}`, `${i + 1}`)));
     pages.hidden = pdf.numPages < 2;
@@ -58,3 +63,6 @@ async function read(input) {
 }
 
 document.addEventListener('change', e => e.target.matches?.('[data-paper-plan]') && read(e.target));
+
+// A picture that was laid under: what can be done with it comes into sight.
+if (location.hash === '#picture') document.getElementById('picture')?.scrollIntoView();

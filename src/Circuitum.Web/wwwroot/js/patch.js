@@ -38,6 +38,7 @@ function renew(here, next) {
 
 // What is the same stays as it is, so the field in which the hand types keeps its cursor; asking whether it is the same costs
 // a small part of bringing it up to date.
+let refused = false;
 function update(old, next) {
   if (old.isEqualNode(next)) return;
   const [before, after] = [[...old.children], [...next.children]];
@@ -45,7 +46,8 @@ function update(old, next) {
     before.forEach((part, i) => update(part, after[i]));
     return;
   }
-  Idiomorph.morph(old, next, { callbacks: { beforeNodeMorphed: (is, shall) => !is.isEqualNode(shall) } });
+  const changes = (is, shall) => !is.isEqualNode(shall) && !(refused && is.matches?.('[data-kept]'));
+  Idiomorph.morph(old, next, { callbacks: { beforeNodeMorphed: changes } });
   htmx.process(old);
 }
 
@@ -66,6 +68,7 @@ document.addEventListener('htmx:beforeSwap', e => {
   const scrolled = here.querySelector('.side').scrollTop;
   const same = here.dataset.pick === next.dataset.pick;
   const { elt } = e.detail.requestConfig;
+  refused = here.dataset.stamp === next.dataset.stamp && here.dataset.pick === next.dataset.pick;
   const done = here.dataset.stamp !== next.dataset.stamp && elt.matches('.side form') ? elt : null;
   Object.assign(here.dataset, next.dataset);
   patchPlan(next.querySelector('.plan'));
