@@ -17,6 +17,10 @@ else if (args is ["solver-files", var folder])
     Circuitum.Benchmarks.SolverFiles.Write(folder);
 else if (args is ["routes", ..])
     Circuitum.Benchmarks.RouteCurve.Run();
+else if (args is ["picture"])
+    Circuitum.Benchmarks.PictureReading.Run(House.Demo());
+else if (args is ["picture", var what, var file, var wide, var tall])
+    Circuitum.Benchmarks.PictureReading.One(what, file, double.Parse(wide), double.Parse(tall));
 else if (args is ["houses", var count, .. var rest] && int.TryParse(count, out var houses))
     return Circuitum.Benchmarks.ManyHouses.Run(houses, rest is [var first] && int.TryParse(first, out var from) ? from : 0);
 else if (args is ["same", var lines])
@@ -169,7 +173,7 @@ public class House
         }
     }
 
-    private static Job Demo()
+    internal static Job Demo()
     {
         var at = new DirectoryInfo(AppContext.BaseDirectory);
         while (at is not null && !File.Exists(Path.Combine(at.FullName, "demo", "tamarack-row.json")))

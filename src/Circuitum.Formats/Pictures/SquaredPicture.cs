@@ -54,6 +54,8 @@ public sealed record SquaredPicture(byte[] Png, double Left, double Top, double 
         {
             canvas.Clear(SKColors.White);
             canvas.SetMatrix(flat);
+            // Pixels that no longer change are not copied.
+            picture.SetImmutable();
             using var image = SKImage.FromBitmap(picture);
             canvas.DrawImage(image, 0, 0, new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
         }
