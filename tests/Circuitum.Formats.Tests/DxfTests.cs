@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Planning;
 using Circuitum.Core.Review;
 using Circuitum.Formats.Dxf;
@@ -70,6 +71,7 @@ public class DxfTests
     public void What_is_written_is_read_back_the_same(string demo, int storey)
     {
         var job = Demo(demo);
+        job = job with { Rooms = [.. job.Rooms.Select((r, i) => r with { CeilingHeight = Length.Inches(90 + (i * 3.5)) })] };
         var id = job.Storeys[storey].Id;
         var drawing = Drawing(DxfWriter.Write(Analyzer.Analyze(job), id));
         drawing.InchesPerUnit.ShouldBe(1);
@@ -77,9 +79,9 @@ public class DxfTests
         import.Problem.ShouldBe("");
         var kept = job.Rooms.Where(r => r.Storey == id).ToList();
         import
-            .Job!.Rooms.Select(r => $"{r.Name} {r.Kind}: {Outline(r)}")
+            .Job!.Rooms.Select(r => $"{r.Name} {r.Kind} {r.CeilingHeight}: {Outline(r)}")
             .Order(StringComparer.Ordinal)
-            .ShouldBe(kept.Select(r => $"{r.Name} {r.Kind}: {Outline(r)}").Order(StringComparer.Ordinal));
+            .ShouldBe(kept.Select(r => $"{r.Name} {r.Kind} {r.CeilingHeight}: {Outline(r)}").Order(StringComparer.Ordinal));
         var part = job with { Rooms = [.. kept], Openings = [.. job.Openings.Where(o => kept.Any(r => r.Id == o.Room))] };
         Doors(import.Job).Except(Doors(part)).ShouldBe([]);
         Doors(part).Except(Doors(import.Job)).ShouldBe([]);
@@ -244,6 +246,26 @@ public class DxfTests
             .Import(drawing, DxfChoice.Guess(drawing), Empty, "first")
             .Job!.Rooms.Single()
             .ShouldSatisfyAllConditions(r => r.Kind.ShouldBe(kind), r => r.Name.ShouldBe(name));
+    }
+
+    [Theory]
+    [InlineData("CLG 9'-0\"", 108.0)]
+    [InlineData("9'-6\" CLG.", 114.0)]
+    [InlineData("CH = 2.7 m", 106.3)]
+    [InlineData("C.H. 8'", 96.0)]
+    [InlineData("Ceiling height: 10'-1 1/2\"", 121.5)]
+    [InlineData("Kitchen", null)]
+    [InlineData("CLG", null)]
+    [InlineData("CLG FAN 52\"", null)]
+    [InlineData("CH 200'", null)]
+    [InlineData("12'-6\" x 11'-0\"", null)]
+    [InlineData("CHINA CABINET 6'", null)]
+    public void A_ceiling_height_is_told_by_its_note(string note, double? inches)
+    {
+        var height = CeilingNote.Of(note);
+        (height is null).ShouldBe(inches is null);
+        if (inches is { } expected)
+            height!.Value.InInches.ShouldBe(expected, 0.1);
     }
 
     private sealed class Endless : MemoryStream

@@ -89,8 +89,12 @@ public static class DxfPlan
         var rooms = new List<Room>();
         var taken = job.Rooms.Select(r => r.Id).ToHashSet();
         var (small, wild, unnamed) = (0, 0, 0);
+        var ceilings = drawing
+            .Texts.Select(t => (At: scale.Of(t.At), Height: CeilingNote.Of(t.Text)))
+            .Where(t => t.Height is not null)
+            .ToList();
         var words = drawing
-            .Texts.Where(t => t.Layer != DxfWriter.KindLayer)
+            .Texts.Where(t => t.Layer != DxfWriter.KindLayer && CeilingNote.Of(t.Text) is null)
             .Select(t => (At: scale.Of(t.At), t.Text))
             .Where(t => t.Text.Count(char.IsLetter) >= 3)
             .ToList();
@@ -130,7 +134,13 @@ public static class DxfPlan
                     Kind = kinds.Where(t => shape.Contains(t.At)).Select(t => KindWord(t.Text)).FirstOrDefault(k => k is not null)
                         ?? RoomNames.KindOf(name),
                     Storey = floor.Id,
-                    CeilingHeight = floor.Ceiling ?? Length.Feet(8),
+                    CeilingHeight = ceilings
+                        .Where(t => shape.Contains(t.At))
+                        .OrderBy(t => t.At.InchesTo(shape.Centre))
+                        .FirstOrDefault()
+                        .Height
+                        ?? floor.Ceiling
+                        ?? Length.Feet(8),
                     Outline = [.. outline],
                 }
             );
@@ -142,6 +152,8 @@ public static class DxfPlan
             report.Add($"{wild} shapes with more than {MostCorners} corners or with crossing sides were left out.");
         if (unnamed > 0)
             report.Add($"{unnamed} rooms have no name in the drawing. Name them and choose their kind.");
+        if (ceilings.Count == 0 && rooms.Count > 0)
+            report.Add("No heights of ceilings stand in the drawing: they are as the storey has them.");
         if (kinds.Count == 0)
             report.Add("Kinds of rooms were guessed from their names. Look them over: the rules go by them.");
         return rooms;

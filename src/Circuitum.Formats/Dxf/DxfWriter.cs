@@ -12,7 +12,7 @@ namespace Circuitum.Formats.Dxf;
 
 /// <summary>
 /// Writes a storey as an ASCII drawing exchange file of the twelfth release, in inches, y up: the shapes of the plan by their roles
-/// (<see cref="DxfShapes"/>), the walls as outlines, and what is read back in: ROOM-NAME, ROOM-KIND, DOOR-*, WINDOW.
+/// (<see cref="DxfShapes"/>), the walls as outlines, and what is read back in: ROOM-NAME, ROOM-KIND, ROOM-CEILING, DOOR-*, WINDOW.
 /// </summary>
 public static class DxfWriter
 {
@@ -25,9 +25,11 @@ public static class DxfWriter
         w.Add(0, "SECTION").Add(2, "ENTITIES");
         foreach (var room in rooms)
         {
-            // What is read back in when the file comes home again: the name in its room, its kind, and the openings.
+            // What is read back in when the file comes home again: the name in its room, its kind, its height, and the openings.
             w.Text("ROOM-NAME", room.Centre, 6, room.Room.Name);
             w.Text(KindLayer, room.Centre, 3, TradeEnumConverter.Word(room.Room.Kind.ToString()));
+            var under = new Point(room.Centre.X, room.Centre.Y + Length.Inches(6));
+            w.Text(CeilingLayer, under, 3, $"{CeilingNote.Word} {LengthText.Print(room.Room.CeilingHeight)}");
             foreach (var o in room.Openings.Where(o => o.Opening.Room == room.Room.Id))
                 Opening(w, room, o);
         }
@@ -42,6 +44,8 @@ public static class DxfWriter
     private const double PixelsPerInch = 1.6;
 
     internal const string KindLayer = "ROOM-KIND";
+
+    private const string CeilingLayer = "ROOM-CEILING";
 
     internal static string Layer(OpeningKind kind) =>
         kind switch
