@@ -217,7 +217,14 @@ visit.describe('a change of mind', () => {
       await who.press('Enter');
       const garage = await page.locator('.plan .floor[data-pick="room:garage"]').boundingBox();
       who.count.points++;
-      await edited(page, () => page.mouse.click(garage.x + garage.width - 3, garage.y + garage.height * 0.75));
+      // Where the pointer rests with it in the hand, one reads what it would bring there.
+      const foresight = page.locator('.foresight');
+      const there = [garage.x + garage.width - 3, garage.y + garage.height * 0.75];
+      await page.mouse.move(...there);
+      await expect(foresight).toContainText('Here it brings +1 breaker');
+      await expect(foresight).toContainText('Car charger');
+      await edited(page, () => page.mouse.click(...there));
+      await expect(foresight).toBeHidden();
       await planNew();
       await expect(told).toBeVisible();
       small('charger');

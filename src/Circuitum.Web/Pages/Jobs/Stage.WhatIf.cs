@@ -10,8 +10,9 @@ public sealed partial class StageModel
 {
     /// <summary>Shows what an edit would bring. Nothing is changed.</summary>
     /// <param name="only">Of the fields of the job, the one preference that is asked about.</param>
+    /// <param name="brief">Whether a few lines are enough.</param>
     /// <param name="cancel">Ends it.</param>
-    public async Task<IActionResult> OnPostWhatIfAsync(string? only, CancellationToken cancel)
+    public async Task<IActionResult> OnPostWhatIfAsync(string? only, bool brief, CancellationToken cancel)
     {
         if (!await Load(cancel))
             return NotFound();
@@ -20,6 +21,8 @@ public sealed partial class StageModel
             command = job with { Preferences = typed.RemoveRange(typed.Keys.Where(k => k != only)) };
         var totals = PlanTotals.Of(A);
         var preview = command is null ? new(problem, false, totals, totals, []) : EditPreview.Of(A, command);
+        if (brief)
+            return Partial("Findings/_Foresight", preview);
         return Partial("Findings/_WhatIf", ("now", "then", preview));
     }
 }

@@ -1,5 +1,6 @@
 // The hand on the plan: picking, dragging, putting things down, typing over dimensions, scaling a traced picture.
 import { fetched, memory, plan, send, visit, work } from './desk.js';
+import { forget } from './foresee.js';
 import { holds } from './gesture.js';
 import { dropRoom, finishRoom, isDrawing, moveRoom, pressRoom, releaseRoom } from './room.js';
 import { showTool } from './palette.js';
@@ -12,6 +13,7 @@ let corners = [];
 
 export function setTool(tool) {
   memory.tool = showTool(tool);
+  forget();
   scaling = null;
   corners = [];
   dropRoom();

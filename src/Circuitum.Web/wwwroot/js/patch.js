@@ -82,6 +82,6 @@ document.addEventListener('htmx:beforeSwap', e => {
   if (done?.isConnected) done.reset();
   here.querySelector('.head').after(...next.querySelectorAll(':scope > .notice'));
   // What an edit brings with it stands at the head of the ticket and shall be seen, as shall the head of another ticket.
-  here.querySelector('.side').scrollTop = same && !here.querySelector('.consequences') ? scrolled : 0;
+  here.querySelector('.side').scrollTop = same && !here.querySelector('.side .consequences') ? scrolled : 0;
   document.dispatchEvent(new CustomEvent('circuitum:patched'));
 });
