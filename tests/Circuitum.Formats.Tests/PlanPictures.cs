@@ -98,14 +98,16 @@ internal static class PlanPictures
     internal static byte[] Scanned(byte[] png, double lean, int noise, int quality) =>
         Seen(png, noise, quality, (wide, tall) => SKMatrix.CreateRotationDegrees((float)lean, wide / 2f, tall / 2f));
 
-    /// <summary>A picture drawn through a matrix, with noise, compressed.</summary>
-    internal static byte[] Seen(byte[] png, int noise, int quality, Func<int, int, SKMatrix> through)
+    /// <summary>
+    /// A picture drawn through a matrix, with noise, compressed; on a table, with a lamp at one side, where it is a photograph.
+    /// </summary>
+    internal static byte[] Seen(byte[] png, int noise, int quality, Func<int, int, SKMatrix> through, bool photograph = false)
     {
         using var sharp = SKBitmap.Decode(png);
         using var sheet = new SKBitmap(sharp.Width, sharp.Height, SKColorType.Rgba8888, SKAlphaType.Opaque);
         using (var canvas = new SKCanvas(sheet))
         {
-            canvas.Clear(SKColors.White);
+            canvas.Clear(photograph ? new SKColor(190, 185, 175) : SKColors.White);
             canvas.SetMatrix(through(sharp.Width, sharp.Height));
             using var image = SKImage.FromBitmap(sharp);
             canvas.DrawImage(image, 0, 0, new SKSamplingOptions(SKCubicResampler.Mitchell));
@@ -115,7 +117,8 @@ internal static class PlanPictures
         var bytes = sheet.Bytes;
         for (var i = 0; noise > 0 && i < bytes.Length; i += 4)
         {
-            var shade = (byte)Math.Clamp(bytes[i] + random.Next(-noise, noise + 1) - (noise / 2), 0, 255);
+            var lit = photograph ? 0.6 + (0.4 * (i / 4 % sheet.Width) / sheet.Width) : 1;
+            var shade = (byte)Math.Clamp((bytes[i] * lit) + random.Next(-noise, noise + 1) - (noise / 2), 0, 255);
             (bytes[i], bytes[i + 1], bytes[i + 2]) = (shade, shade, shade);
         }
 

@@ -23,8 +23,12 @@ public class SquaredPictureTests(ITestOutputHelper output)
             var storey = a.Job.Storeys[0].Id;
             var drawing = PlanComposer.Compose(a, new PlanView(storey, PlanStage.Rooms));
             SKMatrix? lens = null;
-            var picture = PlanPictures.Seen(PngWriter.Write(drawing), 12, 80, (wide, tall) =>
-                (lens = Camera(wide, tall, back, aside, turned)).Value
+            var picture = PlanPictures.Seen(
+                PngWriter.Write(drawing),
+                12,
+                80,
+                (wide, tall) => (lens = Camera(wide, tall, back, aside, turned)).Value,
+                photograph: true
             );
             using var size = SKBitmap.Decode(picture);
 

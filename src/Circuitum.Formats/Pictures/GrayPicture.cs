@@ -11,6 +11,9 @@ internal sealed record GrayPicture(int Wide, int Tall, byte[] Shades)
     // A larger one would take more memory than one reading may have.
     private const long MostPixels = 40_000_000;
 
+    // Nothing that is darker than this is paper.
+    private const double LeastPaper = 60;
+
     internal byte this[int x, int y] => Shades[(y * Wide) + x];
 
     /// <summary>Decodes a file; a sentence when it is too large.</summary>
@@ -69,6 +72,72 @@ internal sealed record GrayPicture(int Wide, int Tall, byte[] Shades)
         }
 
         return new(Wide, Tall, turned);
+    }
+
+    /// <summary>
+    /// As if paper were equally white everywhere: a lamp at one side, a fold, and the table around the sheet are taken out. Paper is the
+    /// brightest that lies about a place.
+    /// </summary>
+    /// <param name="cell">A length in pixels that is more than a wall is thick.</param>
+    internal GrayPicture Even(int cell)
+    {
+        var (across, down) = ((Wide + cell - 1) / cell, (Tall + cell - 1) / cell);
+        var bright = new byte[across, down];
+        for (var y = 0; y < Tall; y++)
+        {
+            for (var x = 0; x < Wide; x++)
+                bright[x / cell, y / cell] = Math.Max(bright[x / cell, y / cell], this[x, y]);
+        }
+
+        var paper = Around(Around(bright, (a, b) => Math.Max(a, b)), null);
+        var even = new byte[Shades.Length];
+        for (var y = 0; y < Tall; y++)
+        {
+            for (var x = 0; x < Wide; x++)
+            {
+                var white = At(paper, ((x + 0.5) / cell) - 0.5, ((y + 0.5) / cell) - 0.5);
+                even[(y * Wide) + x] = (byte)Math.Min(byte.MaxValue, Math.Round(this[x, y] * byte.MaxValue / Math.Max(LeastPaper, white)));
+            }
+        }
+
+        return new(Wide, Tall, even);
+    }
+
+    // Each cell as it and its neighbours make it together: by a rule, or as their mean.
+    private static byte[,] Around(byte[,] cells, Func<byte, byte, byte>? both)
+    {
+        var (across, down) = (cells.GetLength(0), cells.GetLength(1));
+        var made = new byte[across, down];
+        for (var y = 0; y < down; y++)
+        {
+            for (var x = 0; x < across; x++)
+            {
+                var (sum, count, one) = (0, 0, cells[x, y]);
+                for (var v = Math.Max(0, y - 1); v <= Math.Min(down - 1, y + 1); v++)
+                {
+                    for (var u = Math.Max(0, x - 1); u <= Math.Min(across - 1, x + 1); u++)
+                    {
+                        (sum, count) = (sum + cells[u, v], count + 1);
+                        one = both?.Invoke(one, cells[u, v]) ?? one;
+                    }
+                }
+
+                made[x, y] = both is null ? (byte)(sum / count) : one;
+            }
+        }
+
+        return made;
+    }
+
+    private static double At(byte[,] cells, double x, double y)
+    {
+        var (across, down) = (cells.GetLength(0), cells.GetLength(1));
+        (x, y) = (Math.Clamp(x, 0, across - 1), Math.Clamp(y, 0, down - 1));
+        var (x0, y0) = ((int)x, (int)y);
+        var (x1, y1) = (Math.Min(across - 1, x0 + 1), Math.Min(down - 1, y0 + 1));
+        var (fx, fy) = (x - x0, y - y0);
+        return (((cells[x0, y0] * (1 - fx)) + (cells[x1, y0] * fx)) * (1 - fy))
+            + (((cells[x0, y1] * (1 - fx)) + (cells[x1, y1] * fx)) * fy);
     }
 
     private byte Between(double x, double y)

@@ -65,6 +65,13 @@ internal sealed class Mask(int wide, int tall)
         return broad;
     }
 
+    /// <summary>Takes out what another one holds.</summary>
+    internal void Remove(Mask other)
+    {
+        for (var i = 0; i < on.Length; i++)
+            on[i] &= !other.on[i];
+    }
+
     /// <summary>Each point as most of the 25 about it are: edges without teeth.</summary>
     internal Mask Smooth()
     {

@@ -16,7 +16,7 @@ internal static class NamePlaces
     private const int LeastLetters = 3;
     private const int MostLetters = 4000;
 
-    /// <summary>For each room the rectangle around the letters in it, in inches from the picture's corner; none where there are none.</summary>
+    /// <summary>For each room the rectangle around its letters, in inches from the picture's corner; none where there are none.</summary>
     internal static List<Area?> Of(Mask ink, Mask walls, IEnumerable<RoomShape> rooms, double perInch)
     {
         var strokes = new Mask(ink.Wide, ink.Tall);

@@ -20,7 +20,10 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
     private const double PixelsPerInch = 2;
     private const int MostPixels = 6_000_000;
     private const double ThinnestWallInches = 3;
+    private const double ThickestWallInches = 20;
     private const double LeastWallInches = 30;
+    private const double EvenInches = 16;
+    private const int FewRooms = 3;
     private const double LeastSqFt = 5;
     private const double MostOverlapSqFt = 0.1;
     private const int Uneven = 2;
@@ -45,13 +48,15 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
         var (picture, problem) = GrayPicture.Read(bytes, (int)Math.Round(width.InInches * perInch));
         if (picture is null)
             return None(problem);
+        picture = picture.Even((int)Math.Ceiling(EvenInches * perInch));
 
-        // Walls are filled, or else paper between two lines; what says more of why nothing is found is the first.
+        // Walls are filled, or else paper between two lines: what encloses more rooms is the plan. Where neither encloses any, the first
+        // says more of why.
         var filled = Read(picture, hollow: false, perInch, storey, ceiling, frame);
-        if (filled.Problem.Length == 0)
+        if (filled.Rooms.Length > FewRooms)
             return filled;
         var hollow = Read(picture, hollow: true, perInch, storey, ceiling, frame);
-        return hollow.Problem.Length == 0 ? hollow : filled;
+        return hollow.Rooms.Length > filled.Rooms.Length ? hollow : filled;
     }
 
     private static PicturePlan Read(GrayPicture picture, bool hollow, double perInch, string storey, Length ceiling, Frame frame)
@@ -96,7 +101,11 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
     private static Mask WallsOf(Mask ink, bool hollow, double perInch)
     {
         var side = Math.Max(2, (int)Math.Round(ThinnestWallInches * perInch));
-        return (hollow ? HollowWalls.Filled(ink, perInch) : ink).Broad(side);
+        var broad = (hollow ? HollowWalls.Filled(ink, perInch) : ink).Broad(side);
+
+        // What is dark farther than any wall is thick is the table under the sheet, or a shadow.
+        broad.Remove(broad.Broad((int)Math.Round(ThickestWallInches * perInch)));
+        return broad;
     }
 
     private static PicturePlan None(string problem) => new([], [], 0, problem);
@@ -115,6 +124,9 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
                 ?? [.. Outlines.Straight(edge, LeastJogInches * perInch).Select(p => ((double)p.X, (double)p.Y))];
             if (outline.Count is < 4 or > Core.Intake.JobRules.MostCorners)
                 continue;
+            var corners = outline.Select(p => new Point(Inches(p.X / perInch), Inches(p.Y / perInch))).ToImmutableArray();
+            if (!HouseShape.IsSimple(corners))
+                continue;
             rooms.Add(
                 new()
                 {
@@ -122,20 +134,23 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
                     Kind = RoomKind.Living,
                     Storey = storey,
                     CeilingHeight = ceiling,
-                    Outline = [.. outline.Select(p => new Point(Inches(p.X / perInch), Inches(p.Y / perInch)))],
+                    Outline = corners,
                 }
             );
         }
 
-        // A corner that a door's leaf and a stray line cut off lies in the room of which it is part.
+        // What holds several rooms is the sheet around the house, or the house. A corner that a door's leaf and a stray line cut off lies
+        // in the room of which it is part.
+        var sized = rooms.Select(r => (Room: r, SqFt: new RoomShape(r).AreaSqFt)).ToList();
+        bool Holds((Room Room, double SqFt) large, (Room Room, double SqFt) small) =>
+            large.SqFt > small.SqFt && HouseShape.OverlapSqFt(large.Room, small.Room) > MostOverlapSqFt;
+        sized.RemoveAll(large => sized.Count(small => Holds(large, small)) > 1);
         return
         [
-            .. rooms
-                .Where(r => !rooms.Any(o => o != r && HouseShape.OverlapSqFt(o, r) > MostOverlapSqFt && SqFt(o) > SqFt(r)))
-                .Select((r, i) => r with { Id = $"room-{i + 1}", Name = $"Room {i + 1}" }),
+            .. sized
+                .Where(small => !sized.Exists(large => Holds(large, small)))
+                .Select((r, i) => r.Room with { Id = $"room-{i + 1}", Name = $"Room {i + 1}" }),
         ];
-
-        static double SqFt(Room room) => new RoomShape(room).AreaSqFt;
     }
 
     private static Length Inches(double inches) => Length.Inches(inches).RoundTo(Length.Inches(0.5));

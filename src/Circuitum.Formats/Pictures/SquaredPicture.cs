@@ -13,7 +13,7 @@ namespace Circuitum.Formats.Pictures;
 public sealed record SquaredPicture(byte[] Png, double Left, double Top, double Width, double Height)
 {
     // What lies around the four corners is kept as far as this beyond each side, in widths and heights of the rectangle.
-    private const double MostAround = 1.2;
+    private const double MostAround = 2;
     private const double MostAcross = 4000;
     private const double LeastShare = 0.02;
     private const double MostTimesAsLong = 20;
@@ -52,7 +52,7 @@ public sealed record SquaredPicture(byte[] Png, double Left, double Top, double 
         using var sheet = new SKBitmap(sheetWide, sheetTall, SKColorType.Rgb888x, SKAlphaType.Opaque);
         using (var canvas = new SKCanvas(sheet))
         {
-            canvas.Clear(SKColors.White);
+            canvas.Clear(Edge(picture));
             canvas.SetMatrix(flat);
             // Pixels that no longer change are not copied.
             picture.SetImmutable();
@@ -62,6 +62,23 @@ public sealed record SquaredPicture(byte[] Png, double Left, double Top, double 
 
         using var png = sheet.Encode(SKEncodedImageFormat.Png, 90);
         return (new(png.ToArray(), wide * left / sheetWide, tall * top / sheetTall, wide / sheetWide, tall / sheetTall), "");
+    }
+
+    // What lies beyond the picture is as what lies along its edge, so that no paper seems to begin where it ends.
+    private static SKColor Edge(SKBitmap picture)
+    {
+        var step = Math.Max(1, picture.Width / 64);
+        var (red, green, blue, count) = (0, 0, 0, 0);
+        for (var x = 0; x < picture.Width; x += step)
+        {
+            foreach (var y in new[] { 0, picture.Height - 1 })
+            {
+                var colour = picture.GetPixel(x, y);
+                (red, green, blue, count) = (red + colour.Red, green + colour.Green, blue + colour.Blue, count + 1);
+            }
+        }
+
+        return new((byte)(red / count), (byte)(green / count), (byte)(blue / count));
     }
 
     // How far the picture goes on beyond each side of the rectangle, in its widths and heights.
