@@ -52,8 +52,15 @@ public class PlanHouseTests
         foreach (var seed in Enumerable.Range(0, 300).Where(s => s % 3 == 0))
         {
             var job = GeneratedHouse.MakeWithShed(seed) with { Panels = [] };
+            // A garage that stands apart draws no panel to it.
+            if (seed % 2 == 0)
+                job = job with
+                {
+                    Rooms = [.. job.Rooms.Select(r => r.Kind == RoomKind.AccessoryBuilding ? r with { Kind = RoomKind.Garage } : r)],
+                };
             if (PanelPlace.Find(job) is not var (room, wall, along))
                 continue;
+            HouseShape.Of(job).MainBuilding.ShouldContain(room, $"house {seed}");
             var hung = new PutOnWall("panel", room, wall, along, default).Apply(job).Job.ShouldNotBeNull($"house {seed}");
             Analyzer
                 .Analyze(hung with { CodeEdition = edition })

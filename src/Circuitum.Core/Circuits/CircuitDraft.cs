@@ -58,9 +58,8 @@ internal sealed class CircuitDraft
         if (buildings.TryGetValue(room, out var known))
             return known;
         var rooms = House.BuildingOf(room);
-        var main = Job.Panels.FirstOrDefault()?.Room
-            ?? Job.Rooms.OrderByDescending(r => House.BuildingOf(r.Id).Count).ThenBy(r => r.Id, StringComparer.Ordinal).First().Id;
-        var apart = !rooms.Contains(main) && rooms.Any(r => !House[r].Room.Kind.OpenAir());
+        var main = Job.Panels.FirstOrDefault() is { } panel ? House.BuildingOf(panel.Room) : House.MainBuilding;
+        var apart = !rooms.Overlaps(main) && rooms.Any(r => !House[r].Room.Kind.OpenAir());
         return buildings[room] = apart ? rooms.Min(StringComparer.Ordinal)! : "";
     }
 

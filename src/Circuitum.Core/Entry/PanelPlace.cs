@@ -46,6 +46,11 @@ public static class PanelPlace
         if (rooms.Count == 0)
             return null;
 
+        // The service comes to the house; a building beside it is fed from there.
+        var main = house.MainBuilding;
+        if (rooms.Exists(r => main.Contains(r.Room.Id) && Walls(job, r).Any()))
+            rooms.RemoveAll(r => !main.Contains(r.Room.Id));
+
         // The middle of what is fed: kitchens and laundries draw it to them.
         var middle = Middle(house);
         return rooms

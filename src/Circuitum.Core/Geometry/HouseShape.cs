@@ -51,6 +51,14 @@ public sealed class HouseShape
     /// <param name="roomId">The room.</param>
     public ImmutableHashSet<string> BuildingOf(string roomId) => Buildings.Of(this, roomId);
 
+    /// <summary>The ids of the rooms of the house itself, other buildings left out: of the building with the most rooms.</summary>
+    public ImmutableHashSet<string> MainBuilding =>
+        Job
+            .Rooms.Select(r => BuildingOf(r.Id))
+            .OrderByDescending(b => b.Count)
+            .ThenBy(b => b.Min(StringComparer.Ordinal), StringComparer.Ordinal)
+            .FirstOrDefault([]);
+
     /// <summary>Works out the shapes of a job whose document has been checked by <see cref="Intake.JobRules"/>.</summary>
     public static HouseShape Of(Job job)
     {

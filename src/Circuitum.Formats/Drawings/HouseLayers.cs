@@ -3,6 +3,8 @@ using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
+using NetTopologySuite.Geometries;
+using NetTopologySuite.Operation.Buffer;
 
 namespace Circuitum.Formats.Drawings;
 
@@ -16,10 +18,13 @@ internal static class HouseLayers
     internal static void Compose(Composition on)
     {
         // Walls are what is left between the floors: each room is drawn with a margin in ink, then all floors over it.
+        var thick = on.A.Job.Frame.OutsideWall.InInches;
         foreach (var room in on.Rooms.Where(r => !r.Room.Kind.OpenAir()))
             on.Add(
                 $"mass-{room.Room.Id}",
-                new PathShape(Role.Mass, [.. Outline(room)]) { Breadth = on.A.Job.Frame.OutsideWall.InInches * 2 }
+                IsTraced(on)
+                    ? new PathShape(Role.Mass, [.. Around(room, thick)])
+                    : new PathShape(Role.Mass, [.. Outline(room)]) { Breadth = thick * 2 }
             );
         foreach (var room in on.Rooms)
             on.Add($"floor-{room.Room.Id}", Floor(on, room));
@@ -50,6 +55,21 @@ internal static class HouseLayers
 
     private static IEnumerable<Step> Outline(RoomShape room) => Step.Ring(room.Room.Outline.Select(p => (p.X.InInches, p.Y.InInches)));
 
+    // Where a picture lies under the storey nothing may cover it but the walls themselves.
+    private static bool IsTraced(Composition on) => on.View.Pictures.Length > 0 && on.A.Job.Underlays.Any(u => u.Storey == on.View.Storey);
+
+    private static IEnumerable<Step> Around(RoomShape room, double thick)
+    {
+        var grow = new BufferParameters(1, EndCapStyle.Flat, JoinStyle.Mitre, 5);
+        var corners = room.Room.Outline.Select(c => new Coordinate(c.X.InInches, c.Y.InInches)).ToList();
+        var floor = new Polygon(new LinearRing([.. corners, corners[0].Copy()]));
+        var walls = BufferOp.Buffer(floor, thick, grow).Difference(floor);
+        walls.Normalize();
+        return walls is Polygon p
+            ? p.Holes.Prepend(p.Shell).SelectMany(r => Step.Ring(r.Coordinates.SkipLast(1).Select(c => (c.X, c.Y))))
+            : [];
+    }
+
     private static string Picked(Composition on, string key) => on.View.Selected == key ? "picked" : "";
 
     private static string Words(params string[] words) => string.Join(' ', words.Where(w => w.Length > 0));
@@ -57,7 +77,7 @@ internal static class HouseLayers
     private static PathShape Floor(Composition on, RoomShape room)
     {
         var (view, key) = (on.View, $"room:{room.Room.Id}");
-        var traced = view.Pictures.Length > 0 && on.A.Job.Underlays.Any(u => u.Storey == view.Storey) ? "traced" : "";
+        var traced = IsTraced(on) ? "traced" : "";
         var dark =
             view.Without is not { } without ? ""
             : without.NoPower.Any(r => r.Id == room.Room.Id) ? "unlit dead"
