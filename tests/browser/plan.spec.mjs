@@ -233,12 +233,12 @@ visit(
     const rooms = page.locator('.read-room');
     await expect(rooms.first()).toBeVisible();
     expect(await rooms.count()).toBeGreaterThanOrEqual(6);
-    // The kitchen is 12'3 3/4 either way.
-    const kitchen = rooms.filter({ hasText: /12'-[2-5].* x 12'-[2-5]/ });
-    await expect(kitchen.locator('svg')).toBeVisible();
-    await kitchen.getByLabel('Name').fill('Kitchen');
+    // The living room is 17'3 3/4 by 16'3 3/4.
+    const living = rooms.filter({ hasText: /17'-[2-6].* x 16'-[2-6]/ });
+    await expect(living.locator('svg')).toBeVisible();
+    await living.getByLabel('Name').fill('Living room');
     await edited(page, () => page.getByRole('button', { name: 'Take the ticked rooms' }).click());
-    await expect(page.locator('.side').getByRole('link', { name: /^Kitchen 2/ })).toBeVisible();
+    await expect(page.locator('.side').getByRole('link', { name: /^Living room 2/ })).toBeVisible();
   },
 );
 

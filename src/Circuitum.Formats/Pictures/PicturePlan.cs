@@ -26,6 +26,7 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
     private const int FewRooms = 3;
     private const double LeastSqFt = 5;
     private const double MostOverlapSqFt = 0.1;
+    private const double MuchOfIt = 0.25;
     private const int Uneven = 2;
     private const double LeastJogInches = 5;
 
@@ -144,7 +145,14 @@ public sealed record PicturePlan(ImmutableArray<Room> Rooms, ImmutableArray<Open
         var sized = rooms.Select(r => (Room: r, SqFt: new RoomShape(r).AreaSqFt)).ToList();
         bool Holds((Room Room, double SqFt) large, (Room Room, double SqFt) small) =>
             large.SqFt > small.SqFt && HouseShape.OverlapSqFt(large.Room, small.Room) > MostOverlapSqFt;
-        sized.RemoveAll(large => sized.Count(small => Holds(large, small)) > 1);
+        bool IsSheet((Room Room, double SqFt) large)
+        {
+            var held = sized.Where(small => Holds(large, small)).ToList();
+            return held.Count > 1 && held.Sum(h => h.SqFt) > large.SqFt * MuchOfIt;
+        }
+
+        var sheets = sized.Where(IsSheet).ToList();
+        sized.RemoveAll(sheets.Contains);
         return
         [
             .. sized
