@@ -179,7 +179,9 @@ function cornerAt(x, y) {
   corners.push([x, y]);
   sketch(...corners.map(([cx, cy]) => ['circle', { cx, cy, r: 5 * perPixel(), class: 'sketch-line' }]));
   if (corners.length < 4) return;
+  // A click after these four begins anew.
   const [m, four] = [plan().getScreenCTM(), corners];
+  corners = [];
   ask('Size between them, as 42 x 28 (empty: estimated)', '', x * m.a + m.e, y * m.d + m.f, size => {
     setTool('');
     const { storey } = work().dataset;

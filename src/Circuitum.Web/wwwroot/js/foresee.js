@@ -26,8 +26,9 @@ async function ask([x, y], left) {
   const { job, storey, stamp } = work().dataset;
   asked?.abort();
   const question = (asked = new AbortController());
-  const fields = new FormData(document.getElementById('edit'));
-  for (const [name, value] of Object.entries({ do: 'place', what: inHand(), storey, x, y })) fields.set(name, value);
+  // Only the proof of where the form came from: what the last edit put into it is not this question's.
+  const token = document.querySelector('#edit [name=__RequestVerificationToken]').value;
+  const fields = { __RequestVerificationToken: token, stamp, do: 'place', what: inHand(), storey, x, y };
   const url = `/jobs/${job}/rooms?storey=${encodeURIComponent(storey)}&handler=WhatIf&brief=true`;
   const answer = await fetch(url, { method: 'POST', body: new URLSearchParams(fields), signal: question.signal }).catch(() => null);
   if (!answer?.ok || question.signal.aborted) return;
