@@ -6,14 +6,16 @@ internal static class BigHouse
 {
     private const int Columns = 10;
 
-    internal static Job Make()
+    /// <summary>The house.</summary>
+    /// <param name="count">How many rooms, in rows of ten.</param>
+    internal static Job Make(int count = 60)
     {
-        var rooms = Enumerable.Range(0, 60).Select(i => Rect(i, i % Columns * 162, i / Columns * 138)).ToList();
+        var rooms = Enumerable.Range(0, count).Select(i => Rect(i, i % Columns * 162, i / Columns * 138)).ToList();
         var openings = new List<Opening>();
-        for (var i = 0; i < 60; i++)
+        for (var i = 0; i < count; i++)
         {
             var right = i % Columns < Columns - 1 ? $"r{i + 1}" : Opening.Outside;
-            var below = i + Columns < 60 ? $"r{i + Columns}" : Opening.Outside;
+            var below = i + Columns < count ? $"r{i + Columns}" : Opening.Outside;
             foreach (var (from, kind) in new[] { (6, OpeningKind.Hinged), (50, OpeningKind.Cased), (92, OpeningKind.Pocket) })
                 Add(i, 1, from, kind, right);
             foreach (var (from, kind) in new[] { (6, OpeningKind.Hinged), (60, OpeningKind.Cased), (110, OpeningKind.Pocket) })
@@ -31,7 +33,7 @@ internal static class BigHouse
             Name = "Big house",
             Storeys = [new Storey { Id = "first", Name = "First" }],
             Rooms = [.. rooms],
-            Openings = [.. openings.Take(400)],
+            Openings = [.. openings.Take(400 * count / 60)],
             Panels =
             [
                 new Panel

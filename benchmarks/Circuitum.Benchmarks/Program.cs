@@ -91,6 +91,16 @@ public class House
     public int Packet() =>
         Circuitum.Formats.Documents.Papers.Make(plannedAnalysis, "packet", 1, Circuitum.Formats.Documents.PaperSize.Letter).Length;
 
+    [Benchmark]
+    public int Takeoff() => Circuitum.Core.Takeoff.HouseMaterial.Of(plannedAnalysis).Lines.Length;
+
+    private readonly Lazy<Circuitum.Core.Analysis.JobAnalysis> thousandBoxes = new(() =>
+        Analyzer.Analyze(Planner.PlanAll(BigHouse.Make(140)))
+    );
+
+    [Benchmark]
+    public int TakeoffThousand() => Circuitum.Core.Takeoff.HouseMaterial.Of(thousandBoxes.Value).Lines.Length;
+
     // A receptacle is added to the planned house and finds a circuit.
     [Benchmark]
     public int OneMore() => new Circuitum.Core.Commands.PlanCircuits(false).Apply(oneMore).Job!.Decisions.Circuits.Length;
@@ -147,9 +157,13 @@ public class House
                 ("draw circuits", house.DrawCircuits),
                 ("draw runs", house.DrawRuns),
                 ("draw 400 boxes", house.DrawManyBoxes),
+                ("takeoff", house.Takeoff),
+                ("takeoff, 1000", house.TakeoffThousand),
             }
         )
         {
+            if (unit > 0 && name == "takeoff, 1000" && name.StartsWith(only, StringComparison.Ordinal))
+                Console.WriteLine($"{house.thousandBoxes.Value.Job.Decisions.Boxes.Length} boxes");
             if (unit > 0 && !name.StartsWith(only, StringComparison.Ordinal))
                 continue;
             for (var i = 0; i < 50; i++)

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Takeoff;
 
 namespace Circuitum.Formats;
 
@@ -8,7 +9,7 @@ namespace Circuitum.Formats;
 public static class Lists
 {
     /// <summary>Their names.</summary>
-    public static IReadOnlyList<string> Names { get; } = ["home-runs", "feeders", "box-to-box", "cable", "box-fills"];
+    public static IReadOnlyList<string> Names { get; } = ["home-runs", "feeders", "box-to-box", "cable", "box-fills", "material"];
 
     /// <summary>All of them, in the order of <see cref="Names"/>.</summary>
     /// <param name="a">The analysis.</param>
@@ -83,7 +84,32 @@ public static class Lists
                     ),
                 ]
             ),
+            Material(a),
         ];
+
+    private static JobList Material(JobAnalysis a) =>
+        new(
+            "material",
+            "Material",
+            ["Stage", "Group", "Key", "What", "Needed", "Unit", "Held back", "Why held"],
+            [
+                .. HouseMaterial
+                    .Of(a)
+                    .Lines.Select(l =>
+                        new object?[]
+                        {
+                            MaterialWords.Stage(l.Stage),
+                            l.Item.Type.Group,
+                            l.Item.Key,
+                            l.Item.Text,
+                            Math.Round(l.Quantity, 1),
+                            MaterialWords.Unit(l.Item.Type.Unit),
+                            l.Held > 0 ? Math.Round(l.Held, 1) : null,
+                            string.Join("; ", l.Reasons),
+                        }
+                    ),
+            ]
+        );
 
     /// <summary>A list as CSV, each cell safe to open.</summary>
     /// <param name="a">The analysis.</param>

@@ -27,6 +27,7 @@ public partial class ArchitectureTests
         "Circuits",
         "Panels",
         "Analysis",
+        "Takeoff",
         "Planning",
         "Drafting",
         "Entry",

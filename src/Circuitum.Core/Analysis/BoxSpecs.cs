@@ -127,10 +127,21 @@ internal static class BoxSpecs
         };
 
     // What to buy: a pull-out or a switch that carries the circuit, a snap switch with its service switch's red plate, a control.
-    private static string CutoffOf(Job job, Box box, CircuitAnalysis? circuit)
+    private static string CutoffOf(Job job, Box box, CircuitAnalysis? circuit) =>
+        job.ApplianceById(box.Serves) is { } appliance
+            ? string.Join(
+                ", ",
+                CutoffParts(job, box, circuit)
+                    .Skip(1)
+                    .Prepend($"{CutoffParts(job, box, circuit)[0]} for {ApplianceFacts.Of(appliance).Name}")
+            )
+            : "disconnect";
+
+    /// <summary>What a disconnect, a service switch or a control has to be, part by part, whatever it cuts off.</summary>
+    internal static ImmutableArray<string> CutoffParts(Job job, Box box, CircuitAnalysis? circuit)
     {
         if (job.ApplianceById(box.Serves) is not { } appliance)
-            return "disconnect";
+            return ["disconnect"];
         var facts = ApplianceFacts.Of(appliance);
         var (poles, amps) = (
             facts.Connection == Connection.TwoLines ? "two-pole" : "one-pole",
@@ -138,9 +149,9 @@ internal static class BoxSpecs
         );
         return facts.Cutoff switch
         {
-            Cutoff.Sight => $"disconnect for {facts.Name}, {poles}, {amps} A{(job.KindAt(box).OpenAir() ? ", for wet places" : "")}",
-            Cutoff.Service => $"service switch for {facts.Name}, {Math.Max(20, circuit?.Breaker ?? 20)} A",
-            _ => $"{(facts.Type.Heating ? "timer or switch" : "switch")} for {facts.Name}, {Math.Max(15, circuit?.Breaker ?? 20)} A",
+            Cutoff.Sight => ["disconnect", poles, $"{amps} A{(job.KindAt(box).OpenAir() ? ", for wet places" : "")}"],
+            Cutoff.Service => ["service switch", $"{Math.Max(20, circuit?.Breaker ?? 20)} A"],
+            _ => [facts.Type.Heating ? "timer or switch" : "switch", $"{Math.Max(15, circuit?.Breaker ?? 20)} A"],
         };
     }
 

@@ -9,6 +9,9 @@ namespace Circuitum.Core.Analysis;
 /// <param name="a">The house.</param>
 public sealed class CableTotals(JobAnalysis a)
 {
+    /// <summary>What is added to the name of cable that lies in the ground.</summary>
+    internal const string ForGround = " for the ground";
+
     /// <summary>Cable to buy in feet, with waste.</summary>
     public double Feet => ByType.Sum(c => c.Cut.InFeet) * (100 + a.Job.Preferences.WastePercent) / 100;
 
@@ -23,13 +26,14 @@ public sealed class CableTotals(JobAnalysis a)
                 .Select(g => (g.Key, g.Aggregate(Length.Zero, (sum, x) => sum + x.Cut))),
         ];
 
-    private (string Cable, Length Cut) InHouse(CircuitAnalysis c, CableSegment segment)
+    /// <summary>What of one piece is cable, and what that is called.</summary>
+    internal (string Cable, Length Cut) InHouse(CircuitAnalysis c, CableSegment segment)
     {
         if (a.Outside.Length == 0 || a.OutsideOf(segment) is not { } outside)
             return ($"{c.CableOf(segment)}", segment.Cut);
         if (outside.Fill is null)
             return (
-                outside.Method == OutsideMethod.DirectBurial ? $"{c.CableOf(segment)} for the ground" : $"{c.CableOf(segment)}",
+                outside.Method == OutsideMethod.DirectBurial ? $"{c.CableOf(segment)}{ForGround}" : $"{c.CableOf(segment)}",
                 segment.Cut
             );
 

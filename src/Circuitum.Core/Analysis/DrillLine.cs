@@ -1,3 +1,5 @@
+using System.Collections.Immutable;
+
 namespace Circuitum.Core.Analysis;
 
 /// <summary>Holes of one sort in one place.</summary>
@@ -20,6 +22,12 @@ public sealed record DrillLine(string Where, int Holes, int Cables, int Fullest,
 
     /// <summary>Whether each hole wants a bushing.</summary>
     public bool Bushed { get; init; }
+
+    /// <summary>What they are bored through.</summary>
+    internal BoredMember Member { get; init; }
+
+    /// <summary>For each hole, the cables through it.</summary>
+    internal ImmutableArray<DrilledWays.Passing[]> Places { get; init; } = [];
 
     /// <summary>The bit as it is marked, such as 7/8 or 1-1/8 in.</summary>
     public string Bit

@@ -26,7 +26,11 @@ internal readonly record struct BoredMember(
     double DeepIn = 0,
     double LargestIn = double.PositiveInfinity,
     bool Between = false
-);
+)
+{
+    /// <summary>The wall whose studs they are; none for plates and joists.</summary>
+    internal Subject? Wall { get; init; }
+}
 
 /// <summary>What is drilled, protected, sealed and stapled before and after the cable is pulled.</summary>
 /// <param name="Lines">The holes, place by place.</param>
@@ -88,13 +92,7 @@ public sealed record DrillList(
         {
             foreach (var segment in c.Run.Cables)
             {
-                var route = a.RouteOf(segment);
-
-                // Beside each box, and along what does not lie in drilled holes.
-                var free = route
-                    .Pieces.Where(x => x.Kind is WayKind.Wall or WayKind.Field)
-                    .Aggregate(Length.Zero, (sum, x) => sum + x.Length);
-                staples += (segment.From is null ? 1 : 2) + (int)(free.Units / Math.Max(1, p.StapleEvery.Units));
+                staples += StaplesOf(p, segment, a.RouteOf(segment));
             }
         }
 
@@ -114,6 +112,13 @@ public sealed record DrillList(
             [.. unknown],
             [.. OpenJoists(a)]
         );
+    }
+
+    /// <summary>Staples of one cable: beside each box, and along what does not lie in drilled holes.</summary>
+    internal static int StaplesOf(Preferences p, CableSegment segment, CableRoute route)
+    {
+        var free = route.Pieces.Where(x => x.Kind is WayKind.Wall or WayKind.Field).Aggregate(Length.Zero, (sum, x) => sum + x.Length);
+        return (segment.From is null ? 1 : 2) + (int)(free.Units / Math.Max(1, p.StapleEvery.Units));
     }
 
     // Under the lowest floor and in the attic nothing covers the joists.
@@ -158,6 +163,8 @@ public sealed record DrillList(
             Plated = near && bit / 16.0 <= member.LargestIn,
             Sealed = member.Between,
             Bushed = member.Kind == MemberKind.MetalStuds,
+            Member = member,
+            Places = [.. holes],
         };
     }
 

@@ -120,7 +120,11 @@ internal static class DrilledWays
             : Bores.DepthIn(body) == Bores.WideStudDeepIn ? "2x6 studs"
             : "2x4 studs";
         var where = $"{shape.Room.Name}, {LabelWriter.Facing(shape, wall)} wall, {build}{(body.Bearing ? ", bearing" : "")}";
-        return (new(where, steel ? MemberKind.MetalStuds : MemberKind.Studs, Bores.DepthIn(body), Bores.LargestIn(body)), body.StudSpacing);
+        var kind = steel ? MemberKind.MetalStuds : MemberKind.Studs;
+        return (
+            new(where, kind, Bores.DepthIn(body), Bores.LargestIn(body)) { Wall = Subject.Wall(shape.Room.Id, wall) },
+            body.StudSpacing
+        );
     }
 
     private static IEnumerable<string> Crossed(WayPiece piece, Length spacing)

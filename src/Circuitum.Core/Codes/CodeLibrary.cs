@@ -60,6 +60,8 @@ public static class CodeLibrary
         Read<ImmutableArray<NumberMeaning>>("numbers.json").ToImmutableSortedDictionary(n => n.Name, n => n, StringComparer.Ordinal)
     );
 
+    private static readonly Lazy<TakeoffTables> AllTakeoff = new(() => Read<TakeoffTables>("takeoff.json"));
+
     private static readonly Lazy<ImmutableArray<AmendmentLayer>> AllSamples = new(() =>
         Read<ImmutableArray<AmendmentLayer>>("amendments.json")
     );
@@ -108,6 +110,9 @@ public static class CodeLibrary
 
     /// <summary>What each number of an edition means, by name: its words, its unit, the rule it belongs to, and what it may be.</summary>
     public static ImmutableSortedDictionary<string, NumberMeaning> Numbers => AllNumbers.Value;
+
+    /// <summary>What is counted for a house, and how.</summary>
+    public static TakeoffTables Takeoff => AllTakeoff.Value;
 
     /// <summary>Made-up amendment layers to begin with.</summary>
     public static ImmutableArray<AmendmentLayer> SampleLayers => AllSamples.Value;

@@ -10,7 +10,7 @@ public static partial class PreferenceFields
 {
     /// <summary>The fields.</summary>
     public static ImmutableArray<PreferenceField> All { get; } =
-    [.. CircuitFields, .. ProtectionFields, .. CableFields, .. BoxFields, .. PanelFields, .. Weights];
+    [.. CircuitFields, .. ProtectionFields, .. CableFields, .. BoxFields, .. PanelFields, .. MaterialFields, .. Weights];
 
     /// <summary>Preferences with what was typed for some of them; none with a sentence when one is wrong.</summary>
     /// <param name="from">Keeps what nothing was typed for.</param>
@@ -111,6 +111,31 @@ public static partial class PreferenceFields
                 && value <= most
                     ? (write(p, value), "")
                     : (null, $"{title}: type a whole number from {least} to {most}.")
+        );
+
+    private static PreferenceField Figure(
+        string key,
+        string group,
+        string title,
+        string why,
+        decimal most,
+        Func<Preferences, decimal> read,
+        Func<Preferences, decimal, Preferences> write
+    ) =>
+        new(
+            key,
+            group,
+            title,
+            why,
+            false,
+            [],
+            p => read(p).ToString(CultureInfo.InvariantCulture),
+            (p, text) =>
+                decimal.TryParse(text, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var value)
+                && value <= most
+                && decimal.Round(value, 2) == value
+                    ? (write(p, value), "")
+                    : (null, $"{title}: type a number from 0 to {most}, with a point and two places at most, such as 8.25.")
         );
 
     private static PreferenceField Count(

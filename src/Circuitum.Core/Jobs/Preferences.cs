@@ -166,6 +166,33 @@ public sealed record Preferences
     /// <summary>Whether the refrigerator has a circuit of its own rather than a place on a small-appliance circuit.</summary>
     public bool RefrigeratorAlone { get; init; } = true;
 
+    /// <summary>How wires are joined in boxes.</summary>
+    public WireJoins WireJoins { get; init; }
+
+    /// <summary>How grounds are joined in boxes.</summary>
+    public GroundJoins GroundJoins { get; init; }
+
+    /// <summary>What devices look like.</summary>
+    public DeviceFaces DeviceFaces { get; init; }
+
+    /// <summary>What is left on a reel is of no use when it is shorter.</summary>
+    public Length UselessLeftover { get; init; } = Length.Feet(15);
+
+    /// <summary>What an hour of one person is charged, in dollars.</summary>
+    public decimal HourRate { get; init; } = 85;
+
+    /// <summary>Added to what material costs, in percent.</summary>
+    public decimal MarkUpPercent { get; init; } = 20;
+
+    /// <summary>Sales tax on material, in percent; none where the place has none.</summary>
+    public decimal TaxPercent { get; init; }
+
+    /// <summary>Permits and inspections, in dollars.</summary>
+    public decimal PermitFee { get; init; }
+
+    /// <summary>Kept for what nobody foresees, in percent.</summary>
+    public decimal ContingencyPercent { get; init; } = 5;
+
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData]
     public Dictionary<string, JsonElement>? Extra { get; init; }

@@ -13,6 +13,9 @@ public sealed record CableRun(ImmutableArray<CableSegment> Segments)
     /// </summary>
     public ImmutableArray<CableSegment> Beside { get; init; } = [];
 
+    /// <summary>The switched lights, by whose place here the wires of cables name them.</summary>
+    public ImmutableArray<SwitchedLights> Switching { get; init; } = [];
+
     /// <summary>All its cables.</summary>
     public IEnumerable<CableSegment> Cables => Beside.Length == 0 ? Segments : Segments.Concat(Beside);
 

@@ -21,6 +21,9 @@ public sealed record CableSegment(string? From, string To, Length Way, Length Cu
     /// <summary>Insulated wires beyond those that its use always has: power that goes on with travelers, a third leg.</summary>
     public int More { get; init; }
 
+    /// <summary>What its wires are; none for plain power.</summary>
+    public CableWires? Wires { get; init; }
+
     /// <summary>
     /// Insulated conductors of a switch's or an alarm's cable: three with travelers, a loop, two legs or between alarms, two else, and what
     /// more it holds.

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Routing;
@@ -14,20 +15,20 @@ internal sealed class RunCable(string a, string b, Length way)
     /// <summary>Whether it brings power on.</summary>
     internal bool Hot { get; set; }
 
-    /// <summary>Pairs of travelers.</summary>
-    internal int Travelers { get; set; }
+    /// <summary>Pairs of travelers, each by the number of its group of lights.</summary>
+    internal ImmutableArray<int> Travelers { get; set; } = [];
 
-    /// <summary>Switched wires: legs, and returns to a light that has the power.</summary>
-    internal int Legs { get; set; }
+    /// <summary>Switched wires, each by the number of its group: legs, and returns to a light that has the power.</summary>
+    internal ImmutableArray<int> Legs { get; set; } = [];
 
     /// <summary>Whether it joins alarms.</summary>
     internal bool Joins { get; set; }
 
     /// <summary>Whether it leads to lights only.</summary>
-    internal bool OnlyLegs => !Hot && Travelers == 0 && !Joins;
+    internal bool OnlyLegs => !Hot && Travelers.Length == 0 && !Joins;
 
     /// <summary>Insulated wires in all.</summary>
-    internal int Wires => 1 + (Hot ? 1 : 0) + (2 * Travelers) + Legs + (Joins ? 1 : 0);
+    internal int Wires => 1 + (Hot ? 1 : 0) + (2 * Travelers.Length) + Legs.Length + (Joins ? 1 : 0);
 
     internal string Other(string end) => end == a ? b : a;
 }

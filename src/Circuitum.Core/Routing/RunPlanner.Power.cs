@@ -5,6 +5,8 @@ namespace Circuitum.Core.Routing;
 // Which boxes need power of their own, and the tree that brings it.
 internal sealed partial class RunPlanner
 {
+    private readonly List<string> legEnds = [];
+
     // Boxes that need power of their own: all but lights behind a switch and switches that travelers feed.
     private HashSet<string> Powered()
     {
@@ -114,18 +116,23 @@ internal sealed partial class RunPlanner
     // Legs from the last switch, or from the light that has the power, to the lights of the group, each from the nearest.
     private void Legs(HashSet<string> needy)
     {
-        foreach (var (group, light) in groups)
+        for (var g = 0; g < groups.Count; g++)
         {
+            var (group, light) = groups[g];
             var end = light ?? LegEnd(group, needy);
+            var leaves = end;
             if (light is not null)
             {
                 // Power goes down to the nearer switch; from the last one the leg comes back to the light along the travelers.
                 var near = NearEnd(group, light);
+                leaves = near == group.Switches[0] ? group.Switches[^1] : group.Switches[0];
                 foreach (var cable in forest.Path(light, near))
                     cable.Hot = true;
-                foreach (var cable in forest.Path(light, near == group.Switches[0] ? group.Switches[^1] : group.Switches[0]))
-                    cable.Legs++;
+                foreach (var cable in forest.Path(light, leaves))
+                    cable.Legs = cable.Legs.Add(g);
             }
+
+            legEnds.Add(leaves);
 
             var lit = new Dictionary<string, int> { [end] = 0 };
             var left = group.Lights.Where(l => l != light).ToList();
@@ -137,13 +144,16 @@ internal sealed partial class RunPlanner
                     .ThenBy(x => x.l, StringComparer.Ordinal)
                     .First();
                 foreach (var cable in Joined(from, next))
-                    cable.Legs++;
+                    cable.Legs = cable.Legs.Add(g);
                 left.Remove(next);
                 lit[from]++;
                 lit[next] = 1;
             }
         }
     }
+
+    // The groups with the end from which the switched wire goes to the lights; power comes to the other one.
+    private IEnumerable<SwitchedLights> Switched() => groups.Zip(legEnds, (g, end) => new SwitchedLights(g.Group, end));
 
     private string LegEnd(SwitchGroup group, HashSet<string> needy)
     {

@@ -117,7 +117,7 @@ internal sealed partial class RunPlanner
             foreach (var (a, b) in group.Switches.Zip(group.Switches.Skip(1)))
             {
                 foreach (var cable in Joined(a, b))
-                    cable.Travelers++;
+                    cable.Travelers = cable.Travelers.Add(g);
             }
 
             if (light is null)
@@ -193,33 +193,35 @@ internal sealed partial class RunPlanner
         }
 
         foreach (var ring in rings)
-            beside.Add(Piece(ring.From!, ring.To, runs.Between(ring.From!, ring.To), ring.Use, 0));
-        return new([.. segments]) { Beside = [.. beside] };
+            beside.Add(
+                Piece(ring.From!, ring.To, runs.Between(ring.From!, ring.To), ring.Use, new(ring.Use == CableUse.Power, [], [], false))
+            );
+        return new([.. segments]) { Beside = [.. beside], Switching = [.. Switched()] };
 
         void Lay(string from, string to, RunCable c)
         {
             // More wires than one cable holds go in others beside it, each with a neutral of its own that is joined at one end only.
             var wires = c.Wires;
             var (pairs, legs) = (c.Travelers, c.Legs);
-            for (; wires > MostWires && pairs > 1; (wires, pairs) = (wires - 2, pairs - 1))
-                beside.Add(Piece(from, to, c.Way, CableUse.Travelers, 0));
-            for (; wires > MostWires && legs > 0; (wires, legs) = (wires - 1, legs - 1))
-                beside.Add(Piece(from, to, c.Way, CableUse.SwitchLeg, 0));
+            for (; wires > MostWires && pairs.Length > 1; (wires, pairs) = (wires - 2, pairs[..^1]))
+                beside.Add(Piece(from, to, c.Way, CableUse.Travelers, new(false, [], [pairs[^1]], false)));
+            for (; wires > MostWires && legs.Length > 0; (wires, legs) = (wires - 1, legs[..^1]))
+                beside.Add(Piece(from, to, c.Way, CableUse.SwitchLeg, new(false, [legs[^1]], [], false)));
             var use =
                 c.Joins ? CableUse.Interconnect
-                : c.Travelers > 0 ? CableUse.Travelers
+                : c.Travelers.Length > 0 ? CableUse.Travelers
                 : c.Hot
-                    ? legs > 0 ? CableUse.SwitchLoop
+                    ? legs.Length > 0 ? CableUse.SwitchLoop
                         : CableUse.Power
-                : legs > 1 ? CableUse.TwoSwitchLegs
+                : legs.Length > 1 ? CableUse.TwoSwitchLegs
                 : CableUse.SwitchLeg;
-            segments.Add(Piece(from, to, c.Way, use, wires));
+            segments.Add(Piece(from, to, c.Way, use, new(c.Hot, legs, pairs, c.Joins)));
         }
     }
 
-    private CableSegment Piece(string from, string to, Length way, CableUse use, int wires)
+    private CableSegment Piece(string from, string to, Length way, CableUse use, CableWires wires)
     {
-        var segment = new CableSegment(from, to, way, way + (preferences.BoxMakeUp * 2), null, use);
-        return wires > segment.Conductors ? segment with { More = wires - segment.Conductors } : segment;
+        var segment = new CableSegment(from, to, way, way + (preferences.BoxMakeUp * 2), null, use) { Wires = wires };
+        return wires.Count > segment.Conductors ? segment with { More = wires.Count - segment.Conductors } : segment;
     }
 }

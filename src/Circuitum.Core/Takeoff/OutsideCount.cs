@@ -1,0 +1,84 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Sizing;
+
+namespace Circuitum.Core.Takeoff;
+
+/// <summary>Counts conduit and single wires outside, and feeders.</summary>
+internal static class OutsideCount
+{
+    internal static void Count(JobAnalysis a, Tally t)
+    {
+        var slack = a.Job.Preferences.BoxMakeUp * 2;
+        foreach (var o in a.Outside)
+        {
+            var at = t.At(a.CircuitByNumber(o.Circuit)!, o.CableSegment);
+            if (o.Buried)
+                Trench(at, Ground(o.Length, o.Depth));
+            if (o.Fill?.Size is null)
+                continue;
+            foreach (var w in o.Wires)
+                at.Feet("wire", (o.Length + slack) * w.Count, $"{w.Size}", $"{w.Size} AWG copper");
+            Conduit(at, o.Fill, o.Length, o.Buried ? Ground(o.Length, o.Depth) : Length.Zero, Quarters(o.Bends));
+        }
+
+        foreach (var panel in a.Panels)
+        {
+            if (panel.Feeder is { Wire: not null } feeder)
+                Feeder(a, t, panel.Panel, feeder);
+        }
+    }
+
+    private static void Feeder(JobAnalysis a, Tally t, Panel panel, Feeder f)
+    {
+        var at = t.At(Subject.Panel(panel.Id), panel.Room, panel: panel.Id);
+        var outside = f.Run.Outside is not null;
+        BuyStage? stage = outside ? BuyStage.Outside : null;
+        var metal = panel.AluminumFeeder ? "aluminum" : "copper";
+        at.Work("pull-piece");
+        at.Work("pull-foot", f.Cut.InFeet);
+        if (panel.AluminumFeeder)
+            at.Add("antioxidant", 6);
+        if (f.Run.Buried)
+            Trench(at, f.Run.OutsideLength);
+        if (f.Conduit?.Size is null)
+        {
+            at.Feet("feeder-cable", f.Cut, MaterialItem.KeyOf(f.Made), f.Made, stage);
+            return;
+        }
+
+        at.Feet("wire", f.Cut * 3, $"{f.Wire!.Size}-{metal}", $"{f.Wire.Size} {metal}", stage ?? BuyStage.RoughIn);
+        at.Feet("wire", f.Cut, $"{f.Ground}-copper", $"{f.Ground} copper", stage ?? BuyStage.RoughIn);
+        Conduit(at, f.Conduit, f.Route.Length, f.Run.Buried ? f.Run.OutsideLength : Length.Zero, Quarters(f.Run.Bends));
+    }
+
+    // What goes down into the ground and comes up again is no trench.
+    private static Length Ground(Length way, Length depth) => Length.Max(Length.Zero, way - (depth * 2));
+
+    private static void Trench(TallyPlace at, Length length)
+    {
+        at.Feet("trench-tape", length);
+        at.Work("trench-foot", length.InFeet);
+    }
+
+    private static int Quarters(ConduitBends? bends) => bends is null ? 0 : (int)Math.Round(bends.Stretches.Sum() / 90.0);
+
+    private static void Conduit(TallyPlace at, ConduitFill fill, Length length, Length inGround, int sweeps)
+    {
+        var rules = CodeLibrary.Takeoff.Rules;
+        var size = fill.Size!.Size;
+        var (key, words) = ($"{fill.Kind.Id}.{size}", $"{size} in {fill.Kind.Name}");
+        var straight = Math.Max(0, (int)Math.Ceiling(length.InFeet / rules.StickFeet) - 1);
+        at.Feet("conduit", length, key, words);
+        at.Add("sweep", sweeps, key, words);
+        at.Add("coupling", straight + sweeps, key, words);
+        at.Add("adapter", rules.AdaptersPerRun, key, words);
+        at.Add("strap", 2 + (long)((length - inGround).InFeet / rules.StrapEveryFt), key, words);
+        if (fill.Kind.Id.StartsWith("pvc", StringComparison.Ordinal))
+            at.Add("cement", (2 * (straight + sweeps)) + rules.AdaptersPerRun);
+        at.Feet("pull-line", length);
+        at.Work("conduit-foot", length.InFeet);
+    }
+}
