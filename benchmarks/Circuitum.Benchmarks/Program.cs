@@ -101,6 +101,19 @@ public class House
     [Benchmark]
     public int TakeoffThousand() => Circuitum.Core.Takeoff.HouseMaterial.Of(thousandBoxes.Value).Lines.Length;
 
+    [Benchmark]
+    public int Reels() => Circuitum.Core.Takeoff.CutPlan.Of(plannedAnalysis).Length;
+
+    // Twenty different sets of cuts in turn.
+    private static int cutSet;
+
+    private static int Cuts(int count)
+    {
+        var random = new Random(cutSet++ % 20);
+        int[] cuts = [.. Enumerable.Range(0, count).Select(_ => random.Next(60, 1100))];
+        return Circuitum.Core.Takeoff.CutSolver.Solve(cuts, [300, 700, 1500], 3000).Coils;
+    }
+
     // A receptacle is added to the planned house and finds a circuit.
     [Benchmark]
     public int OneMore() => new Circuitum.Core.Commands.PlanCircuits(false).Apply(oneMore).Job!.Decisions.Circuits.Length;
@@ -159,6 +172,9 @@ public class House
                 ("draw 400 boxes", house.DrawManyBoxes),
                 ("takeoff", house.Takeoff),
                 ("takeoff, 1000", house.TakeoffThousand),
+                ("reels", house.Reels),
+                ("reels, 30 cuts", () => Cuts(30)),
+                ("reels, 300 cuts", () => Cuts(300)),
             }
         )
         {

@@ -16,6 +16,10 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
 {
     private readonly Job job = house.Job;
 
+    // A home run may end in the disconnect of an outlet: then that outlet is first.
+    private string? EndsIn(string to, Box[] boxes) =>
+        boxes.FirstOrDefault(b => b.Id == to || (b.Appliance is { } fed && all.GetValueOrDefault(to)?.Serves == fed))?.Id;
+
     /// <summary>Works a circuit out.</summary>
     /// <param name="circuit">The circuit.</param>
     /// <param name="label">Its label.</param>
@@ -41,8 +45,9 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
         var panel = carrier?.Panel ?? PanelChoice.Of(house, circuit, ids, load, runs);
 
         // What is pulled ends where it ends; else where a person wants it.
-        var pulled = job.Decisions.Pulled.FirstOrDefault(p => p.Circuit == circuit.Number && ids.Contains(p.To));
-        var forced = pulled?.To ?? (circuit.First is { } wanted && ids.Contains(wanted) ? wanted : null);
+        var pulled = job.Decisions.Pulled.FirstOrDefault(p => p.Circuit == circuit.Number && EndsIn(p.To, boxes) is not null);
+        var forced = (pulled is null ? null : EndsIn(pulled.To, boxes))
+            ?? (circuit.First is { } wanted && ids.Contains(wanted) ? wanted : null);
         CableRun Plan(string? first) =>
             carrier?.Run.First is { } via
                 ? runs.PlanVia(ids, via, forced ?? first, preferences.SwitchLoops, circuit.Run, panel)

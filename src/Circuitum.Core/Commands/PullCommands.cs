@@ -9,7 +9,8 @@ namespace Circuitum.Core.Commands;
 /// <param name="Circuit">The circuit.</param>
 /// <param name="Pulled">Pulled.</param>
 /// <param name="Measured">Cable off the reel, or none.</param>
-public sealed record MarkPulled(int Circuit, bool Pulled = true, Length? Measured = null)
+/// <param name="Reel">The reel, or none.</param>
+public sealed record MarkPulled(int Circuit, bool Pulled = true, Length? Measured = null, string? Reel = null)
     : JobCommand(Pulled ? "tick off a pull" : "take back a tick")
 {
     /// <inheritdoc/>
@@ -24,6 +25,13 @@ public sealed record MarkPulled(int Circuit, bool Pulled = true, Length? Measure
             return CommandResult.Refuse($"There is no home run of circuit {Circuit}.");
         if (c.Carried)
             return CommandResult.Refuse($"Circuit {Circuit} is in the cable of circuit {c.Pair!.First}. Tick that one off.");
+        var reel = string.IsNullOrWhiteSpace(Reel) ? null : Reel.Trim();
+        if (reel is not null && job.Stock?.Reels.FirstOrDefault(r => r.Id == reel) is var from && from?.Cable != $"{c.Cable}")
+            return CommandResult.Refuse(
+                from is null
+                    ? $"There is no reel '{reel}'."
+                    : $"On reel {reel} is {from.Cable}; the home run of circuit {Circuit} is {c.Cable}."
+            );
         return CommandResult.Checked(
             job with
             {
@@ -36,6 +44,7 @@ public sealed record MarkPulled(int Circuit, bool Pulled = true, Length? Measure
                             To = first,
                             Cable = $"{c.Cable}",
                             Measured = Measured,
+                            Reel = reel,
                         }
                     ),
                 },

@@ -63,6 +63,8 @@ internal static class DecisionRules
             if (!boxes.ContainsKey(run.To))
                 problems.Add(new($"{field}.to", $"There is no box '{JobRules.Short(run.To)}'."));
             JobRules.Text($"{field}.cable", run.Cable, 20, problems);
+            if (run.Reel is { } reel && job.Stock?.Reels.Any(r => r.Id == reel) != true)
+                problems.Add(new($"{field}.reel", $"There is no reel '{JobRules.Short(reel)}'."));
             if (run.Measured is { } measured)
                 JobRules.Range($"{field}.measured", measured, Length.Feet(1), Length.Feet(2000), problems);
         }

@@ -66,6 +66,7 @@ public static partial class JobRules
         CheckThings(job, shapes, problems);
         HouseRules.Check(job, shapes, problems);
         DecisionRules.Check(job, shapes, problems);
+        StockRules.Check(job, problems);
         return Cut(problems);
     }
 

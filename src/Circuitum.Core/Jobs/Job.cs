@@ -82,6 +82,10 @@ public sealed record Job
     /// <summary>Pictures to trace, at most one a storey.</summary>
     public ImmutableArray<Underlay> Underlays { get; init; } = [];
 
+    /// <summary>Reels and what lies on the shelf; none while nobody has said.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public Stock? Stock { get; init; }
+
     /// <summary>What the planner or a person decided.</summary>
     public Decisions Decisions { get; init; } = new();
 

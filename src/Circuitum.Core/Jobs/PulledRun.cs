@@ -19,6 +19,10 @@ public sealed record PulledRun
     /// <summary>What it took, measured off the reel; none when nobody measured.</summary>
     public Length? Measured { get; init; }
 
+    /// <summary>The reel that it was pulled from; none when nobody said.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? Reel { get; init; }
+
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData]
     public Dictionary<string, JsonElement>? Extra { get; init; }

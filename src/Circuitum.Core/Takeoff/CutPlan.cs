@@ -1,0 +1,131 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Explain;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+
+namespace Circuitum.Core.Takeoff;
+
+/// <summary>Which cut of one cable comes off which reel.</summary>
+/// <param name="Cable">The cable.</param>
+/// <param name="Reels">The reels, open ones first, each with its cuts in the order in which they are pulled.</param>
+/// <param name="Coils">New coils to buy.</param>
+/// <param name="Bound">So many new coils any way needs.</param>
+/// <param name="CoilFeet">Length of a new coil.</param>
+/// <param name="TooLong">Cuts that are longer than any reel: ordered by the foot.</param>
+public sealed record CutPlan(string Cable, ImmutableArray<ReelCuts> Reels, int Coils, int Bound, int CoilFeet, ImmutableArray<Cut> TooLong)
+{
+    /// <summary>What is cut in all.</summary>
+    public Length Cut => Reels.SelectMany(r => r.Cuts).Concat(TooLong).Aggregate(Length.Zero, (sum, c) => sum + c.Length);
+
+    /// <summary>What is left on reels and too short to be of use.</summary>
+    /// <param name="p">The job's preferences, which say what is too short.</param>
+    public Length Useless(Preferences p) =>
+        Reels.Where(r => r.Cuts.Length > 0 && r.Leftover < p.UselessLeftover).Aggregate(Length.Zero, (sum, r) => sum + r.Leftover);
+
+    /// <summary>The plans of a house, cable by cable, for what is not pulled yet.</summary>
+    /// <param name="a">The analysis.</param>
+    public static ImmutableArray<CutPlan> Of(JobAnalysis a)
+    {
+        var reels = (a.Job.Stock ?? Stock.None).Reels.Select(r => (Reel: r, Left: LeftOn(a.Job, r))).ToList();
+        return
+        [
+            .. Cuts(a)
+                .GroupBy(c => c.Cable)
+                .OrderBy(g => g.Key, StringComparer.Ordinal)
+                .Select(g => Of(g.Key, [.. g.Select(c => c.Cut)], [.. reels.Where(r => r.Reel.Cable == g.Key)])),
+        ];
+    }
+
+    /// <summary>What is on a reel when what this job has pulled from it is taken off.</summary>
+    public static Length LeftOn(Job job, Reel reel) =>
+        Length.Max(
+            Length.Zero,
+            reel.Held
+                - job.Decisions.Pulled.Where(p => p.Reel == reel.Id).Aggregate(Length.Zero, (sum, p) => sum + (p.Measured ?? Length.Zero))
+        );
+
+    // Home runs in the order of the pull list, then the cables from box to box, circuit by circuit.
+    private static IEnumerable<(string Cable, Cut Cut)> Cuts(JobAnalysis a)
+    {
+        var totals = a.Cable;
+        var home = PullList
+            .Of(a)
+            .SelectMany(g => g.Lines)
+            .Where(l => l.Pulled is null)
+            .Select(l => (l.Circuit, Segment: l.Circuit.Run.Segments[0]));
+        var hops = a.Circuits.SelectMany(c =>
+            c.Run.Cables.Where(h => (h.From ?? h.Via) is not null && a.Boxes[h.To].State == BoxState.Planned).Select(h => (c, Segment: h))
+        );
+        foreach (var (c, segment) in home.Concat(hops).Where(x => x.Item1.Wire is not null))
+        {
+            var (cable, cut) = totals.InHouse(c, segment);
+            if (cut > Length.Zero)
+                yield return (cable, new(c.Number, segment.From ?? segment.Via, segment.To, cut));
+        }
+    }
+
+    internal static CutPlan Of(string cable, ImmutableArray<Cut> cuts, ImmutableArray<(Reel Reel, Length Left)> reels)
+    {
+        var coil = CodeLibrary.Takeoff.CoilsOf(cable)[0];
+        var open = reels.Where(r => r.Left > Length.Zero).OrderBy(r => r.Left).ThenBy(r => r.Reel.Id, StringComparer.Ordinal).ToList();
+        var longest = Math.Max(coil * 12, open.Count == 0 ? 0 : Whole(open[^1].Left));
+        var (fit, tooLong) = (cuts.Where(c => Inches(c.Length) <= longest).ToList(), cuts.Where(c => Inches(c.Length) > longest));
+        var (of, coils, bound) = CutSolver.Solve([.. fit.Select(c => Inches(c.Length))], [.. open.Select(r => Whole(r.Left))], coil * 12);
+        return new(
+            cable,
+            [
+                .. Enumerable
+                    .Range(0, open.Count + coils)
+                    .Select(r => new ReelCuts(
+                        r < open.Count ? open[r].Reel : null,
+                        r < open.Count ? 0 : r - open.Count + 1,
+                        r < open.Count ? open[r].Left : Length.Feet(coil),
+                        [.. fit.Where((_, i) => of[i] == r)]
+                    )),
+            ],
+            coils,
+            bound,
+            coil,
+            [.. tooLong]
+        );
+    }
+
+    // Cuts are made a little longer, never shorter.
+    private static int Inches(Length length) => (int)((length.Units + Length.UnitsPerInch - 1) / Length.UnitsPerInch);
+
+    private static int Whole(Length length) => (int)(length.Units / Length.UnitsPerInch);
+
+    /// <summary>How the coils to buy came about.</summary>
+    public Derivation Derivation =>
+        new($"Coils of {Cable} to buy", $"{Coils} of {CoilFeet} ft")
+        {
+            Formula = $"{Cut.InFeet:0} ft in {Reels.Sum(r => r.Cuts.Length)} cuts",
+            Because =
+                Coils == Bound
+                    ? $"Any way to cut it takes {Bound} at least."
+                    : $"Any way to cut it takes {Bound} at least; none with fewer than {Coils} was found.",
+            Steps =
+            [
+                .. Reels.Select(r =>
+                    Explain.Derivation.Fact(r.Name, $"{r.Begins.InFeet:0} ft", $"{r.Cuts.Length} cuts, {r.Leftover.InFeet:0.#} ft left")
+                ),
+                .. TooLong.Select(c => Explain.Derivation.Fact($"to {c.To}, by the foot", $"{c.Length.InFeet:0} ft")),
+            ],
+        };
+}
+
+/// <summary>A reel with what is cut off it.</summary>
+/// <param name="Reel">The open reel, or none for a new coil.</param>
+/// <param name="Coil">Which new coil, from 1; 0 for an open reel.</param>
+/// <param name="Begins">What is on it before.</param>
+/// <param name="Cuts">The cuts, in the order in which they are pulled.</param>
+public sealed record ReelCuts(Reel? Reel, int Coil, Length Begins, ImmutableArray<Cut> Cuts)
+{
+    /// <summary>What is left on it after.</summary>
+    public Length Leftover => Cuts.Aggregate(Begins, (left, c) => left - c.Length);
+
+    /// <summary>What it is called.</summary>
+    public string Name => Reel is { } open ? $"reel {open.Id}{(open.Place.Length > 0 ? $", {open.Place}" : "")}" : $"new coil {Coil}";
+}
