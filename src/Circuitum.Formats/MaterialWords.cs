@@ -1,4 +1,5 @@
 using Circuitum.Core.Codes;
+using Circuitum.Core.Jobs;
 
 namespace Circuitum.Formats;
 

@@ -20,6 +20,12 @@ public sealed class JobDatabase(DbContextOptions<JobDatabase> options) : DbConte
     /// <summary>Sets of papers that were issued.</summary>
     public DbSet<IssueRow> Issues => Set<IssueRow>();
 
+    /// <summary>Price lists of suppliers.</summary>
+    public DbSet<PriceListRow> PriceLists => Set<PriceListRow>();
+
+    /// <summary>Orders of material.</summary>
+    public DbSet<OrderRow> Orders => Set<OrderRow>();
+
     /// <inheritdoc/>
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
@@ -48,6 +54,20 @@ public sealed class JobDatabase(DbContextOptions<JobDatabase> options) : DbConte
             e.HasKey(c => c.Id);
             e.Property(c => c.Id).ValueGeneratedNever();
             e.Property(c => c.Stamp).IsConcurrencyToken();
+        });
+        modelBuilder.Entity<PriceListRow>(e =>
+        {
+            e.HasKey(l => l.Id);
+            e.Property(l => l.Name).HasMaxLength(80);
+            e.Property(l => l.Supplier).HasMaxLength(80);
+        });
+        modelBuilder.Entity<OrderRow>(e =>
+        {
+            e.HasKey(o => new { o.JobId, o.Number });
+            e.HasOne<JobRow>().WithMany().HasForeignKey(o => o.JobId).OnDelete(DeleteBehavior.Cascade);
+            e.Property(o => o.Key).HasMaxLength(40);
+            e.HasIndex(o => o.Key).IsUnique();
+            e.Property(o => o.Change).IsConcurrencyToken();
         });
         modelBuilder.Entity<PictureRow>(e =>
         {

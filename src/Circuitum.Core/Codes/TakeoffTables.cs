@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Codes;
 

@@ -19,8 +19,35 @@ public static partial class StockRules
     /// <summary>Most cable on a reel.</summary>
     public static readonly Length LongestReel = Length.Feet(5000);
 
+    /// <summary>Most minutes that a task takes once.</summary>
+    public const double MostMinutes = 1000;
+
+    /// <summary>Most hours that a stage takes.</summary>
+    public const double MostHours = 10_000;
+
+    internal static bool IsMinutes(double minutes) => minutes is >= 0 and <= MostMinutes;
+
+    internal static bool IsHours(double hours) => hours is > 0 and <= MostHours;
+
+    private static void Check(WorkFigures work, List<Problem> problems)
+    {
+        if (work.Minutes.Count > 100)
+            problems.Add(new("work.minutes", "100 tasks at most."));
+        foreach (var (task, minutes) in work.Minutes.Take(100))
+        {
+            JobRules.Text("work.minutes", task, 60, problems);
+            if (!IsMinutes(minutes))
+                problems.Add(new($"work.minutes.{JobRules.Short(task)}", $"{minutes} is outside 0 to {MostMinutes}."));
+        }
+
+        foreach (var (stage, hours) in work.Took.Where(t => !IsHours(t.Value)))
+            problems.Add(new($"work.took.{stage}", $"{hours} is outside 0 to {MostHours}."));
+    }
+
     internal static void Check(Job job, List<Problem> problems)
     {
+        if (job.Work is { } work)
+            Check(work, problems);
         if (job.Stock is not { } stock)
             return;
         if (stock.Reels.Length > MostReels)

@@ -86,6 +86,10 @@ public sealed record Job
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Stock? Stock { get; init; }
 
+    /// <summary>How long work takes here; none for the figures to begin with.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public WorkFigures? Work { get; init; }
+
     /// <summary>What the planner or a person decided.</summary>
     public Decisions Decisions { get; init; } = new();
 

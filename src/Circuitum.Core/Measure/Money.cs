@@ -1,3 +1,5 @@
+using System.Globalization;
+
 namespace Circuitum.Core.Measure;
 
 /// <summary>An amount of money, exact in cents.</summary>
@@ -27,6 +29,15 @@ public readonly record struct Money(long Cents) : IComparable<Money>
 
     /// <summary>Whether the left one is at least the right.</summary>
     public static bool operator >=(Money left, Money right) => left.Cents >= right.Cents;
+
+    /// <summary>An amount in dollars, to the nearest cent; a half goes away from zero.</summary>
+    public static Money Dollars(decimal dollars) => new((long)Math.Round(dollars * 100, MidpointRounding.AwayFromZero));
+
+    /// <summary>In dollars and cents.</summary>
+    public string Exact => string.Create(CultureInfo.InvariantCulture, $"{(Cents < 0 ? "-" : "")}${Math.Abs(Cents) / 100m:#,0.00}");
+
+    /// <summary>In dollars and cents with the sign always before it.</summary>
+    public string ExactSigned => Cents > 0 ? $"+{Exact}" : Exact;
 
     /// <summary>In whole dollars.</summary>
     public override string ToString() => FormattableString.Invariant($"${Cents / 100.0:#,0}");

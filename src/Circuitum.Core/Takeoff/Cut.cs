@@ -7,4 +7,8 @@ namespace Circuitum.Core.Takeoff;
 /// <param name="From">The feeding box, or none for a home run.</param>
 /// <param name="To">The box in which it ends.</param>
 /// <param name="Length">Length to cut.</param>
-public sealed record Cut(int Circuit, string? From, string To, Length Length);
+public sealed record Cut(int Circuit, string? From, string To, Length Length)
+{
+    /// <summary>What it takes off the reel, waste counted.</summary>
+    public Length Taken { get; init; } = Length;
+}

@@ -34,7 +34,9 @@ public sealed record CutPlan(string Cable, ImmutableArray<ReelCuts> Reels, int C
             .. Cuts(a)
                 .GroupBy(c => c.Cable)
                 .OrderBy(g => g.Key, StringComparer.Ordinal)
-                .Select(g => Of(g.Key, [.. g.Select(c => c.Cut)], [.. reels.Where(r => r.Reel.Cable == g.Key)])),
+                .Select(g =>
+                    Of(g.Key, [.. g.Select(c => c.Cut)], [.. reels.Where(r => r.Reel.Cable == g.Key)], a.Job.Preferences.WastePercent)
+                ),
         ];
     }
 
@@ -66,13 +68,16 @@ public sealed record CutPlan(string Cable, ImmutableArray<ReelCuts> Reels, int C
         }
     }
 
-    internal static CutPlan Of(string cable, ImmutableArray<Cut> cuts, ImmutableArray<(Reel Reel, Length Left)> reels)
+    internal static CutPlan Of(string cable, ImmutableArray<Cut> cuts, ImmutableArray<(Reel Reel, Length Left)> reels, int waste)
     {
         var coil = CodeLibrary.Takeoff.CoilsOf(cable)[0];
         var open = reels.Where(r => r.Left > Length.Zero).OrderBy(r => r.Left).ThenBy(r => r.Reel.Id, StringComparer.Ordinal).ToList();
         var longest = Math.Max(coil * 12, open.Count == 0 ? 0 : Whole(open[^1].Left));
-        var (fit, tooLong) = (cuts.Where(c => Inches(c.Length) <= longest).ToList(), cuts.Where(c => Inches(c.Length) > longest));
-        var (of, coils, bound) = CutSolver.Solve([.. fit.Select(c => Inches(c.Length))], [.. open.Select(r => Whole(r.Left))], coil * 12);
+
+        // Pulled, a cable takes a little more than its way: the waste goes with each cut.
+        cuts = [.. cuts.Select(c => c with { Taken = new(c.Length.Units * (100 + waste) / 100) })];
+        var (fit, tooLong) = (cuts.Where(c => Inches(c.Taken) <= longest).ToList(), cuts.Where(c => Inches(c.Taken) > longest));
+        var (of, coils, bound) = CutSolver.Solve([.. fit.Select(c => Inches(c.Taken))], [.. open.Select(r => Whole(r.Left))], coil * 12);
         return new(
             cable,
             [
@@ -101,7 +106,7 @@ public sealed record CutPlan(string Cable, ImmutableArray<ReelCuts> Reels, int C
     public Derivation Derivation =>
         new($"Coils of {Cable} to buy", $"{Coils} of {CoilFeet} ft")
         {
-            Formula = $"{Cut.InFeet:0} ft in {Reels.Sum(r => r.Cuts.Length)} cuts",
+            Formula = $"{Cut.InFeet:0} ft in {Reels.Sum(r => r.Cuts.Length) + TooLong.Length} cuts, and waste",
             Because =
                 Coils == Bound
                     ? $"Any way to cut it takes {Bound} at least."
@@ -124,7 +129,7 @@ public sealed record CutPlan(string Cable, ImmutableArray<ReelCuts> Reels, int C
 public sealed record ReelCuts(Reel? Reel, int Coil, Length Begins, ImmutableArray<Cut> Cuts)
 {
     /// <summary>What is left on it after.</summary>
-    public Length Leftover => Cuts.Aggregate(Begins, (left, c) => left - c.Length);
+    public Length Leftover => Cuts.Aggregate(Begins, (left, c) => left - c.Taken);
 
     /// <summary>What it is called.</summary>
     public string Name => Reel is { } open ? $"reel {open.Id}{(open.Place.Length > 0 ? $", {open.Place}" : "")}" : $"new coil {Coil}";

@@ -3,6 +3,7 @@ using System.Globalization;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
+using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Takeoff;

@@ -1,5 +1,5 @@
 using Circuitum.Core.Analysis;
-using Circuitum.Core.Codes;
+using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Takeoff;

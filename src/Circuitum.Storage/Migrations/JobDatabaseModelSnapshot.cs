@@ -91,6 +91,38 @@ namespace Circuitum.Storage.Migrations
                     b.ToTable("Jobs");
                 });
 
+            modelBuilder.Entity("Circuitum.Storage.OrderRow", b =>
+                {
+                    b.Property<string>("JobId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("Change")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Key")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("Waiting")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("JobId", "Number");
+
+                    b.HasIndex("Key")
+                        .IsUnique();
+
+                    b.ToTable("Orders");
+                });
+
             modelBuilder.Entity("Circuitum.Storage.PictureRow", b =>
                 {
                     b.Property<string>("JobId")
@@ -112,6 +144,34 @@ namespace Circuitum.Storage.Migrations
                     b.HasKey("JobId", "Hash");
 
                     b.ToTable("Pictures");
+                });
+
+            modelBuilder.Entity("Circuitum.Storage.PriceListRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Document")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(80)
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Supplier")
+                        .IsRequired()
+                        .HasMaxLength(80)
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("Taken")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("PriceLists");
                 });
 
             modelBuilder.Entity("Circuitum.Storage.RevisionRow", b =>
@@ -147,6 +207,15 @@ namespace Circuitum.Storage.Migrations
                 });
 
             modelBuilder.Entity("Circuitum.Storage.IssueRow", b =>
+                {
+                    b.HasOne("Circuitum.Storage.JobRow", null)
+                        .WithMany()
+                        .HasForeignKey("JobId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Circuitum.Storage.OrderRow", b =>
                 {
                     b.HasOne("Circuitum.Storage.JobRow", null)
                         .WithMany()

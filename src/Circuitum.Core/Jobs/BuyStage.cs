@@ -1,4 +1,4 @@
-namespace Circuitum.Core.Codes;
+namespace Circuitum.Core.Jobs;
 
 /// <summary>When a thing is needed on the site, and so with which order it is bought.</summary>
 public enum BuyStage

@@ -1,0 +1,59 @@
+using Circuitum.Core.Codes;
+using Circuitum.Core.Edits;
+using Circuitum.Core.Intake;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Takeoff;
+
+namespace Circuitum.Core.Commands;
+
+/// <summary>Says how long a task takes.</summary>
+/// <param name="Task">The task's key.</param>
+/// <param name="Minutes">Minutes of one person; none goes back to the figure to begin with.</param>
+public sealed record SetMinutes(string Task, double? Minutes) : JobCommand("say how long a task takes")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        if (CodeLibrary.Takeoff.Labour.FirstOrDefault(t => t.Id == Task) is not { } task)
+            return CommandResult.Refuse($"There is no task '{JobRules.Short(Task)}'.");
+        if (Minutes is { } minutes && !StockRules.IsMinutes(minutes))
+            return CommandResult.Refuse($"Minutes to {task.Text}: type a number from 0 to {StockRules.MostMinutes}.");
+        var work = job.Work ?? WorkFigures.None;
+        var figures = Minutes is { } own && own != task.Minutes ? work.Minutes.SetItem(Task, own) : work.Minutes.Remove(Task);
+        return CommandResult.Checked(job with { Work = work with { Minutes = figures } });
+    }
+}
+
+/// <summary>Says what a stage took.</summary>
+/// <param name="Stage">The stage.</param>
+/// <param name="Hours">Hours of one person; none takes it back.</param>
+public sealed record SetTook(BuyStage Stage, double? Hours) : JobCommand("say what a stage took")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        if (Hours is { } hours && !StockRules.IsHours(hours))
+            return CommandResult.Refuse($"Hours: type a number over 0, {StockRules.MostHours} at most.");
+        var work = job.Work ?? WorkFigures.None;
+        var took = Hours is { } told ? work.Took.SetItem(Stage, told) : work.Took.Remove(Stage);
+        return CommandResult.Checked(job with { Work = work with { Took = took } });
+    }
+}
+
+/// <summary>Takes over for a stage what it took: all its figures by the same factor.</summary>
+/// <param name="Stage">The stage.</param>
+public sealed record LearnMinutes(BuyStage Stage) : JobCommand("learn from what a stage took")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        var work = job.Work ?? WorkFigures.None;
+        var plan = LabourPlan.Of(job, HouseMaterial.Of(Analysis.HouseDeriver.Derive(job)));
+        if (plan.Learnt(work, Stage) is not { } factor)
+            return CommandResult.Refuse("Nobody has said yet what that stage took.");
+        var figures = work.Minutes;
+        foreach (var task in CodeLibrary.Takeoff.Labour.Where(t => t.Stage == Stage))
+            figures = figures.SetItem(task.Id, Math.Round(plan.MinutesOf(task) * factor, 2));
+        return CommandResult.Checked(job with { Work = work with { Minutes = figures } });
+    }
+}
