@@ -55,6 +55,12 @@ public static class ListsXlsx
 
         foreach (var list in Lists.Of(a))
             Sheet(sheets, list.Title, list.Columns, list.Rows);
+        return Bytes(sheets);
+    }
+
+    /// <summary>Sheets as a workbook.</summary>
+    internal static byte[] Bytes(DataSet sheets)
+    {
         using var stream = new MemoryStream();
         stream.SaveAs(sheets, configuration: new OpenXmlConfiguration { AutoFilter = false });
         return stream.ToArray();
@@ -65,7 +71,7 @@ public static class ListsXlsx
     private static object? Va(double value) => value > 0 ? Math.Round(value) : null;
 
     // A sheet's name has 31 characters at most, none of those that a reference uses, and stands once.
-    private static void Sheet(DataSet sheets, string name, string[] columns, IEnumerable<object?[]> rows)
+    internal static void Sheet(DataSet sheets, string name, string[] columns, IEnumerable<object?[]> rows)
     {
         var plain = new string([.. name.Where(c => !char.IsControl(c) && !char.IsSurrogate(c) && "[]:*?/\\'".IndexOf(c) < 0)]).Trim();
         plain =

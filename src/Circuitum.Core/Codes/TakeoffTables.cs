@@ -19,7 +19,11 @@ public sealed record TakeoffTables(
 {
     /// <summary>The coils in which a cable is sold, in feet, the usual one first.</summary>
     /// <param name="cable">Such as <c>12-2</c>.</param>
-    public ImmutableArray<int> CoilsOf(string cable) => Coils.First(c => c.Cables.Contains(cable) || c.Cables.Contains("*")).Feet;
+    public ImmutableArray<int> CoilsOf(string cable) => CoilOf(cable).Feet;
+
+    /// <summary>How a cable is sold.</summary>
+    /// <param name="cable">Such as <c>12-2</c>.</param>
+    public CoilRow CoilOf(string cable) => Coils.First(c => c.Cables.Contains(cable) || c.Cables.Contains("*"));
 
     /// <summary>The kind of item with an id.</summary>
     /// <exception cref="InvalidOperationException">There is none.</exception>
@@ -54,7 +58,8 @@ public sealed record Pack(string Text, int Holds);
 /// <summary>The coils in which some cables are sold.</summary>
 /// <param name="Cables">Such as <c>12-2</c>.</param>
 /// <param name="Feet">Lengths, the usual one first.</param>
-public sealed record CoilRow(ImmutableArray<string> Cables, ImmutableArray<int> Feet);
+/// <param name="Small">Shorter ones, for what is left over; the shortest first.</param>
+public sealed record CoilRow(ImmutableArray<string> Cables, ImmutableArray<int> Feet, ImmutableArray<int> Small);
 
 /// <summary>Something that joins wires.</summary>
 /// <param name="Id">Its key.</param>

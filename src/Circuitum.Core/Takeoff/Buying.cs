@@ -65,12 +65,8 @@ public static class Buying
     {
         var byFoot = plan.TooLong.Sum(c => Math.Ceiling(c.Taken.InFeet));
         var open = plan.Reels.Where(r => r.Reel is not null).SelectMany(r => r.Cuts).Sum(c => c.Taken.InFeet);
-        string[] words =
-        [
-            plan.Coils > 0 ? Packs(plan.Coils, new("coil", plan.CoilFeet), " ft") : "",
-            byFoot > 0 ? string.Create(CultureInfo.InvariantCulture, $"{byFoot:0} ft by the foot") : "",
-        ];
-        return new(line, open, (plan.Coils * plan.CoilFeet) + byFoot, string.Join(" and ", words.Where(w => w.Length > 0)));
+        string[] words = [plan.CoilsInWords, byFoot > 0 ? string.Create(CultureInfo.InvariantCulture, $"{byFoot:0} ft by the foot") : ""];
+        return new(line, open, plan.NewCoils.Sum(c => c.Feet * c.Count) + byFoot, string.Join(" and ", words.Where(w => w.Length > 0)));
     }
 
     private static string Packs(int count, Pack pack, string unit = "") =>

@@ -16,6 +16,14 @@ namespace Circuitum.Core.Takeoff;
 /// <param name="TooLong">Cuts that are longer than any reel: ordered by the foot.</param>
 public sealed record CutPlan(string Cable, ImmutableArray<ReelCuts> Reels, int Coils, int Bound, int CoilFeet, ImmutableArray<Cut> TooLong)
 {
+    /// <summary>The new coils by their length in feet, the longest first.</summary>
+    public ImmutableArray<(int Feet, int Count)> NewCoils =>
+        [.. Reels.Where(r => r.Coil > 0).GroupBy(r => (int)r.Begins.InFeet).OrderByDescending(g => g.Key).Select(g => (g.Key, g.Count()))];
+
+    /// <summary>The same in words, such as <c>4 coils of 250 ft and 1 of 50 ft</c>; empty when none is needed.</summary>
+    public string CoilsInWords =>
+        string.Join(" and ", NewCoils.Select((c, i) => $"{c.Count}{(i > 0 ? "" : c.Count == 1 ? " coil" : " coils")} of {c.Feet} ft"));
+
     /// <summary>What is cut in all.</summary>
     public Length Cut => Reels.SelectMany(r => r.Cuts).Concat(TooLong).Aggregate(Length.Zero, (sum, c) => sum + c.Length);
 
@@ -78,17 +86,22 @@ public sealed record CutPlan(string Cable, ImmutableArray<ReelCuts> Reels, int C
         cuts = [.. cuts.Select(c => c with { Taken = new(c.Length.Units * (100 + waste) / 100) })];
         var (fit, tooLong) = (cuts.Where(c => Inches(c.Taken) <= longest).ToList(), cuts.Where(c => Inches(c.Taken) > longest));
         var (of, coils, bound) = CutSolver.Solve([.. fit.Select(c => Inches(c.Taken))], [.. open.Select(r => Whole(r.Left))], coil * 12);
+        ImmutableArray<int> small = CodeLibrary.Takeoff.CoilOf(cable).Small is { IsDefault: false } sizes ? sizes : [];
         return new(
             cable,
             [
                 .. Enumerable
                     .Range(0, open.Count + coils)
-                    .Select(r => new ReelCuts(
-                        r < open.Count ? open[r].Reel : null,
-                        r < open.Count ? 0 : r - open.Count + 1,
-                        r < open.Count ? open[r].Left : Length.Feet(coil),
-                        [.. fit.Where((_, i) => of[i] == r)]
-                    )),
+                    .Select(r =>
+                    {
+                        ImmutableArray<Cut> on = [.. fit.Where((_, i) => of[i] == r)];
+                        if (r < open.Count)
+                            return new ReelCuts(open[r].Reel, 0, open[r].Left, on);
+
+                        // What one short coil holds needs no long one.
+                        var feet = on.Sum(c => c.Taken.InFeet);
+                        return new ReelCuts(null, r - open.Count + 1, Length.Feet(small.Append(coil).First(s => s >= feet)), on);
+                    }),
             ],
             coils,
             bound,
@@ -104,7 +117,7 @@ public sealed record CutPlan(string Cable, ImmutableArray<ReelCuts> Reels, int C
 
     /// <summary>How the coils to buy came about.</summary>
     public Derivation Derivation =>
-        new($"Coils of {Cable} to buy", $"{Coils} of {CoilFeet} ft")
+        new($"Coils of {Cable} to buy", Coils == 0 ? "none" : CoilsInWords)
         {
             Formula = $"{Cut.InFeet:0} ft in {Reels.Sum(r => r.Cuts.Length) + TooLong.Length} cuts, and waste",
             Because =

@@ -58,7 +58,8 @@ public sealed record Estimate(
         );
     }
 
-    private static decimal? Used(JobAnalysis a, BuyLine line, PriceBook book)
+    /// <summary>What of a line is used costs, waste counted, in dollars and not rounded; none without a price.</summary>
+    public static decimal? Used(JobAnalysis a, BuyLine line, PriceBook book)
     {
         if (book.Find(line.Line.Item) is not { } found)
             return null;

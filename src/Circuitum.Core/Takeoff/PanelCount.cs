@@ -13,7 +13,11 @@ internal static class PanelCount
         foreach (var at in a.Panels)
             Panel(a, t, at);
         if (a.Panel is { } main)
-            Service(a, t.At(Subject.Panel(main.Id), main.Room, panel: main.Id, held: "its length is assumed"), main);
+            Service(
+                a,
+                t.At(Subject.Panel(main.Id), main.Room, panel: main.Id, held: "the length of service and grounding wires is assumed"),
+                main
+            );
     }
 
     private static void Panel(JobAnalysis a, Tally t, PanelAnalysis of)

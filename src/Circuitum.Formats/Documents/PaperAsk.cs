@@ -6,4 +6,5 @@ namespace Circuitum.Formats.Documents;
 /// <param name="Analysis">The analysis.</param>
 /// <param name="Change">The job's change number.</param>
 /// <param name="Size">Of its pages, for what is drawn to a scale.</param>
-internal readonly record struct PaperAsk(JobAnalysis Analysis, int Change, PaperSize Size);
+/// <param name="Money">Prices, and the state before a change.</param>
+internal readonly record struct PaperAsk(JobAnalysis Analysis, int Change, PaperSize Size, PaperMoney Money);

@@ -25,6 +25,9 @@ public static class Papers
         ("boxes", "Box schedule", (s, r) => BoxPapers.Schedule(s, r.Analysis)),
         ("rough-test", "Before the walls close", (s, r) => RunPapers.RoughTests(s, r.Analysis)),
         ("findings", "Findings", (s, r) => BoxPapers.Findings(s, r.Analysis)),
+        ("material", "Material", (s, r) => MoneyPapers.Material(s, r.Analysis)),
+        ("estimate", "Estimate", (s, r) => MoneyPapers.Estimate(s, r.Analysis, r.Money)),
+        ("change-order", "Change order", (s, r) => MoneyPapers.Change(s, r.Analysis, r.Money)),
         ("owner", "Walk with the owner", (s, r) => OwnerPapers.Walk(s, r.Analysis)),
         ("packet", "Packet", Packet),
     ];
@@ -37,14 +40,15 @@ public static class Papers
     /// <param name="name">One of <see cref="Names"/>.</param>
     /// <param name="change">The job's change number, which stands for the revision.</param>
     /// <param name="size">Of its pages.</param>
+    /// <param name="money">Prices, and the state before a change; none takes the made-up prices.</param>
     /// <exception cref="ArgumentException">There is no such paper.</exception>
-    public static Paper Of(JobAnalysis a, string name, int change, PaperSize size = PaperSize.Letter)
+    public static Paper Of(JobAnalysis a, string name, int change, PaperSize size = PaperSize.Letter, PaperMoney? money = null)
     {
         var paper = Array.Find(All, p => p.Name == name);
         if (paper.Write is null)
             throw new ArgumentException($"There is no paper '{name}'.", nameof(name));
         var draft = new PaperDraft();
-        paper.Write(draft, new(a, change, size));
+        paper.Write(draft, new(a, change, size, money ?? PaperMoney.MadeUp));
         return new($"{paper.Title}, {a.Job.Name}", draft.Done())
         {
             Contents = name == "packet",
@@ -58,11 +62,12 @@ public static class Papers
     /// <param name="change">The job's change number.</param>
     /// <param name="size">Of its pages.</param>
     /// <param name="set">The issued set that this is, or that it differs from; empty before the first.</param>
+    /// <param name="money">Prices, and the state before a change; none takes the made-up prices.</param>
     /// <exception cref="ArgumentException">There is no such paper.</exception>
-    public static byte[] Make(JobAnalysis a, string name, int change, PaperSize size, string set = "")
+    public static byte[] Make(JobAnalysis a, string name, int change, PaperSize size, string set = "", PaperMoney? money = null)
     {
         var (line, caution) = Foot(a, change, set);
-        return PaperLayout.Pdf(Of(a, name, change, size), size, $"{line}\n{caution}");
+        return PaperLayout.Pdf(Of(a, name, change, size, money), size, $"{line}\n{caution}");
     }
 
     /// <summary>What stands at the foot of every paper: job, set, change, day, edition with its amendments, and the caution.</summary>

@@ -4,6 +4,7 @@ using Circuitum.Formats.Documents;
 using Circuitum.Formats.Drawings;
 using Circuitum.Formats.Dxf;
 using Circuitum.Formats.Pdf;
+using Circuitum.Formats.Supply;
 
 namespace Circuitum.Formats.Exports;
 
@@ -24,6 +25,9 @@ public static class ExportList
         Text("schedule", "csv", Csv, r => ScheduleCsv.Write(r.Analysis)),
         Text("boxes", "csv", Csv, r => BoxScheduleCsv.Write(r.Analysis)),
         .. Lists.Names.Select(name => Text(name, "csv", Csv, r => Lists.Csv(r.Analysis, name))),
+        Text("material", "json", Json, r => MaterialJson.Write(r.Analysis)),
+        new("material", "xlsx", Workbook, r => MaterialXlsx.Write(r.Analysis, r.Money.Prices)),
+        Text("order", "json", Json, r => OrderFiles.Wanted(r.Analysis, r.Money.Prices)),
         new("lists", "xlsx", Workbook, r => ListsXlsx.Write(r.Analysis)),
         Text("schedule", "svg", Svg, r => SvgWriter.Text(PanelDrawing.Of(r.Analysis), Looks.Styles)),
         Text("plan", "svg", Svg, r => PlanSvg.Draw(r.Analysis, new PlanView(r.Storey!, PlanStage.Circuits, StandAlone: true))) with
@@ -40,7 +44,7 @@ public static class ExportList
         {
             OfStorey = true,
         },
-        .. Papers.Names.Select(name => new Export(name, "pdf", Pdf, r => Papers.Make(r.Analysis, name, r.Change, r.Size, r.Set))),
+        .. Papers.Names.Select(name => new Export(name, "pdf", Pdf, r => Papers.Make(r.Analysis, name, r.Change, r.Size, r.Set, r.Money))),
         new("breaker-stickers", "pdf", Pdf, r => Stickers(r, breakers: true)),
         new("cable-stickers", "pdf", Pdf, r => Stickers(r, breakers: false)),
     ];

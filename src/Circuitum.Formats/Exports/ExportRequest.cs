@@ -18,4 +18,7 @@ public sealed record ExportRequest(JobAnalysis Analysis)
 
     /// <summary>The issued set that this is, or that it differs from; empty before the first.</summary>
     public string Set { get; init; } = "";
+
+    /// <summary>Prices, and the state before a change.</summary>
+    public PaperMoney Money { get; init; } = PaperMoney.MadeUp;
 }

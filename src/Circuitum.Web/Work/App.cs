@@ -4,6 +4,7 @@ using System.Xml.Linq;
 using Circuitum.Formats.Dxf;
 using Circuitum.Storage;
 using Circuitum.Web.Stages;
+using Circuitum.Web.Supply;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Diagnostics.HealthChecks;
@@ -106,7 +107,10 @@ public static class App
         });
         var desk = new JobDesk(directory);
         builder.Services.AddSingleton(desk);
+        if (Supplier(builder, directory) is { } wrong)
+            return Refuse(wrong);
         builder.Services.AddSingleton<DrawingTray>();
+        builder.Services.AddSingleton<PriceTray>();
         builder.Services.AddSingleton<DrawnPlans>();
         builder.Services.AddSingleton<Notes>();
         builder.Services.AddHealthChecks().AddCheck<DatabaseHealth>("database");
@@ -143,10 +147,36 @@ public static class App
         Pictures.Map(app);
         Previews.Map(app);
         BenchApi.Map(app);
+        MaterialApi.Map(app);
+        if (app.Services.GetService<MadeUpCounter>() is { } counter)
+            CounterApi.Map(app, counter);
         await app.StartAsync();
         Console.WriteLine($"Circuitum is at {app.Urls.FirstOrDefault() ?? $"http://127.0.0.1:{port}"}");
         await app.WaitForShutdownAsync();
         return 0;
+    }
+
+    // Orders go to the made-up counter in this program, or to one that is told with --counter and answers on this machine.
+    private static string? Supplier(WebApplicationBuilder builder, string directory)
+    {
+        var told = builder.Configuration["counter"];
+        if (string.IsNullOrEmpty(told))
+        {
+            var counter = new MadeUpCounter(directory);
+            builder.Services.AddSingleton(counter);
+            builder.Services.AddSingleton<ISupplierCounter>(counter);
+        }
+        else if (Uri.TryCreate(told, UriKind.Absolute, out var address) && address.IsLoopback && address.Scheme == Uri.UriSchemeHttp)
+            builder.Services.AddSingleton<ISupplierCounter>(new HttpCounter(address, "the counter on this machine"));
+        else
+            return $"--counter: '{told}' is not an address of this machine, such as http://127.0.0.1:5190/counter/orders.";
+        builder.Services.AddSingleton(s => new SupplyDesk(
+            directory,
+            s.GetRequiredService<ISupplierCounter>(),
+            s.GetRequiredService<ILogger<SupplyDesk>>()
+        ));
+        builder.Services.AddHostedService<OrderOffice>();
+        return null;
     }
 
     // Only what the pages use, and nothing larger than is read.

@@ -2,6 +2,7 @@ using System.Text;
 using Circuitum.Formats.Documents;
 using Circuitum.Formats.Exports;
 using Circuitum.Formats.Pdf;
+using Circuitum.Web.Supply;
 
 namespace Circuitum.Web.Work;
 
@@ -29,6 +30,8 @@ internal static class Downloads
         HttpRequest request,
         string? storey,
         string? size,
+        int? since,
+        SupplyDesk supply,
         CancellationToken cancel
     )
     {
@@ -49,6 +52,7 @@ internal static class Downloads
                 Size = size == "a4" ? PaperSize.A4 : PaperSize.Letter,
                 Change = job.Stored.Stamp,
                 Set = await desk.SetAsync(id, job.Stored.Stamp, cancel),
+                Money = await Pages.Jobs.Papers.PaperPageModel.MoneyOf(desk, supply, id, since, cancel),
             }
         );
         var name =

@@ -13,7 +13,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs;
 
 /// <summary>A stage of a job: the plan or the panel, the list, and the ticket of what is picked.</summary>
-public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes notes) : PageModel
+public sealed partial class StageModel(JobDesk desk, Supply.SupplyDesk supply, DrawnPlans drawn, Notes notes) : PageModel
 {
     /// <summary>The job's id.</summary>
     [BindProperty(SupportsGet = true)]
@@ -125,7 +125,8 @@ public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes not
         var sight = show
             ?? (to == Storey && Shown.Stays(ShowKey, Subject.TryParse(pick) is { } thing ? RoomOf(thing) : null) ? ShowKey : "");
         return $"/jobs/{Id}/{stage ?? Stage}?pick={Uri.EscapeDataString(pick)}&storey={Uri.EscapeDataString(to)}"
-            + (sight.Length > 0 ? $"&show={Uri.EscapeDataString(sight)}" : "");
+            + (sight.Length > 0 ? $"&show={Uri.EscapeDataString(sight)}" : "")
+            + ((stage ?? Stage) == "material" ? MaterialLink : "");
     }
 
     /// <summary>The plan as SVG: the whole of it, or for an edit the parts that changed.</summary>
@@ -246,6 +247,8 @@ public sealed partial class StageModel(JobDesk desk, DrawnPlans drawn, Notes not
             Refusal = job.Stored.Notice;
         if (Stage == "job")
             Company = (await desk.CompanyAsync(cancel)).Company;
+        if (Stage == "material")
+            await LoadMaterial(cancel);
         if (Job.StoreyById(Storey) is null)
             Storey = StoreyOf(Pick) ?? Job.Storeys.FirstOrDefault()?.Id ?? "";
         return true;

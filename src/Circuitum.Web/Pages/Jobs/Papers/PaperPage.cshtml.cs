@@ -1,3 +1,5 @@
+using Circuitum.Formats.Documents;
+using Circuitum.Web.Supply;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -5,17 +7,40 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>Any paper of a job, on the screen in the words of its PDF.</summary>
-public sealed class PaperPageModel(JobDesk desk) : PageModel
+public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply) : PageModel
 {
+    private static readonly string[] Money = ["material", "estimate", "change-order"];
+
+    /// <summary>What papers about money are written from: the firm's prices, and the job as it was when a set was issued.</summary>
+    internal static async Task<PaperMoney> MoneyOf(JobDesk desk, SupplyDesk supply, string id, int? since, CancellationToken cancel)
+    {
+        var money = new PaperMoney(await supply.PricesAsync(cancel));
+        return
+            since is { } number
+            && (await desk.IssuedAsync(id, cancel)).FirstOrDefault(s => s.Number == number) is { } set
+            && await desk.IssuedAsync(id, number, cancel) is { } before
+            ? money with
+            {
+                Before = before,
+                Since = $"set {set.Number}, {set.Name}",
+            }
+            : money;
+    }
+
     /// <summary>The paper.</summary>
     public PaperSheet Sheet { get; private set; } = null!;
 
     /// <summary>Shows it.</summary>
-    public async Task<IActionResult> OnGetAsync(string id, string name, CancellationToken cancel)
+    public async Task<IActionResult> OnGetAsync(string id, string name, int? since, CancellationToken cancel)
     {
         if (!Formats.Documents.Papers.Names.Contains(name) || await desk.OpenAsync(id, cancel) is not { } open)
             return NotFound();
-        Sheet = new(id, open, name, "panel", "panel");
+        var money = Money.Contains(name);
+        Sheet = new(id, open, name, money ? "material" : "panel", money ? "material" : "panel")
+        {
+            Money = money ? await MoneyOf(desk, supply, id, since, cancel) : null,
+            Query = since is { } set ? $"?since={set}" : "",
+        };
         return Page();
     }
 }

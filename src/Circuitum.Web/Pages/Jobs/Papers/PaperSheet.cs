@@ -11,6 +11,12 @@ namespace Circuitum.Web.Pages.Jobs.Papers;
 /// <param name="BackTo">What that is called.</param>
 public sealed record PaperSheet(string Id, OpenJob Open, string Name, string Back, string BackTo)
 {
+    /// <summary>Prices, and the state before a change; none takes the made-up prices.</summary>
+    public PaperMoney? Money { get; init; }
+
+    /// <summary>What follows the name of its PDF, such as the set that is compared with.</summary>
+    public string Query { get; init; } = "";
+
     /// <summary>The paper.</summary>
-    public Paper Paper { get; } = Formats.Documents.Papers.Of(Open.Analysis, Name, Open.Stored.Stamp);
+    public Paper Paper => field ??= Formats.Documents.Papers.Of(Open.Analysis, Name, Open.Stored.Stamp, money: Money);
 }

@@ -1,5 +1,6 @@
 using Circuitum.Core.Explain;
 using Circuitum.Core.Review;
+using Circuitum.Core.Takeoff;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -20,7 +21,7 @@ public sealed class WhyModel(JobDesk desk) : PageModel
     {
         if (await desk.OpenAsync(id, cancel) is not { Analysis: var a })
             return NotFound();
-        if ((key == Afresh ? PlanChoices.Saving(a) : a.Why(key ?? "")) is not { } why)
+        if ((key == Afresh ? PlanChoices.Saving(a) : a.Why(key ?? "") ?? MaterialWhy.Of(a, key ?? "")) is not { } why)
             return NotFound();
         Derivation = why;
         return Page();

@@ -1,0 +1,26 @@
+using Circuitum.Core.Analysis;
+using Circuitum.Core.Takeoff;
+
+namespace Circuitum.Web.Stages;
+
+/// <summary>What is needed, bought and paid.</summary>
+public sealed class MaterialStage : Stage
+{
+    /// <inheritdoc/>
+    public override string Id => "material";
+
+    /// <inheritdoc/>
+    public override int? Tab => 7;
+
+    /// <inheritdoc/>
+    public override string List => "Material/_Beside";
+
+    /// <inheritdoc/>
+    public override string? Sheet => "Material/_Material";
+
+    /// <inheritdoc/>
+    protected override bool Begun(JobAnalysis a) => a.Job.Decisions.Boxes.Length > 0;
+
+    /// <inheritdoc/>
+    protected override string Done(JobAnalysis a) => $"{CutPlan.Of(a).Sum(c => c.Coils)} coils";
+}
