@@ -17,7 +17,7 @@ public class JobsPageTests : WebHouse
             var card = Parse(await Web.GetStringAsync($"/jobs/{id}/card"));
             card.QuerySelectorAll(".thumbnail path").Length.ShouldBeGreaterThan(20);
             card.QuerySelectorAll(".thumbnail text").ShouldBeEmpty();
-            card.QuerySelectorAll(".progress li").Length.ShouldBe(5);
+            card.QuerySelectorAll(".progress li").Length.ShouldBe(6);
             card.Body!.TextContent.ShouldContain(next);
         }
 

@@ -127,6 +127,8 @@ public sealed partial class PdfSheet
         y = Margin;
     }
 
+    private const int FewLines = 4;
+
     /// <summary>A heading, with a page of its own if it would stand alone at the foot.</summary>
     /// <param name="text">Its text.</param>
     /// <param name="size">Of its letters.</param>
@@ -148,7 +150,12 @@ public sealed partial class PdfSheet
     {
         using var font = Font(bold, size);
         tags.Open(kind);
-        foreach (var line in Wrap(text, font, Inner))
+        var lines = Wrap(text, font, Inner);
+
+        // A few lines are not divided: one of them would stand alone.
+        if (lines.Count <= FewLines)
+            Need(size * 1.35f * lines.Count);
+        foreach (var line in lines)
         {
             Need(size * 1.35f);
             y += size * 1.35f;
