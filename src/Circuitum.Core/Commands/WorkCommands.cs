@@ -25,9 +25,9 @@ public sealed record SetMinutes(string Task, double? Minutes) : JobCommand("say 
 }
 
 /// <summary>Says what a stage took.</summary>
-/// <param name="Stage">The stage.</param>
+/// <param name="Phase">The stage.</param>
 /// <param name="Hours">Hours of one person; none takes it back.</param>
-public sealed record SetTook(BuyStage Stage, double? Hours) : JobCommand("say what a stage took")
+public sealed record SetTook(BuyStage Phase, double? Hours) : JobCommand("say what a stage took")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
@@ -35,24 +35,25 @@ public sealed record SetTook(BuyStage Stage, double? Hours) : JobCommand("say wh
         if (Hours is { } hours && !StockRules.IsHours(hours))
             return CommandResult.Refuse($"Hours: type a number over 0, {StockRules.MostHours} at most.");
         var work = job.Work ?? WorkFigures.None;
-        var took = Hours is { } told ? work.Took.SetItem(Stage, told) : work.Took.Remove(Stage);
+        var key = WorkFigures.KeyOf(Phase);
+        var took = Hours is { } told ? work.Took.SetItem(key, told) : work.Took.Remove(key);
         return CommandResult.Checked(job with { Work = work with { Took = took } });
     }
 }
 
 /// <summary>Takes over for a stage what it took: all its figures by the same factor.</summary>
-/// <param name="Stage">The stage.</param>
-public sealed record LearnMinutes(BuyStage Stage) : JobCommand("learn from what a stage took")
+/// <param name="Phase">The stage.</param>
+public sealed record LearnMinutes(BuyStage Phase) : JobCommand("learn from what a stage took")
 {
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
         var work = job.Work ?? WorkFigures.None;
         var plan = LabourPlan.Of(job, HouseMaterial.Of(Analysis.HouseDeriver.Derive(job)));
-        if (plan.Learnt(work, Stage) is not { } factor)
+        if (plan.Learnt(work, Phase) is not { } factor)
             return CommandResult.Refuse("Nobody has said yet what that stage took.");
         var figures = work.Minutes;
-        foreach (var task in CodeLibrary.Takeoff.Labour.Where(t => t.Stage == Stage))
+        foreach (var task in CodeLibrary.Takeoff.Labour.Where(t => t.Stage == Phase))
             figures = figures.SetItem(task.Id, Math.Round(plan.MinutesOf(task) * factor, 2));
         return CommandResult.Checked(job with { Work = work with { Minutes = figures } });
     }

@@ -40,8 +40,14 @@ public static partial class StockRules
                 problems.Add(new($"work.minutes.{JobRules.Short(task)}", $"{minutes} is outside 0 to {MostMinutes}."));
         }
 
-        foreach (var (stage, hours) in work.Took.Where(t => !IsHours(t.Value)))
-            problems.Add(new($"work.took.{stage}", $"{hours} is outside 0 to {MostHours}."));
+        var stages = Enum.GetValues<BuyStage>().Select(WorkFigures.KeyOf).ToList();
+        foreach (var (stage, hours) in work.Took.Where(t => !IsHours(t.Value) || !stages.Contains(t.Key)).Take(10))
+            problems.Add(
+                new(
+                    $"work.took.{JobRules.Short(stage)}",
+                    $"{hours} is outside 0 to {MostHours}, or the stage is none of {string.Join(", ", stages)}."
+                )
+            );
     }
 
     internal static void Check(Job job, List<Problem> problems)

@@ -47,6 +47,6 @@ public sealed record LabourPlan(ImmutableArray<LabourPiece> Pieces, ImmutableSor
     public double? Learnt(WorkFigures work, BuyStage stage)
     {
         var planned = HoursOf(Pieces.Where(p => p.Task.Stage == stage));
-        return planned > 0 && work.Took.TryGetValue(stage, out var took) && took > 0 ? took / planned : null;
+        return planned > 0 && work.TookOf(stage) is > 0 and var took ? took / planned : null;
     }
 }

@@ -57,6 +57,13 @@ internal sealed class EditReader(Func<string, IReadOnlyList<string>> values, IEn
             : Length(text, FieldNames.Label(name));
     }
 
+    /// <summary>What comes off a reel: cable is measured in feet, so a bare number is feet, however large, where the job is in feet.</summary>
+    internal Length Feet(string name) =>
+        units == LengthUnits.FeetInches
+        && double.TryParse(Text(name), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var feet)
+            ? Core.Measure.Length.Feet(Math.Min(feet, FarthestInches))
+            : Length(name);
+
     internal Length Length(string text, string label)
     {
         if (LengthText.TryParse(text, units, out var length, out var why))

@@ -66,6 +66,7 @@ internal static class FieldNames
         ["method"] = "Method",
         ["most"] = "Maximum breaker",
         ["of"] = "Circuits",
+        ["phase"] = "Stage",
         ["reach"] = "Receptacle reach",
         ["shape"] = "Ceiling",
         ["shelf"] = "Shelf depth",
