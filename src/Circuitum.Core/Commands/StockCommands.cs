@@ -86,3 +86,15 @@ public sealed record KeepShelf(string Item, int Quantity) : JobCommand("write do
         return CommandResult.Checked(job with { Stock = stock with { Shelf = shelf } });
     }
 }
+
+/// <summary>Assumes another waste of cable from now on, as pulls have shown it.</summary>
+/// <param name="Percent">In percent of what is cut.</param>
+public sealed record AssumeWaste(int Percent) : JobCommand("assume another waste")
+{
+    /// <inheritdoc/>
+    public override CommandResult Apply(Job job)
+    {
+        var (preferences, problem) = PreferenceFields.Find("wastePercent")!.Write(job.Preferences, $"{Percent}");
+        return preferences is null ? CommandResult.Refuse(problem) : CommandResult.Checked(job with { Preferences = preferences });
+    }
+}

@@ -4,6 +4,7 @@ using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Planning;
+using Circuitum.Core.Takeoff;
 
 namespace Circuitum.Core.Review;
 
@@ -18,6 +19,13 @@ namespace Circuitum.Core.Review;
 /// <param name="Brings">The differences one by one.</param>
 public sealed record EditPreview(string Problem, bool Afresh, PlanTotals Now, PlanTotals Then, ImmutableArray<Consequence> Brings)
 {
+    /// <summary>The houses that were compared; none when the edit cannot be made.</summary>
+    public (JobAnalysis Now, JobAnalysis Then)? Houses { get; private init; }
+
+    /// <summary>What it costs, by prices; none when the edit cannot be made.</summary>
+    /// <param name="book">The prices.</param>
+    public ChoiceCost? Cost(PriceBook book) => Houses is var (now, then) ? ChoiceCost.Of(now, then, book) : null;
+
     /// <summary>Looks at an edit.</summary>
     /// <param name="a">The house as it is.</param>
     /// <param name="edit">The edit.</param>
@@ -29,7 +37,7 @@ public sealed record EditPreview(string Problem, bool Afresh, PlanTotals Now, Pl
             return new(result.Problem, false, now, now, []);
         var afresh = a.Circuits.Length > 0 && made.Preferences != a.Job.Preferences;
         var then = Analyzer.Analyze(afresh ? Planner.PlanAfresh(made) : Completed(a, made));
-        return new("", afresh, now, PlanTotals.Of(then), Consequences.Of(a, then));
+        return new("", afresh, now, PlanTotals.Of(then), Consequences.Of(a, then)) { Houses = (a, then) };
     }
 
     /// <summary>What things that are there brought: the house without them, then with them, what is undecided planned in both.</summary>
@@ -39,7 +47,7 @@ public sealed record EditPreview(string Problem, bool Afresh, PlanTotals Now, Pl
     {
         var bare = taking.Aggregate(a.Job, (job, take) => take.Apply(job).Job ?? job);
         var (without, with) = (Analyzer.Analyze(Completed(a, bare)), Analyzer.Analyze(Completed(a, a.Job)));
-        return new("", false, PlanTotals.Of(without), PlanTotals.Of(with), Consequences.Of(without, with));
+        return new("", false, PlanTotals.Of(without), PlanTotals.Of(with), Consequences.Of(without, with)) { Houses = (without, with) };
     }
 
     private static Job Completed(JobAnalysis a, Job made) => a.Circuits.Length > 0 ? Planner.PlanCircuits(BoxProposal.Propose(made)) : made;

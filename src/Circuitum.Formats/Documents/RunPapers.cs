@@ -1,6 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Takeoff;
 
 namespace Circuitum.Formats.Documents;
 
@@ -14,11 +15,16 @@ internal static class RunPapers
             $"Lengths are to cut, with {LengthText.Show(a.Job.Preferences.PanelMakeUp)} in the panel and "
                 + $"{LengthText.Show(a.Job.Preferences.BoxMakeUp)} at the box, waste not counted. Label both ends."
         );
+        var cuts = CutPlan
+            .Of(a)
+            .SelectMany(p => p.Reels)
+            .SelectMany(r => r.Cuts.Where(c => c.From is null).Select(c => (c.Circuit, r.Name)))
+            .ToDictionary(c => c.Circuit, c => c.Name);
         foreach (var group in PullList.Of(a))
         {
             s.Heading(group.Name);
             s.Table(
-                [new("Label", 36), new("To", 13), new("Way", 30), new("ft", 6, true), new("Took", 8)],
+                [new("Label", 34), new("To", 13), new("Way", 26), new("ft", 5, true), new("From", 12), new("Took", 8)],
                 group.Lines.Select(l =>
                     new[]
                     {
@@ -26,6 +32,7 @@ internal static class RunPapers
                         l.To,
                         l.Way,
                         $"{l.Cut.InFeet:0}",
+                        cuts.GetValueOrDefault(l.Circuit.Number, ""),
                         l.Pulled?.Measured is { } m ? $"{m.InFeet:0} ft"
                         : l.Pulled is not null ? "pulled"
                         : "",

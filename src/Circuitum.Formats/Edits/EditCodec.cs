@@ -26,6 +26,7 @@ public static class EditCodec
         Entry.Of<AssignBox>("assign-box"),
         Entry.Of<AssignBoxes>("assign-boxes"),
         Entry.Of<AssignRoom>("assign-room"),
+        Entry.Of<AssumeWaste>("assume-waste"),
         Entry.Of<CloseWall>("close-wall"),
         Entry.Of<CopyRoom>("copy-room"),
         Entry.Of<CopyStorey>("copy-storey"),

@@ -20,6 +20,8 @@ public sealed partial class StageModel
     {
         if (!await Load(cancel) || Job.Wishes.All(w => w.Id != wish))
             return NotFound();
-        return Partial("Findings/_WhatIf", ("without", "with", EditPreview.Without(A, new RemoveThing(Subject.Wish(wish!)))));
+        var preview = EditPreview.Without(A, new RemoveThing(Subject.Wish(wish!)));
+        ViewData["cost"] = preview.Cost(await supply.PricesAsync(cancel));
+        return Partial("Findings/_WhatIf", ("without", "with", preview));
     }
 }

@@ -21,6 +21,7 @@ public sealed partial class StageModel
             command = job with { Preferences = typed.RemoveRange(typed.Keys.Where(k => k != only)) };
         var totals = PlanTotals.Of(A);
         var preview = command is null ? new(problem, false, totals, totals, []) : EditPreview.Of(A, command);
+        ViewData["cost"] = preview.Cost(await supply.PricesAsync(cancel));
         if (brief)
             return Partial("Findings/_Foresight", preview);
         return Partial("Findings/_WhatIf", ("now", "then", preview));

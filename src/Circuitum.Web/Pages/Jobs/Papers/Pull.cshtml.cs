@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Takeoff;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -24,6 +25,17 @@ public sealed class PullModel(JobDesk desk) : PageModel
 
     /// <summary>What is drilled for all cables.</summary>
     public DrillList Drill => DrillList.Of(Open.Analysis);
+
+    private ImmutableArray<CutPlan> Cuts => field.IsDefault ? field = CutPlan.Of(Open.Analysis) : field;
+
+    private ReelCuts? Reel(PullLine line) =>
+        Cuts.SelectMany(p => p.Reels).FirstOrDefault(r => r.Cuts.Any(c => c.Circuit == line.Circuit.Number && c.From is null));
+
+    /// <summary>From which reel a run is cut, in words; none for one that is pulled.</summary>
+    public string? ReelOf(PullLine line) => Reel(line)?.Name;
+
+    /// <summary>The open reel that a run is cut from; none for a new coil.</summary>
+    public string? OpenReelOf(PullLine line) => Reel(line)?.Reel?.Id;
 
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel) => await Load(cancel) ? Page() : NotFound();
