@@ -99,4 +99,5 @@ public sealed record CountRules(
 /// <param name="Text">In words.</param>
 /// <param name="Minutes">Minutes of one person, to begin with; a practice figure that anyone may change.</param>
 /// <param name="Stage">When it is done.</param>
-public sealed record LabourTask(string Id, string Text, double Minutes, BuyStage Stage);
+/// <param name="Tools">What is needed for it beside material.</param>
+public sealed record LabourTask(string Id, string Text, double Minutes, BuyStage Stage, ImmutableArray<string> Tools);

@@ -20,7 +20,7 @@ public sealed record BuyLine(MaterialLine Line, double Shelf, double Quantity, s
         : null;
 }
 
-/// <summary>Turns what is needed into what is bought: less what is held back and what lies on the shelf, in whole packs and coils.</summary>
+/// <summary>Turns what is needed into what is bought: less what is held back or on the shelf, in whole packs and coils.</summary>
 public static class Buying
 {
     /// <summary>What is bought for a house, line by line.</summary>

@@ -52,6 +52,6 @@ public sealed record CableUsed(ImmutableArray<CableUsed.Row> Rows)
     /// </summary>
     public int? Suggested =>
         Rows.Sum(r => r.Pulls) >= Least && Rows.Sum(r => r.Planned) is > 0 and var planned
-            ? (int)Math.Clamp(Math.Ceiling((Rows.Sum(r => r.Used + r.Useless) - planned) / planned * 100), 0, 100)
+            ? (int)Math.Clamp(Math.Ceiling(((Rows.Sum(r => r.Used + r.Useless) - planned) / planned * 100) - 1e-6), 0, 100)
             : null;
 }

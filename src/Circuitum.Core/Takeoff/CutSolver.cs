@@ -22,7 +22,7 @@ internal sealed class CutSolver
         this.open = open;
     }
 
-    /// <summary>Which cut comes off which reel: the open ones in their order, then new coils; with the least coils that any way needs.</summary>
+    /// <summary>Which cut comes off which reel: open ones in their order, then new coils; and the least that any way needs.</summary>
     /// <param name="cuts">Lengths of the cuts, none longer than the longest reel.</param>
     /// <param name="open">What is left on open reels, the shortest first.</param>
     /// <param name="coil">Length of a new coil.</param>

@@ -82,8 +82,8 @@ public sealed record Estimate(
         if (unpriced.Length > 0)
             yield return Say($"{unpriced.Length} {(unpriced.Length == 1 ? "item has" : "items have")} no price and are not in the sum.");
         yield return Say(
-            $"Material with {p.MarkUpPercent:0.##} percent mark-up and {p.WastePercent} percent waste on what is measured by the foot; labour at ${p.HourRate:0.00} an hour."
-        );
+            $"Material with {p.MarkUpPercent:0.##} percent mark-up and {p.WastePercent} percent waste on what is measured by the foot; "
+        ) + Say($"labour at ${p.HourRate:0.00} an hour.");
         foreach (var list in book.Lists.Where(l => lines.Any(x => book.Find(x.Line.Item)?.List == l)))
             yield return list.Rows.Max(r => r.Date) is { } date
                 ? Say($"Prices of {list.Supplier}, the latest of {date:yyyy-MM-dd}.")

@@ -28,6 +28,8 @@ public static class Papers
         ("material", "Material", (s, r) => MoneyPapers.Material(s, r.Analysis)),
         ("estimate", "Estimate", (s, r) => MoneyPapers.Estimate(s, r.Analysis, r.Money)),
         ("change-order", "Change order", (s, r) => MoneyPapers.Change(s, r.Analysis, r.Money)),
+        ("builders", "Before others build", (s, r) => BuilderPapers.Write(s, r.Analysis)),
+        ("van", "Van list", (s, r) => VanPapers.Write(s, r.Analysis)),
         ("owner", "Walk with the owner", (s, r) => OwnerPapers.Walk(s, r.Analysis)),
         ("packet", "Packet", Packet),
     ];

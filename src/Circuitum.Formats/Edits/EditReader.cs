@@ -57,7 +57,7 @@ internal sealed class EditReader(Func<string, IReadOnlyList<string>> values, IEn
             : Length(text, FieldNames.Label(name));
     }
 
-    /// <summary>What comes off a reel: cable is measured in feet, so a bare number is feet, however large, where the job is in feet.</summary>
+    /// <summary>What comes off a reel: where the job is in feet, a bare number is feet, however large.</summary>
     internal Length Feet(string name) =>
         units == LengthUnits.FeetInches
         && double.TryParse(Text(name), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var feet)

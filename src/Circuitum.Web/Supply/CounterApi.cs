@@ -4,7 +4,7 @@ using Circuitum.Formats.Supply;
 
 namespace Circuitum.Web.Supply;
 
-/// <summary>The made-up counter for another process of the program: orders come as JSON, which no form of a page elsewhere can send.</summary>
+/// <summary>The made-up counter for another process: orders come as JSON, which no form of a page elsewhere can send.</summary>
 internal static class CounterApi
 {
     private const int MostBytes = 2_000_000;

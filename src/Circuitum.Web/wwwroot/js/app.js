@@ -12,6 +12,7 @@ import { typeRooms } from './entry.js';
 import './jobs.js';
 import './planning.js';
 import './preferences.js';
+import './ticks.js';
 import './tour.js';
 import { runsHand } from './runs.js';
 import { forgetFrame, keptView, overviewHand, settleView, showPaper, tellCanvas, tellZoom, zoom } from './view.js';

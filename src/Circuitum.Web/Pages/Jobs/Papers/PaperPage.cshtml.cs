@@ -9,7 +9,7 @@ namespace Circuitum.Web.Pages.Jobs.Papers;
 /// <summary>Any paper of a job, on the screen in the words of its PDF.</summary>
 public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply) : PageModel
 {
-    private static readonly string[] Money = ["material", "estimate", "change-order"];
+    private static readonly string[] Money = ["material", "estimate", "change-order", "builders", "van"];
 
     /// <summary>What papers about money are written from: the firm's prices, and the job as it was when a set was issued.</summary>
     internal static async Task<PaperMoney> MoneyOf(JobDesk desk, SupplyDesk supply, string id, int? since, CancellationToken cancel)
