@@ -75,9 +75,9 @@ public sealed class ReelTests
     }
 
     [Fact]
-    public void Every_home_run_can_be_ticked_off_in_60_houses()
+    public void Every_home_run_can_be_ticked_off_in_six_houses()
     {
-        foreach (var (seed, a) in HouseSet.All.Take(60))
+        foreach (var (seed, a) in HouseSet.All.Take(6))
         {
             var job = a
                 .Circuits.Where(c => !c.Carried && c.Run.First is not null)

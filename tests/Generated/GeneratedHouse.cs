@@ -251,12 +251,22 @@ internal static partial class GeneratedHouse
         };
     }
 
+    private const string Material = "Material and money";
+
     private static Preferences Preferences(Random random)
     {
         var p = new Preferences();
-        foreach (var field in PreferenceFields.All.Where(f => f.Options.Length > 0 && f.Key != "terminationC" && random.Next(3) == 0))
+        var choices = PreferenceFields.All.Where(f => f.Options.Length > 0 && f.Key != "terminationC").ToLookup(f => f.Group == Material);
+        foreach (var field in choices[false].Where(_ => random.Next(3) == 0))
             p = field.Write(p, field.Options[random.Next(field.Options.Length)].Value).Preferences!;
-        return p with { ReceptaclesPer15 = random.Next(6, 12), ReceptaclesPer20 = random.Next(6, 15), RoomsPerCircuit = random.Next(1, 5) };
+
+        p = p with { ReceptaclesPer15 = random.Next(6, 12), ReceptaclesPer20 = random.Next(6, 15), RoomsPerCircuit = random.Next(1, 5) };
+
+        // No plan depends on these, so they leave the houses as they were before they came.
+        var own = new Random((p.ReceptaclesPer15 * 100) + (p.ReceptaclesPer20 * 10) + p.RoomsPerCircuit);
+        foreach (var field in choices[true].Where(_ => own.Next(2) == 0))
+            p = field.Write(p, field.Options[own.Next(field.Options.Length)].Value).Preferences!;
+        return p;
     }
 
     private static Room Rect(string id, RoomKind kind, double x, double y, double w, double d, string storey) =>

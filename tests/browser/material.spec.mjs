@@ -13,10 +13,7 @@ async function counter(page, house, mood, missing = '') {
   await page.goto(`${house.url}/prices`);
   await page.locator('select[name=mood]').selectOption({ label: mood });
   await page.getByLabel('Out of stock').fill(missing);
-  await Promise.all([
-    page.waitForResponse(r => r.request().method() === 'POST'),
-    page.getByRole('button', { name: 'Keep' }).click(),
-  ]);
+  await Promise.all([page.waitForResponse(r => r.request().method() === 'POST'), page.getByRole('button', { name: 'Keep' }).click()]);
   await expect(page.getByLabel('Out of stock')).toHaveValue(missing);
 }
 
