@@ -54,7 +54,7 @@ test('the order list falls out of the plan, and a change after the order has its
   await page.getByLabel('Where').last().fill('van');
   await edited(page, () => page.getByRole('button', { name: 'Add' }).click());
   const reel = page.locator('.reel', { hasText: 'Reel 12-2.1, van' });
-  await expect(reel).toContainText(/cuts?, \d ft left/);
+  await expect(reel).toContainText(/cuts?, \d ft\s+left/);
   await reel.locator('summary').click();
   await expect(reel.locator('tbody tr')).not.toHaveCount(0);
   await page.goto(`${house.job}/pull`);

@@ -9,13 +9,15 @@ internal static class VanPapers
 {
     internal static void Write(PaperDraft s, JobAnalysis a)
     {
+        var first = true;
         foreach (var stage in Enum.GetValues<BuyStage>())
         {
             var van = VanList.Of(a, stage);
             if (van.Material.Length == 0)
                 continue;
             var word = MaterialWords.Stage(stage);
-            s.Part($"Van list, {word}", flows: stage != BuyStage.Service);
+            s.Part($"Van list, {word}", flows: !first);
+            first = false;
             s.Text($"About {van.Hours:0} hours for one person.");
             s.Table(
                 [new("Done", 8), new("What", 60), new("How much", 20, true)],
@@ -27,5 +29,10 @@ internal static class VanPapers
                 s.Table([new("Done", 8), new("Tool", 80)], van.Tools.Select(t => new[] { "[  ]", t }));
             }
         }
+
+        if (!first)
+            return;
+        s.Part("Van list");
+        s.Text("Nothing is needed yet: plan the house first.");
     }
 }
