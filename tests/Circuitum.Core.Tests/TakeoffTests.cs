@@ -68,6 +68,7 @@ public sealed class TakeoffTests
             Amount(m, "nail-plate").ShouldBe(drill.Plates, why);
             Amount(m, "seal").ShouldBe(drill.Seals, why);
             Amount(m, "bushing").ShouldBe(drill.Bushings, why);
+            Amount(m, "electrode").ShouldBe(2 * (1 + a.Panels.Count(p => p.Feeder is { ToBuilding: true })), why);
             Amount(m, "label").ShouldBe(2 * PullList.Of(a).Sum(g => g.Lines.Length), why);
         }
     }

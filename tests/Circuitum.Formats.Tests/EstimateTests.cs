@@ -102,6 +102,11 @@ public sealed class EstimateTests
         var m = HouseMaterial.Of(HouseDeriver.Derive(job));
         m.Lines.First(l => l.Item.Key == "receptacle.50.two-pole.four").Reasons.ShouldHaveSingleItem().ShouldContain("nameplate of");
         m.Lines.First(l => l.Item.Key.StartsWith("breaker.50.2-pole", StringComparison.Ordinal)).Held.ShouldBe(1);
+
+        // What is held is not bought, cable too.
+        var a = HouseDeriver.Derive(job);
+        Buying.Of(a, m, held: false).First(b => b.Line.Item.Key == "cable.6-3").Quantity.ShouldBe(0);
+        Buying.Of(a, m, held: true).First(b => b.Line.Item.Key == "cable.6-3").Quantity.ShouldBeGreaterThan(0);
         m.Pieces.Count(p => p.From == Subject.Box(waits)).ShouldBeGreaterThan(3);
         m.Pieces.Where(p => p.From == Subject.Box(waits)).ShouldAllBe(p => p.Place.Held.Contains("the mirror"));
     }

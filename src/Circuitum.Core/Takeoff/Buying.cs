@@ -30,7 +30,8 @@ public static class Buying
     public static ImmutableArray<BuyLine> Of(JobAnalysis a, HouseMaterial material, bool held)
     {
         var shelf = (a.Job.Stock ?? Stock.None).Shelf.ToDictionary(s => s.Key, s => (double)s.Quantity, StringComparer.Ordinal);
-        var cuts = CutPlan.Of(a).ToDictionary(c => c.Cable, StringComparer.Ordinal);
+        var waiting = material.Pieces.Where(p => !held && IsCable(p.Item) && p.Place.Held.Length > 0).Select(p => p.Place.Circuit!.Value);
+        var cuts = CutPlan.Of(a, waiting.ToHashSet()).ToDictionary(c => c.Cable, StringComparer.Ordinal);
         return [.. material.Lines.Select(l => Of(a, l, held, shelf, cuts))];
     }
 
@@ -43,8 +44,10 @@ public static class Buying
     )
     {
         var item = line.Item;
-        if (item.Type.Id == "cable" && cuts.TryGetValue(item.Key[(item.Key.IndexOf('.', StringComparison.Ordinal) + 1)..], out var plan))
-            return Cable(line, plan);
+        if (IsCable(item))
+            return cuts.TryGetValue(item.Key[(item.Key.IndexOf('.', StringComparison.Ordinal) + 1)..], out var plan)
+                ? Cable(line, plan)
+                : new(line, 0, 0, "");
 
         var wanted = line.Quantity - (held ? 0 : line.Held);
         if (item.Type.Unit == ItemUnit.Feet)
@@ -60,6 +63,8 @@ public static class Buying
         var packs = Math.Ceiling(left / pack.Holds);
         return new(line, there, packs * pack.Holds, packs > 0 ? Packs((int)packs, pack) : "");
     }
+
+    private static bool IsCable(MaterialItem item) => item.Type.Id == "cable";
 
     private static BuyLine Cable(MaterialLine line, CutPlan plan)
     {

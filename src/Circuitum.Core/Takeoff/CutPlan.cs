@@ -34,12 +34,14 @@ public sealed record CutPlan(string Cable, ImmutableArray<ReelCuts> Reels, int C
 
     /// <summary>The plans of a house, cable by cable, for what is not pulled yet.</summary>
     /// <param name="a">The analysis.</param>
-    public static ImmutableArray<CutPlan> Of(JobAnalysis a)
+    /// <param name="without">Circuits whose cable is not cut yet, because it should not be bought.</param>
+    public static ImmutableArray<CutPlan> Of(JobAnalysis a, IReadOnlySet<int>? without = null)
     {
         var reels = (a.Job.Stock ?? Stock.None).Reels.Select(r => (Reel: r, Left: LeftOn(a.Job, r))).ToList();
         return
         [
             .. Cuts(a)
+                .Where(c => without?.Contains(c.Cut.Circuit) != true)
                 .GroupBy(c => c.Cable)
                 .OrderBy(g => g.Key, StringComparer.Ordinal)
                 .Select(g =>

@@ -20,7 +20,7 @@ internal static class OutsideCount
             if (o.Fill?.Size is null)
                 continue;
             foreach (var w in o.Wires)
-                at.Feet("wire", (o.Length + slack) * w.Count, $"{w.Size}", $"{w.Size} AWG copper");
+                Wire(at, (o.Length + slack) * w.Count, w.Size, "copper");
             Conduit(at, o.Fill, o.Length, o.Buried ? Ground(o.Length, o.Depth) : Length.Zero, Quarters(o.Bends));
         }
 
@@ -49,10 +49,13 @@ internal static class OutsideCount
             return;
         }
 
-        at.Feet("wire", f.Cut * 3, $"{f.Wire!.Size}-{metal}", $"{f.Wire.Size} {metal}", stage ?? BuyStage.RoughIn);
-        at.Feet("wire", f.Cut, $"{f.Ground}-copper", $"{f.Ground} copper", stage ?? BuyStage.RoughIn);
+        Wire(at, f.Cut * 3, f.Wire!.Size, metal, stage ?? BuyStage.RoughIn);
+        Wire(at, f.Cut, f.Ground, "copper", stage ?? BuyStage.RoughIn);
         Conduit(at, f.Conduit, f.Route.Length, f.Run.Buried ? f.Run.OutsideLength : Length.Zero, Quarters(f.Run.Bends));
     }
+
+    private static void Wire(TallyPlace at, Length length, WireSize size, string metal, BuyStage? stage = null) =>
+        at.Feet("wire", length, $"{size}-{metal}", $"{size} {metal}", stage);
 
     // What goes down into the ground and comes up again is no trench.
     private static Length Ground(Length way, Length depth) => Length.Max(Length.Zero, way - (depth * 2));

@@ -12,6 +12,8 @@ internal static class PanelCount
     {
         foreach (var at in a.Panels)
             Panel(a, t, at);
+        foreach (var beyond in a.Panels.Where(p => p.Feeder is { ToBuilding: true }))
+            Building(a, t, beyond);
         if (a.Panel is { } main)
             Service(
                 a,
@@ -84,6 +86,26 @@ internal static class PanelCount
         at.Work(poles == 2 ? "land-2" : "land-1");
         if (c is { Pair.Kind: PairKind.SharedNeutral, Carried: false, Poles: 1 })
             at.Add("tie");
+    }
+
+    // A building that a feeder supplies has electrodes of its own (250.32).
+    private static void Building(JobAnalysis a, Tally t, PanelAnalysis of)
+    {
+        var (rules, panel) = (CodeLibrary.Takeoff.Rules, of.Panel);
+        var at = t.At(Subject.Panel(panel.Id), panel.Room, panel: panel.Id);
+        at.Add("electrode", rules.Rods, stage: BuyStage.Outside);
+        at.Add("electrode-clamp", rules.Rods, stage: BuyStage.Outside);
+        if (of.Feeder!.Wire is not { } wire)
+            return;
+        var electrode = CodeLibrary.Families.ElectrodeFor(wire.Size).Copper;
+        var rod = WireSize.Awg(6) < electrode ? WireSize.Awg(6) : electrode;
+        var assumed = t.At(
+            Subject.Panel(panel.Id),
+            panel.Room,
+            panel: panel.Id,
+            held: "the length of service and grounding wires is assumed"
+        );
+        assumed.Feet("ground-wire", Length.Feet(rules.RodFeet), $"{rod}", $"{rod} copper", BuyStage.Outside);
     }
 
     // What the plan does not know the way of is counted over an assumed length, and held back until somebody measures.
