@@ -121,6 +121,7 @@ public sealed class EstimateTests
         var words = Words(Cottage, without);
         words.ShouldContain("duplex receptacle, 15 A, tamper-resistant");
         words.ShouldContain("Box living.r1: gone.");
+        words.ShouldNotContain("as the planner weighs");
         var cost = ChoiceCost.Of(Cottage, without, Book);
         cost.Total.Cents.ShouldBeLessThan(0);
         cost.Hours.ShouldBeLessThan(0);

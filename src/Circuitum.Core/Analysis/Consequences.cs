@@ -75,9 +75,16 @@ public static class Consequences
         Boxes(before, after, found);
         var more = Money.OfCents(Cents(after) - Cents(before));
         if (Math.Abs(more.Cents) >= Told)
-            Add(
-                $"About {new Money(Math.Abs(more.Cents))} {(more.Cents > 0 ? "more" : "less")} in cable, breakers and labour, as the "
-                    + "planner weighs them; an estimate, not a price."
+            found.Add(
+                new(
+                    null,
+                    $"About {new Money(Math.Abs(more.Cents))} {(more.Cents > 0 ? "more" : "less")} in cable, breakers and labour, as the "
+                        + "planner weighs them; an estimate, not a price.",
+                    false
+                )
+                {
+                    IsWeighed = true,
+                }
             );
         string Line(Finding f) => $"{f.RuleId}|{f.Sentence}";
         var (old, now) = (before.Findings.Select(Line).ToHashSet(), after.Findings.Select(Line).ToHashSet());

@@ -114,7 +114,7 @@ internal static class MoneyPapers
             ]
         );
         s.Heading("What changes");
-        var changes = ChangesSince.Of(before, a).List;
+        var changes = ChangesSince.Of(before, a).List.RemoveAll(c => c.IsWeighed);
         if (changes.Length == 0)
             s.Text("Nothing.");
         foreach (var change in changes)
