@@ -20,7 +20,7 @@ async function counter(page, house, mood, missing = '') {
 test('the order list falls out of the plan, and a change after the order has its price', async ({ page, house }) => {
   await page.goto(`${house.job}/material`);
   await expect(page.locator('.takeoff h2')).toHaveText(['Service', 'Rough-in', 'Trim']);
-  await expect(page.locator('.stages a[aria-current]')).toContainText('coils');
+  await expect(page.locator('.stages a[aria-current]')).toContainText('counted');
   const ways = page.getByRole('row', { name: /three-way switch/ });
   const needed = Number(await ways.locator('td.num').first().innerText());
   expect(needed).toBeGreaterThan(2);

@@ -18,7 +18,7 @@ public sealed record BuilderSheet(ImmutableArray<PanelWall> Panels, ImmutableArr
     // A chase and a hole leave room for what comes later.
     private const double ChaseIn = 1.5;
 
-    // A cabinet between two studs, half its width; from a recessed light's middle to the nearest joist; a box with its ears, half.
+    // A cabinet between two studs, half its width; from a recessed light's middle to the nearest joist.
     private static readonly Length HalfCabinet = Length.Inches(7.25),
         CanClear = Length.Inches(4);
 

@@ -1,5 +1,4 @@
 using Circuitum.Core.Analysis;
-using Circuitum.Core.Takeoff;
 
 namespace Circuitum.Web.Stages;
 
@@ -21,6 +20,7 @@ public sealed class MaterialStage : Stage
     /// <inheritdoc/>
     protected override bool Begun(JobAnalysis a) => a.Job.Decisions.Boxes.Length > 0;
 
+    // Told on every page after every edit, so nothing is counted for it.
     /// <inheritdoc/>
-    protected override string Done(JobAnalysis a) => $"{CutPlan.Of(a).Sum(c => c.Coils)} coils";
+    protected override string Done(JobAnalysis a) => "counted";
 }
