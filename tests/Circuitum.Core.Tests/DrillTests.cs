@@ -223,6 +223,41 @@ public class DrillTests
         (Joists(JoistRun.EastWest) + Joists(JoistRun.NorthSouth)).ShouldBeGreaterThan(0);
     }
 
+    // A garage beside a bedroom, both on one storey: what goes up the wall between them, or over it, opens one to the other.
+    [Fact]
+    public void Holes_between_garage_and_house_are_sealed_and_others_of_one_storey_are_not()
+    {
+        DrillList Of(RoomKind beside) =>
+            DrillList.Of(
+                Analyzer.Analyze(
+                    Planner.PlanAll(
+                        Sample.House(Sample.Rect("a", RoomKind.Bedroom, 0, 0, 14, 12), Sample.Rect("g", beside, 14, 0, 22, 20)) with
+                        {
+                            Frame = new() { Under = Under.Slab },
+                            Openings = [Sample.Door("a", 0, 3), Sample.Door("g", 0, 3)],
+                            Panels =
+                            [
+                                new Panel
+                                {
+                                    Id = "main",
+                                    Name = "Main",
+                                    Room = "g",
+                                    Wall = 1,
+                                    Along = Length.Feet(5),
+                                    BreakerFamily = "A",
+                                },
+                            ],
+                        }
+                    )
+                )
+            );
+        var garage = Of(RoomKind.Garage);
+        garage.Seals.ShouldBeGreaterThan(0);
+        garage.Lines.Where(l => l.Sealed).ShouldAllBe(l => l.Where.Contains("between garage and house") && l.Note.Contains("seal"));
+        garage.InWords(new()).ShouldContain("into the garage");
+        Of(RoomKind.Living).Seals.ShouldBe(0);
+    }
+
     [Theory]
     [InlineData(10, "5/8 in")]
     [InlineData(12, "3/4 in")]

@@ -71,6 +71,9 @@ public sealed record BoxSpec
     /// <summary>For each gang of a switch box its switch: 1 a single pole, 3 a three-way, 4 a four-way.</summary>
     public ImmutableArray<int> Ways { get; init; } = [];
 
+    /// <summary>For each gang of a switch box its switch in words, such as "three-way dimmer".</summary>
+    public ImmutableArray<string> Switches { get; init; } = [];
+
     /// <summary>The device in words, such as "duplex, 15 A, tamper-resistant".</summary>
     public required string Device { get; init; }
 }

@@ -84,6 +84,7 @@ internal static class BoxSpecs
             FanRated = fan,
             Stud = BoxHardware.StudOf(house, box),
             Ways = ways,
+            Switches = [.. ways.Select((w, i) => SwitchWord(w, box.Gangs[i].Control))],
             Mark = BoxHardware.Mark(house, box, ways) + (circuit is null ? "" : $" #{circuit.Number}{Colour(job.Preferences, circuit)}"),
             Device = DeviceOf(job, box, facts, circuit, ways, rating, tamper, weather),
         };
@@ -118,13 +119,24 @@ internal static class BoxSpecs
     }
 
     /// <summary>What a switch of so many ways is called.</summary>
-    internal static string SwitchWord(int ways) =>
-        ways switch
+    internal static string SwitchWord(int ways, SwitchControl control = SwitchControl.Toggle)
+    {
+        var word = ways switch
         {
             1 => "single pole",
             3 => "three-way",
             _ => "four-way",
         };
+        return control switch
+        {
+            SwitchControl.Toggle => word,
+            SwitchControl.Dimmer => $"{word} dimmer",
+            SwitchControl.FanSpeed => $"{word} fan control",
+            SwitchControl.Timer => $"{word} timer",
+            SwitchControl.Humidity => $"{word} humidity control",
+            _ => $"{word} motion switch",
+        };
+    }
 
     // What to buy: a pull-out or a switch that carries the circuit, a snap switch with its service switch's red plate, a control.
     private static string CutoffOf(Job job, Box box, CircuitAnalysis? circuit) =>
@@ -191,7 +203,7 @@ internal static class BoxSpecs
                     );
                 break;
             case BoxKind.Switch:
-                words.Add(string.Join(" + ", ways.Select(SwitchWord).DefaultIfEmpty("switch")));
+                words.Add(string.Join(" + ", ways.Select((w, i) => SwitchWord(w, box.Gangs[i].Control)).DefaultIfEmpty("switch")));
                 break;
             case BoxKind.Light:
                 words.Add(

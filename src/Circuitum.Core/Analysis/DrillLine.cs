@@ -17,7 +17,7 @@ public sealed record DrillLine(string Where, int Holes, int Cables, int Fullest,
     /// <summary>Whether each hole wants a nail plate.</summary>
     public bool Plated { get; init; }
 
-    /// <summary>Whether the holes are sealed against fire between storeys.</summary>
+    /// <summary>Whether the holes are sealed against fire, between storeys or into the garage.</summary>
     public bool Sealed { get; init; }
 
     /// <summary>Whether each hole wants a bushing.</summary>

@@ -30,13 +30,16 @@ internal readonly record struct BoredMember(
 {
     /// <summary>The wall whose studs they are; none for plates and joists.</summary>
     internal Subject? Wall { get; init; }
+
+    /// <summary>Whether a hole in it opens the garage to the house.</summary>
+    internal bool Garage { get; init; }
 }
 
 /// <summary>What is drilled, protected, sealed and stapled before and after the cable is pulled.</summary>
 /// <param name="Lines">The holes, place by place.</param>
 /// <param name="Holes">All holes.</param>
 /// <param name="Plates">Nail plates, where a hole comes nearer than 1-1/4 in to a face (300.4(A)(1)).</param>
-/// <param name="Seals">Holes between storeys that are sealed against fire.</param>
+/// <param name="Seals">Holes between storeys and into the garage that are sealed against fire.</param>
 /// <param name="Staples">Staples by the job's distances.</param>
 /// <param name="Bushings">Bushings in holes of metal studs (300.4(B)(1)).</param>
 /// <param name="JoistsUnknown">Rooms over which cable crosses joists whose direction nobody has stated.</param>
@@ -69,7 +72,7 @@ public sealed record DrillList(
                 $"{Holes} holes",
                 $"{Plates} nail plates",
                 Bushings > 0 ? $"{Bushings} bushings in metal studs" : "",
-                $"{Seals} holes to seal between storeys",
+                $"{Seals} holes to seal between storeys{(Lines.Any(l => l.Member.Garage) ? " and into the garage" : "")}",
                 $"about {Staples} staples",
             }.Where(c => c.Length > 0)
         );
@@ -161,7 +164,7 @@ public sealed record DrillList(
         {
             TooLarge = bit / 16.0 > member.LargestIn,
             Plated = near && bit / 16.0 <= member.LargestIn,
-            Sealed = member.Between,
+            Sealed = member.Between || member.Garage,
             Bushed = member.Kind == MemberKind.MetalStuds,
             Member = member,
             Places = [.. holes],
@@ -172,7 +175,11 @@ public sealed record DrillList(
         member.Kind switch
         {
             MemberKind.Plates => $"in the middle of the plate, {FaceIn:0.##} in to either face or a nail plate"
-                + $"{(member.Between ? "; between storeys, seal after the inspection" : "")}",
+                + (
+                    member.Garage ? "; between garage and house, seal after the inspection"
+                    : member.Between ? "; between storeys, seal after the inspection"
+                    : ""
+                ),
             MemberKind.Joists => "2 in from top and bottom, no more than a third of the depth",
             MemberKind.MetalStuds => "bushings in the holes",
             _ => bit > member.LargestIn ? $"larger than {member.LargestIn:0.#} in, the most here"

@@ -13,7 +13,11 @@ internal static class DrilledWays
     /// <param name="CableSegment">Which of its cables.</param>
     /// <param name="Inches">How thick.</param>
     /// <param name="Carrying">Its current-carrying wires: a neutral that two circuits share carries only what is unbalanced.</param>
-    internal sealed record Passing(int Circuit, CableSegment CableSegment, double Inches, int Carrying);
+    internal sealed record Passing(int Circuit, CableSegment CableSegment, double Inches, int Carrying)
+    {
+        /// <summary>At a plate, how far the cable runs upright beside it; a piece through several is shared among them.</summary>
+        internal Length Upright { get; init; }
+    }
 
     /// <summary>What comes together at each place that is bored, by its member and the place in it.</summary>
     internal static Dictionary<(BoredMember Member, string At), List<Passing>> Through(JobAnalysis a, SortedSet<string> unknown)
@@ -58,11 +62,11 @@ internal static class DrilledWays
         SortedSet<string> unknown
     )
     {
-        void Hole(BoredMember member, string at)
+        void Hole(BoredMember member, string at, Passing passing)
         {
             if (!holes.TryGetValue((member, at), out var there))
                 holes[(member, at)] = there = [];
-            there.Add(cable);
+            there.Add(passing);
         }
 
         for (var i = 0; i < route.Pieces.Length; i++)
@@ -72,16 +76,19 @@ internal static class DrilledWays
             {
                 case WayKind.Wall when i > 0 || route.Pieces.Length > 1:
                     // Where a wall meets a field its plate is in between; one bay takes as many cables as its holes allow.
-                    foreach (var plates in PlatesOf(a, piece))
-                        Hole(plates, Bay(a, piece.From));
+                    BoredMember[] plates = [.. PlatesOf(a, piece)];
+                    foreach (var plate in plates)
+                        Hole(plate, Bay(a, piece.From), cable with { Upright = piece.Length / plates.Length });
                     break;
                 case WayKind.Studs:
                     var (wall, spacing) = WallOf(a, piece);
                     foreach (var stud in Crossed(piece, spacing))
-                        Hole(wall, stud);
+                        Hole(wall, stud, cable);
                     break;
                 case WayKind.Field:
-                    Joists(a, piece, Hole, unknown);
+                    Joists(a, piece, (member, at) => Hole(member, at, cable), unknown);
+                    foreach (var crossed in GarageWall.Crossed(a, piece))
+                        Hole(GarageWall.Above, Bay(a, crossed), cable);
                     break;
             }
         }
@@ -101,10 +108,15 @@ internal static class DrilledWays
                     .DefaultIfEmpty(Length.Feet(8))
                     .Max();
             if (low < ceiling && high > ceiling)
-                yield return new($"Top plates, {storey.Name}", MemberKind.Plates, Between: storey != highest);
+                yield return Plates("Top plates", storey, storey != highest);
             if (low < storey.Floor && high > storey.Floor)
-                yield return new($"Bottom plates, {storey.Name}", MemberKind.Plates, Between: a.Job.Storeys.Length > 1);
+                yield return Plates("Bottom plates", storey, a.Job.Storeys.Length > 1);
         }
+
+        BoredMember Plates(string which, Storey storey, bool between) =>
+            GarageWall.IsAt(a, storey.Id, piece.From)
+                ? new($"{which}, {storey.Name}, between garage and house", MemberKind.Plates, Between: between) { Garage = true }
+                : new($"{which}, {storey.Name}", MemberKind.Plates, Between: between);
     }
 
     private static string Bay(JobAnalysis a, Point at) =>

@@ -73,7 +73,6 @@ public sealed record ConnectorType(string Id, string School, string Text, int Le
 /// <summary>The numbers of the counting.</summary>
 /// <param name="LargestSplicedAwg">Larger wires of an appliance land on its terminals and are not spliced.</param>
 /// <param name="StackedFrom">From so many cables in one hole of a plate they are held by supports.</param>
-/// <param name="StacksPerHole">Supports for such a hole.</param>
 /// <param name="StrapEveryFt">Straps of conduit apart, in feet (352.30 for the small sizes).</param>
 /// <param name="ServiceFeet">Length assumed of the service conductors, in feet.</param>
 /// <param name="RodFeet">Length assumed of the conductor to the rods, in feet.</param>
@@ -81,17 +80,18 @@ public sealed record ConnectorType(string Id, string School, string Text, int Le
 /// <param name="Rods">Rods, where no other electrode is known to serve.</param>
 /// <param name="StickFeet">Length of a stick of conduit, in feet.</param>
 /// <param name="AdaptersPerRun">Terminal adapters of a run of conduit.</param>
+/// <param name="BodiesPerWall">Conduit bodies where a run of conduit turns into the wall of a building.</param>
 public sealed record CountRules(
     int LargestSplicedAwg,
     int StackedFrom,
-    int StacksPerHole,
     int StrapEveryFt,
     int ServiceFeet,
     int RodFeet,
     int PipeFeet,
     int Rods,
     int StickFeet,
-    int AdaptersPerRun
+    int AdaptersPerRun,
+    int BodiesPerWall
 );
 
 /// <summary>Something that takes time.</summary>

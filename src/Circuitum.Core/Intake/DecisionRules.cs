@@ -193,6 +193,8 @@ internal static class DecisionRules
         for (var g = 0; g < box.Gangs.Length; g++)
         {
             JobRules.Range($"{field}.gangs[{g}].locations", box.Gangs[g].Locations, 1, 10, problems);
+            if (!Enum.IsDefined(box.Gangs[g].Control))
+                problems.Add(new($"{field}.gangs[{g}].control", "There is no such control."));
             foreach (var light in box.Gangs[g].Lights)
             {
                 if (!boxes.TryGetValue(light, out var target) || target.Kind is not (BoxKind.Light or BoxKind.Appliance))

@@ -13,6 +13,10 @@ public sealed record SwitchGang
     /// <summary>How many switches control those lights: 1 a single pole, 2 three-way, 3 and more with four-way between.</summary>
     public int Locations { get; init; } = 1;
 
+    /// <summary>What it does besides switching; of several places for one light the others are plain three-ways and four-ways.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public SwitchControl Control { get; init; }
+
     /// <summary>Fields not known to this version.</summary>
     [JsonExtensionData]
     public Dictionary<string, JsonElement>? Extra { get; init; }

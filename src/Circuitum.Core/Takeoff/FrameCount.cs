@@ -30,7 +30,7 @@ internal static class FrameCount
                 if (line.Sealed)
                     at.Add("seal");
                 if (line.Member.Kind == MemberKind.Plates && hole.Length >= rules.StackedFrom)
-                    at.Add("stack", rules.StacksPerHole);
+                    at.Add("stack", 1 + (hole.Max(c => c.Upright).Units / Math.Max(1, a.Job.Preferences.StapleEvery.Units)));
                 at.Work(line.Member.Kind == MemberKind.Plates ? "drill-plate" : "drill-stud");
             }
         }

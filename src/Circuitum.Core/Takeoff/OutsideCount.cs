@@ -2,6 +2,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Routing;
 using Circuitum.Core.Sizing;
 
 namespace Circuitum.Core.Takeoff;
@@ -21,7 +22,7 @@ internal static class OutsideCount
                 continue;
             foreach (var w in o.Wires)
                 Wire(at, (o.Length + slack) * w.Count, w.Size, "copper");
-            Conduit(at, o.Fill, o.Length, o.Buried ? Ground(o.Length, o.Depth) : Length.Zero, Quarters(o.Bends));
+            Conduit(at, o.Fill, o.Length, o.Buried ? Ground(o.Length, o.Depth) : Length.Zero, Quarters(o.Bends), Walls(a, o.CableSegment));
         }
 
         foreach (var panel in a.Panels)
@@ -30,6 +31,10 @@ internal static class OutsideCount
                 Feeder(a, t, panel.Panel, feeder);
         }
     }
+
+    // The conduit turns into a wall at each end that is within doors; a panel always is.
+    private static int Walls(JobAnalysis a, CableSegment cable) =>
+        new[] { cable.From, cable.To }.Count(end => end is null || a.Boxes[end] is { Outside: false } box && !a.Job.KindAt(box).OpenAir());
 
     private static void Feeder(JobAnalysis a, Tally t, Panel panel, Feeder f)
     {
@@ -51,7 +56,7 @@ internal static class OutsideCount
 
         Wire(at, f.Cut * 3, f.Wire!.Size, metal, stage ?? BuyStage.RoughIn);
         Wire(at, f.Cut, f.Ground, "copper", stage ?? BuyStage.RoughIn);
-        Conduit(at, f.Conduit, f.Route.Length, f.Run.Buried ? f.Run.OutsideLength : Length.Zero, Quarters(f.Run.Bends));
+        Conduit(at, f.Conduit, f.Route.Length, f.Run.Buried ? f.Run.OutsideLength : Length.Zero, Quarters(f.Run.Bends), outside ? 2 : 0);
     }
 
     private static void Wire(TallyPlace at, Length length, WireSize size, string metal, BuyStage? stage = null) =>
@@ -68,7 +73,7 @@ internal static class OutsideCount
 
     private static int Quarters(ConduitBends? bends) => bends is null ? 0 : (int)Math.Round(bends.Stretches.Sum() / 90.0);
 
-    private static void Conduit(TallyPlace at, ConduitFill fill, Length length, Length inGround, int sweeps)
+    private static void Conduit(TallyPlace at, ConduitFill fill, Length length, Length inGround, int sweeps, int walls)
     {
         var rules = CodeLibrary.Takeoff.Rules;
         var size = fill.Size!.Size;
@@ -78,9 +83,10 @@ internal static class OutsideCount
         at.Add("sweep", sweeps, key, words);
         at.Add("coupling", straight + sweeps, key, words);
         at.Add("adapter", rules.AdaptersPerRun, key, words);
+        at.Add("conduit-body", walls * rules.BodiesPerWall, key, words);
         at.Add("strap", 2 + (long)((length - inGround).InFeet / rules.StrapEveryFt), key, words);
         if (fill.Kind.Id.StartsWith("pvc", StringComparison.Ordinal))
-            at.Add("cement", (2 * (straight + sweeps)) + rules.AdaptersPerRun);
+            at.Add("cement", (2 * (straight + sweeps + (walls * rules.BodiesPerWall))) + rules.AdaptersPerRun);
         at.Feet("pull-line", length);
         at.Work("conduit-foot", length.InFeet);
     }

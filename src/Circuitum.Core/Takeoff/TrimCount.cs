@@ -1,3 +1,4 @@
+using System.Text.Json;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
@@ -23,11 +24,8 @@ internal static class TrimCount
                     Receptacles(a, box, spec, at);
                     break;
                 case BoxKind.Switch:
-                    foreach (var ways in spec.Ways)
-                    {
-                        at.Add("switch", 1, $"{ways}-way", $"{BoxSpecs.SwitchWord(ways)} switch");
-                        at.Work(ways == 1 ? "trim-switch" : "trim-three-way");
-                    }
+                    foreach (var (ways, control) in spec.Ways.Zip(box.Gangs, (w, g) => (w, g.Control)))
+                        Switch(at, ways, control);
 
                     Plate(a.Job, at, spec.Gangs, "switch", a.Job.KindAt(box).OpenAir());
                     break;
@@ -59,6 +57,24 @@ internal static class TrimCount
                     break;
             }
         }
+    }
+
+    private static void Switch(TallyPlace at, int ways, SwitchControl control)
+    {
+        if (control == SwitchControl.Toggle)
+        {
+            at.Add("switch", 1, $"{ways}-way", $"{BoxSpecs.SwitchWord(ways)} switch");
+            at.Work(ways == 1 ? "trim-switch" : "trim-three-way");
+            return;
+        }
+
+        at.Add(
+            "switch",
+            1,
+            MaterialItem.KeyOf(JsonNamingPolicy.KebabCaseLower.ConvertName($"{control}"), $"{ways}-way"),
+            BoxSpecs.SwitchWord(ways, control)
+        );
+        at.Work("trim-control");
     }
 
     private static void Receptacles(JobAnalysis a, Box box, BoxSpec spec, TallyPlace at)

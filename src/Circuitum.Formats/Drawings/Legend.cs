@@ -50,6 +50,8 @@ public static class Legend
     private static string Word(JobAnalysis a, Box box) =>
         box.Kind switch
         {
+            BoxKind.Switch when box.Gangs.FirstOrDefault(g => g.Control != SwitchControl.Toggle) is { } gang => "switch with "
+                + ControlWord(gang.Control),
             BoxKind.Switch when a.Specs[box.Id].Ways.Any(w => w == 4) => "4-way switch",
             BoxKind.Switch when a.Specs[box.Id].Ways.Any(w => w == 3) => "3-way switch",
             BoxKind.Switch => "switch",
@@ -64,6 +66,16 @@ public static class Legend
             BoxKind.Disconnect => "disconnect or switch of equipment",
             BoxKind.Provision => "provision",
             _ => $"outlet of an appliance, {Volts(a, box)} V",
+        };
+
+    private static string ControlWord(SwitchControl control) =>
+        control switch
+        {
+            SwitchControl.Dimmer => "dimmer (D)",
+            SwitchControl.FanSpeed => "fan control (F)",
+            SwitchControl.Timer => "timer (T)",
+            SwitchControl.Humidity => "humidity control (H)",
+            _ => "motion switch (M)",
         };
 
     private static int Volts(JobAnalysis a, Box box) =>

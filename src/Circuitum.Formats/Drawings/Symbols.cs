@@ -61,7 +61,7 @@ internal static class Symbols
     // One letter for each switch of the box as long as they are few, with the ways of each: S, S3, SS3.
     private static Symbol Switch(JobAnalysis a, Box box)
     {
-        var ways = a.Specs[box.Id].Ways.Select(n => n == 1 ? "S" : $"S{n}").ToList();
+        var ways = a.Specs[box.Id].Ways.Select((n, i) => (n == 1 ? "S" : $"S{n}") + Control(box.Gangs[i].Control)).ToList();
         var text = ways.Count switch
         {
             0 => "S",
@@ -70,6 +70,17 @@ internal static class Symbols
         };
         return Letters(text);
     }
+
+    private static string Control(SwitchControl control) =>
+        control switch
+        {
+            SwitchControl.Toggle => "",
+            SwitchControl.Dimmer => "D",
+            SwitchControl.FanSpeed => "F",
+            SwitchControl.Timer => "T",
+            SwitchControl.Humidity => "H",
+            _ => "M",
+        };
 
     private static Symbol Letters(string text)
     {

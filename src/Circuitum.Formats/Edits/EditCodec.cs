@@ -57,6 +57,7 @@ public static class EditCodec
         Entry.Of<LockCircuit>("lock-circuit"),
         Entry.Of<LockRun>("lock-run"),
         Entry.Of<LearnMinutes>("learn-minutes"),
+        Entry.Of<SetControl>("set-control"),
         Entry.Of<SetMinutes>("set-minutes"),
         Entry.Of<SetTook>("set-took"),
         Entry.Of<KeepReel>("keep-reel"),

@@ -43,6 +43,17 @@ public static class Words
             _ => "masonry",
         };
 
+    /// <summary>What a gang of a switch box is.</summary>
+    public static string Name(SwitchControl control) =>
+        control switch
+        {
+            SwitchControl.Toggle => "ordinary switch",
+            SwitchControl.FanSpeed => "fan speed control",
+            SwitchControl.Humidity => "humidity control",
+            SwitchControl.Motion => "motion switch",
+            _ => Of(control),
+        };
+
     /// <summary>How a circuit is run outside.</summary>
     public static string Name(OutsideMethod method) =>
         method switch
