@@ -74,6 +74,24 @@ public sealed class ReelTests
         Do(looked, new RemoveReel("12-2.1")).Decisions.Pulled[0].Reel.ShouldBeNull();
     }
 
+    // One reel of two is empty; the other goes on to the next job, and no foot is in both.
+    [Fact]
+    public void What_is_left_on_the_reels_goes_to_the_next_job_once()
+    {
+        var a = HouseSet.All[3].House;
+        var circuit = a.Circuits.First(c => $"{c.Cable}" == "12-2" && !c.Carried && c.Run.First is not null).Number;
+        var first = Do(a.Job, new KeepReel("12-2", Length.Feet(90), "van"));
+        first = Do(Do(first, new KeepReel("14-2", Length.Zero)), new MarkPulled(circuit, Measured: Length.Feet(30), Reel: "12-2.1"));
+        var next = Do(Do(HouseSet.All[4].House.Job, new KeepReel("12-2", Length.Feet(10))), new BringReels(first));
+        next.Stock!.Reels.Select(r => (r.Id, r.Held.InFeet, r.Place)).ShouldBe([("12-2.1", 10, ""), ("12-2.2", 60, "van")]);
+
+        var given = Do(first, new GiveReels("Otter Bend"));
+        given.Stock!.Reels.Select(r => (CutPlan.LeftOn(given, r).InFeet, r.Place)).ShouldBe([(0, "gone to Otter Bend"), (0, "")]);
+        given.Decisions.Pulled.ShouldBe(first.Decisions.Pulled);
+        new BringReels(given).Apply(next).Problem.ShouldBe("Job: nothing is left on its reels.");
+        new GiveReels("x").Apply(given).Problem.ShouldBe("Nothing is left on the reels.");
+    }
+
     [Fact]
     public void Every_home_run_can_be_ticked_off_in_six_houses()
     {

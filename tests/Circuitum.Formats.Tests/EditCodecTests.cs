@@ -13,8 +13,10 @@ public class EditCodecTests
     // Made by the program itself, from what no form holds.
     private static readonly Type[] NotOnForms =
     [
+        typeof(BringReels),
         typeof(BringRoom),
         typeof(EditAmendments),
+        typeof(GiveReels),
         typeof(LayUnder),
         typeof(SetPreferences),
         typeof(TakeDrawing),

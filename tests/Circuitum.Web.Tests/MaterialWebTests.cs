@@ -75,6 +75,18 @@ public sealed class MaterialWebTests : WebHouse
     }
 
     [Fact]
+    public async Task The_reels_of_another_job_come_here_and_are_written_off_there()
+    {
+        const string Other = "/jobs/tamarack-row--planned/material?look=reels";
+        await Edit(Other, "keep-reel", ("cable", "12-2"), ("left", "120"), ("place", "van"));
+        await Edit($"{Material}?look=reels", "bring-reels", ("from", "tamarack-row--planned"));
+        (await Web.GetStringAsync(File)).ShouldContain("12-2.1");
+        (await Web.GetStringAsync("/jobs/tamarack-row--planned/files/job.json")).ShouldContain("gone to Gull Cottage");
+        Alert(await Edit($"{Material}?look=reels", "bring-reels", ("from", "tamarack-row--planned")))
+            .ShouldContain("Job: nothing is left on its reels.");
+    }
+
+    [Fact]
     public async Task An_order_is_kept_while_the_counter_is_down_or_slow_and_is_one_in_the_end()
     {
         await Counter("Down");

@@ -35,9 +35,26 @@ public sealed partial class StageModel
         {
             "company-preferences" => (new SetPreferences((await desk.CompanyAsync(cancel)).Company.Preferences), ""),
             "bring-room" => await Brought(form, cancel),
+            "bring-reels" => await desk.OpenAsync(form.Text("from"), cancel) is { Analysis.Job: var other } && form.Text("from") != Id
+                ? (new BringReels(other), "")
+                : (null, "Job: choose the one that has the reels."),
             "take-picture" => await FromPicture(form, cancel),
             _ => form.Read(Job.Units),
         };
+
+    // A reel is in one van: the job that had it gives it up once it is written down here.
+    private async Task<string> GiveUp(string from, CancellationToken cancel)
+    {
+        for (var tries = 0; tries < 3; tries++)
+        {
+            if (await desk.OpenAsync(from, cancel) is not { } other || !GiveReels.Left(other.Analysis.Job).Any())
+                return "";
+            if (await desk.EditAsync(from, other.Stored.Stamp, new GiveReels(Job.Name), cancel) is "")
+                return "";
+        }
+
+        return "The reels are written down here, and still in the other job as well: set them to 0 there.";
+    }
 
     private async Task<(JobCommand? Edit, string Problem)> Brought(EditForm form, CancellationToken cancel)
     {

@@ -164,6 +164,8 @@ public sealed partial class StageModel(JobDesk desk, Supply.SupplyDesk supply, D
             var drawing = command is DrawRoom or PlaceHere or AddBox or AddBoxHere or AddCloset;
             var before = drawing ? Known() : [];
             Refusal = command is null ? problem : await desk.EditAsync(Id, stamp, command, cancel, Repeats());
+            if (command is BringReels && Refusal.Length == 0)
+                Refusal = await GiveUp(form.Text("from"), cancel);
             if (drawing && Refusal.Length == 0 && await Load(cancel))
                 Pick = Known().Except(before).FirstOrDefault() ?? Pick;
 
