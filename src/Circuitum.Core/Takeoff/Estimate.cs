@@ -35,9 +35,12 @@ public sealed record Estimate(
     /// <summary>The estimate of a house.</summary>
     /// <param name="a">The analysis.</param>
     /// <param name="book">The prices.</param>
-    public static Estimate Of(JobAnalysis a, PriceBook book)
+    public static Estimate Of(JobAnalysis a, PriceBook book) => Of(a, book, HouseMaterial.Of(a));
+
+    /// <summary>The estimate of a house with more in it than its plan holds.</summary>
+    internal static Estimate Of(JobAnalysis a, PriceBook book, HouseMaterial material)
     {
-        var (p, material) = (a.Job.Preferences, HouseMaterial.Of(a));
+        var p = a.Job.Preferences;
         var lines = Buying.Of(a, material, held: true);
 
         // The owner pays for what is used, whatever coils and packs it comes out of.

@@ -73,6 +73,14 @@ internal static class OutsideCount
 
     private static int Quarters(ConduitBends? bends) => bends is null ? 0 : (int)Math.Round(bends.Stretches.Sum() / 90.0);
 
+    /// <summary>Counts a conduit that is left empty, in the house or out of it.</summary>
+    internal static void Empty(TallyPlace at, ConduitFill fill, Length length, bool buried, int sweeps, int pullPoints)
+    {
+        if (buried)
+            Trench(at, length);
+        Conduit(at, fill, length, buried ? length : Length.Zero, sweeps, pullPoints);
+    }
+
     private static void Conduit(TallyPlace at, ConduitFill fill, Length length, Length inGround, int sweeps, int walls)
     {
         var rules = CodeLibrary.Takeoff.Rules;

@@ -1,8 +1,10 @@
+using System.Collections.Immutable;
 using System.Globalization;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Review;
 using Circuitum.Core.Takeoff;
 
 namespace Circuitum.Formats.Documents;
@@ -58,10 +60,31 @@ internal static class MoneyPapers
                 .ByStage.Select(l => PaperRow.Of(Title(MaterialWords.Stage(l.Stage)), Hours(l.Hours), Hours(l.Hours / 2)))
                 .Append(PaperRow.Of("In all", Hours(labour.Hours), Hours(labour.Hours / 2)) with { Sum = true })
         );
+        Options(s, OwnersOption.Of(a, book, money.Options));
         s.Heading("What is assumed");
         foreach (var assumed in estimate.Assumed)
             s.Text(assumed);
         Sign(s);
+    }
+
+    private static void Options(PaperDraft s, ImmutableArray<OwnersOption> options)
+    {
+        if (options.Length < 2)
+            return;
+        s.Heading("To choose from");
+        s.Text("What is not taken now can be pulled later through its conduit; the space in the panel is kept for it.");
+        s.Table(
+            [new("", 40), new("Total", 12, true), new("Against the plan", 14, true), new("Hours", 8, true), new("Chosen", 8)],
+            options.Select(o =>
+                PaperRow.Of(
+                    o.Name,
+                    o.Estimate.Total.Exact,
+                    o == options[0] ? "" : (o.Estimate.Total - options[0].Estimate.Total).ExactSigned,
+                    Hours(o.Estimate.Hours),
+                    ""
+                )
+            )
+        );
     }
 
     // What stands under one heading is one amount: its parts are added up in full and rounded once.

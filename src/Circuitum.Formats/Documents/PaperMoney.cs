@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Takeoff;
 using Circuitum.Formats.Supply;
@@ -13,6 +14,9 @@ public sealed record PaperMoney(PriceBook Prices)
 
     /// <summary>The house before a change; none where there is no state to compare with.</summary>
     public JobAnalysis? Before { get; init; }
+
+    /// <summary>Appliances that the owner may put off, by their ids: the estimate tells them side by side.</summary>
+    public ImmutableArray<string> Options { get; init; } = [];
 
     /// <summary>What that state is called.</summary>
     public string Since { get; init; } = "";

@@ -31,6 +31,7 @@ internal static class Downloads
         string? storey,
         string? size,
         int? since,
+        string[]? option,
         SupplyDesk supply,
         CancellationToken cancel
     )
@@ -52,7 +53,7 @@ internal static class Downloads
                 Size = size == "a4" ? PaperSize.A4 : PaperSize.Letter,
                 Change = job.Stored.Stamp,
                 Set = await desk.SetAsync(id, job.Stored.Stamp, cancel),
-                Money = await Pages.Jobs.Papers.PaperPageModel.MoneyOf(desk, supply, id, since, cancel),
+                Money = await Pages.Jobs.Papers.PaperPageModel.MoneyOf(desk, supply, id, since, option, cancel),
             }
         );
         var name =

@@ -45,6 +45,10 @@ public sealed partial class StageModel
     [BindProperty(SupportsGet = true, Name = "against")]
     public int? Against { get; set; }
 
+    /// <summary>The appliances that the owner may put off, by their ids.</summary>
+    [BindProperty(SupportsGet = true, Name = "option")]
+    public string[] Options { get; set; } = [];
+
     /// <summary>The prices.</summary>
     public PriceBook Prices { get; private set; } = PriceBook.Empty;
 

@@ -1,6 +1,9 @@
+using System.Globalization;
+using Circuitum.Core.Review;
 using Circuitum.Formats.Documents;
 using Circuitum.Web.Supply;
 using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Http.Extensions;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
@@ -12,9 +15,16 @@ public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply) : PageModel
     private static readonly string[] Money = ["material", "estimate", "change-order", "builders", "van"];
 
     /// <summary>What papers about money are written from: the firm's prices, and the job as it was when a set was issued.</summary>
-    internal static async Task<PaperMoney> MoneyOf(JobDesk desk, SupplyDesk supply, string id, int? since, CancellationToken cancel)
+    internal static async Task<PaperMoney> MoneyOf(
+        JobDesk desk,
+        SupplyDesk supply,
+        string id,
+        int? since,
+        string[]? option,
+        CancellationToken cancel
+    )
     {
-        var money = new PaperMoney(await supply.PricesAsync(cancel));
+        var money = new PaperMoney(await supply.PricesAsync(cancel)) { Options = [.. (option ?? []).Take(OwnersOption.Most)] };
         return
             since is { } number
             && (await desk.IssuedAsync(id, cancel)).FirstOrDefault(s => s.Number == number) is { } set
@@ -27,19 +37,27 @@ public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply) : PageModel
             : money;
     }
 
+    private static IEnumerable<KeyValuePair<string, string>> Asked(int? since, string[]? option)
+    {
+        if (since is { } set)
+            yield return new("since", set.ToString(CultureInfo.InvariantCulture));
+        foreach (var id in option ?? [])
+            yield return new("option", id);
+    }
+
     /// <summary>The paper.</summary>
     public PaperSheet Sheet { get; private set; } = null!;
 
     /// <summary>Shows it.</summary>
-    public async Task<IActionResult> OnGetAsync(string id, string name, int? since, CancellationToken cancel)
+    public async Task<IActionResult> OnGetAsync(string id, string name, int? since, string[]? option, CancellationToken cancel)
     {
         if (!Formats.Documents.Papers.Names.Contains(name) || await desk.OpenAsync(id, cancel) is not { } open)
             return NotFound();
         var money = Money.Contains(name);
         Sheet = new(id, open, name, money ? "material" : "panel", money ? "material" : "panel")
         {
-            Money = money ? await MoneyOf(desk, supply, id, since, cancel) : null,
-            Query = since is { } set ? $"?since={set}" : "",
+            Money = money ? await MoneyOf(desk, supply, id, since, option, cancel) : null,
+            Query = $"{new QueryBuilder(Asked(since, option))}",
         };
         return Page();
     }
