@@ -1,4 +1,6 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Commands;
+using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Takeoff;
@@ -87,5 +89,75 @@ public sealed class BuilderTests
             .Of(Flat, BuyStage.RoughIn)
             .Reels.Sum(r => r.Reel.Cuts.Length)
             .ShouldBe(CutPlan.Of(Flat).Sum(p => p.Reels.Sum(r => r.Cuts.Length)));
+    }
+
+    [Fact]
+    public void Whoever_builds_before_is_told_and_told_again_when_the_sheet_changes()
+    {
+        static List<Finding> Found(Job job) => [.. Analyzer.Analyze(job).Findings.Where(f => f.RuleId == "plan.builders")];
+        var first = Found(Flat.Job).ShouldHaveSingleItem();
+        first.Sentence.ShouldContain("while they still can");
+        var told = first.Fix!.Edit.Apply(Flat.Job).Job!;
+        Found(told).ShouldBeEmpty();
+
+        // What is on no sheet changes nothing; a box of the wall does.
+        Found(told with { Name = "another" }).ShouldBeEmpty();
+        var box = told.Decisions.Boxes.First(b => b.Room == "bedroom" && b.Wall == 1);
+        var moved = new MoveBox(box.Id, 1, box.Along + Length.Feet(1), null).Apply(told).Job!;
+        Found(moved).ShouldHaveSingleItem().Sentence.ShouldContain("no longer what the builders were told");
+        Found(new TellBuilders(true).Apply(moved).Job!).ShouldBeEmpty();
+        Found(new TellBuilders(false).Apply(told).Job!).ShouldHaveSingleItem();
+    }
+
+    [Fact]
+    public void A_house_of_wooden_studs_has_nobody_to_tell() =>
+        Analyzer.Analyze(Planner.PlanAll(Sample.Whole())).Findings.ShouldNotContain(f => f.RuleId == "plan.builders");
+
+    // Every wall of the inside stated as panels: no box is told twice, none beyond its wall, and none that stands in one is left out.
+    [Fact]
+    public void In_twenty_houses_of_panels_every_box_is_told_once_at_a_station_of_its_wall()
+    {
+        foreach (var (seed, made) in HouseSet.All.Take(20))
+        {
+            var inside = made.House.Rooms.Where(r => !r.Room.Kind.OpenAir()).ToList();
+            var a = HouseDeriver.Derive(
+                made.Job with
+                {
+                    Walls =
+                    [
+                        .. inside.SelectMany(r =>
+                            r.Walls.Select(
+                                (_, w) =>
+                                    new WallFact
+                                    {
+                                        Room = r.Room.Id,
+                                        Wall = w,
+                                        Build = WallBuild.InsulatedPanel,
+                                    }
+                            )
+                        ),
+                    ],
+                }
+            );
+            var sheet = BuilderSheet.Of(a).Panels;
+            foreach (var wall in sheet)
+                wall.Boxes.ShouldAllBe(b => b.Station >= Length.Zero && b.Station <= wall.Long, $"house {seed}, {wall.Where}");
+            var told = sheet.SelectMany(w => w.Boxes).Select(b => b.Box).ToList();
+            told.ShouldBeUnique();
+            told.ShouldBe(
+                a.Job.Decisions.Boxes.Where(b =>
+                        b.Wall is { } w
+                        && (
+                            !a.House[b.Room].Room.Kind.OpenAir()
+                            || WallBody
+                                .Of(a.House, a.House[b.Room], w)
+                                .Facing.Any(f => !f.Room.Room.Kind.OpenAir() && b.Along >= f.From && b.Along <= f.To)
+                        )
+                    )
+                    .Select(b => b.Id),
+                ignoreOrder: true,
+                $"house {seed}"
+            );
+        }
     }
 }

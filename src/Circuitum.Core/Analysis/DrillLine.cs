@@ -30,16 +30,17 @@ public sealed record DrillLine(string Where, int Holes, int Cables, int Fullest,
     internal ImmutableArray<DrilledWays.Passing[]> Places { get; init; } = [];
 
     /// <summary>The bit as it is marked, such as 7/8 or 1-1/8 in.</summary>
-    public string Bit
+    public string Bit => Marked(BitSixteenths);
+
+    /// <summary>A diameter as bits are marked with it.</summary>
+    /// <param name="sixteenths">In sixteenths of an inch.</param>
+    public static string Marked(int sixteenths)
     {
-        get
-        {
-            var (whole, top, bottom) = (BitSixteenths / 16, BitSixteenths % 16, 16);
-            while (top > 0 && top % 2 == 0)
-                (top, bottom) = (top / 2, bottom / 2);
-            return top == 0 ? $"{whole} in"
-                : whole == 0 ? $"{top}/{bottom} in"
-                : $"{whole}-{top}/{bottom} in";
-        }
+        var (whole, top, bottom) = (sixteenths / 16, sixteenths % 16, 16);
+        while (top > 0 && top % 2 == 0)
+            (top, bottom) = (top / 2, bottom / 2);
+        return top == 0 ? $"{whole} in"
+            : whole == 0 ? $"{top}/{bottom} in"
+            : $"{whole}-{top}/{bottom} in";
     }
 }

@@ -110,6 +110,7 @@ public static partial class JobRules
         if (string.IsNullOrWhiteSpace(job.Name))
             problems.Add(new("name", "Give the job a name."));
         Text("name", job.Name, LongestName, problems);
+        Text("buildersTold", job.BuildersTold ?? "", LongestName, problems);
         Text("place", job.Place, 400, problems);
         if (!CodeLibrary.Editions.ContainsKey(job.CodeEdition))
             problems.Add(

@@ -90,6 +90,10 @@ public sealed record Job
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public WorkFigures? Work { get; init; }
 
+    /// <summary>The mark of the sheet that the panel maker and the framer were given; none while nobody was told.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? BuildersTold { get; init; }
+
     /// <summary>What the planner or a person decided.</summary>
     public Decisions Decisions { get; init; } = new();
 

@@ -1,4 +1,6 @@
 using System.Collections.Immutable;
+using System.Security.Cryptography;
+using System.Text.Json;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Geometry;
@@ -15,6 +17,10 @@ namespace Circuitum.Core.Takeoff;
 /// <param name="Frame">For the framer, room by room.</param>
 public sealed record BuilderSheet(ImmutableArray<PanelWall> Panels, ImmutableArray<FramerLine> Frame)
 {
+    private const string Backing = "Backing of plywood";
+
+    private static readonly JsonSerializerOptions Fields = new() { IncludeFields = true };
+
     // A chase and a hole leave room for what comes later.
     private const double ChaseIn = 1.5;
 
@@ -22,22 +28,33 @@ public sealed record BuilderSheet(ImmutableArray<PanelWall> Panels, ImmutableArr
     private static readonly Length HalfCabinet = Length.Inches(7.25),
         CanClear = Length.Inches(4);
 
+    /// <summary>Whether something is built in a factory or of steel, so that it cannot be cut or nailed to afterwards.</summary>
+    public bool Matters => Panels.Any(p => p.Boxes.Length > 0 || p.Upright.Length > 0) || Frame.Any(l => l.What == Backing);
+
+    /// <summary>A few letters that change with whatever is on the sheet.</summary>
+    public string Mark => Convert.ToHexString(SHA256.HashData(JsonSerializer.SerializeToUtf8Bytes((Panels, Frame), Fields)))[..16];
+
     /// <summary>The sheet of a house.</summary>
     public static BuilderSheet Of(JobAnalysis a) => new([.. Walls(a)], [.. Lines(a)]);
 
+    // A wall is told from one of its sides, the other only where it is longer; a box once. Whoever faces the open air is told from within.
     private static IEnumerable<PanelWall> Walls(JobAnalysis a)
     {
-        var told = new HashSet<(string, int)>();
-        foreach (var room in a.House.Rooms)
+        var (told, boxes) = (new HashSet<(string, int)>(), new HashSet<string>());
+        foreach (var room in a.House.Rooms.Where(r => !r.Room.Kind.OpenAir()))
         {
             for (var w = 0; w < room.Walls.Length; w++)
             {
                 var body = WallBody.Of(a.House, room, w);
                 if (body.Build != WallBuild.InsulatedPanel || !told.Add((room.Room.Id, w)))
                     continue;
-                foreach (var other in body.Facing)
+                foreach (var other in body.Facing.Where(f => f.To - f.From > f.Room.Walls[f.Wall].Length - Length.Inches(2)))
                     told.Add((other.Room.Room.Id, other.Wall));
-                yield return Wall(a, room, w, body);
+                var wall = Wall(a, room, w, body);
+                yield return wall with
+                {
+                    Boxes = [.. wall.Boxes.Where(b => boxes.Add(b.Box))],
+                };
             }
         }
     }
@@ -50,9 +67,16 @@ public sealed record BuilderSheet(ImmutableArray<PanelWall> Panels, ImmutableArr
         foreach (var (from, to) in cables.Cables.SelectMany(c => c.Path.Zip(c.Path.Skip(1))))
         {
             if ((from.Along - to.Along).Abs() < Length.Inches(1))
-                upright.Add(Station(room, wall, from.Along).Units);
+                Add(upright, Station(room, wall, from.Along));
             else
-                level.Add(from.Height.RoundTo(Length.Inches(1)).Units);
+                Add(level, from.Height.RoundTo(Length.Inches(1)));
+        }
+
+        // What lies nearer to each other than a chase is wide is one chase.
+        static void Add(SortedSet<long> chases, Length at)
+        {
+            if (!chases.Any(c => (new Length(c) - at).Abs() <= Length.Inches(ChaseIn)))
+                chases.Add(at.Units);
         }
 
         ImmutableArray<PanelHole> holes =
@@ -76,6 +100,7 @@ public sealed record BuilderSheet(ImmutableArray<PanelWall> Panels, ImmutableArr
                     BoxBody.Wide(a.Job, b),
                     a.Specs[b.Id].Entry?.Name ?? a.Specs[b.Id].Device
                 ))
+                .Where(b => b.Station >= Length.Zero && b.Station <= room.Walls[wall].Length)
                 .OrderBy(b => b.Station),
         ];
         return new(
@@ -103,7 +128,7 @@ public sealed record BuilderSheet(ImmutableArray<PanelWall> Panels, ImmutableArr
             var body = WallBody.Of(a.House, room, p.Wall);
             var at = $"{LabelWriter.Facing(room, p.Wall)} wall, {LengthText.Show(Station(room, p.Wall, p.Along))} from the left corner";
             if (body.Build == WallBuild.MetalStud)
-                yield return new(room.Room.Id, "Backing of plywood", at, $"top at {LengthText.Show(p.Top)}", $"{p.Name} on steel studs");
+                yield return new(room.Room.Id, Backing, at, $"top at {LengthText.Show(p.Top)}", $"{p.Name} on steel studs");
             else
                 yield return new(
                     room.Room.Id,

@@ -48,13 +48,13 @@ internal static class BuilderPapers
         );
         if (wall.Holes.Length > 0)
             s.Table(
-                [new("Hole at", 16), new("Through", 40), new("Diameter, in", 14, true), new("Cables", 10, true)],
+                [new("Hole at", 16), new("Through", 40), new("Diameter", 14, true), new("Cables", 10, true)],
                 wall.Holes.Select(h =>
                     new[]
                     {
                         LengthText.Show(h.Station),
                         h.Floor ? "the floor below, under the chase" : "the head of the wall",
-                        (h.BitSixteenths / 16.0).ToString("0.##", CultureInfo.InvariantCulture),
+                        DrillLine.Marked(h.BitSixteenths),
                         h.Cables.ToString(CultureInfo.InvariantCulture),
                     }
                 )

@@ -103,6 +103,7 @@ public static class EditCodec
         Entry.Of<TakePart>("take-part"),
         Entry.Of<TakePlan>("take-plan"),
         Entry.Of<TakeWay>("take-way"),
+        Entry.Of<TellBuilders>("tell-builders"),
         Entry.Of<TurnHouse>("turn-house"),
         Entry.Of<TypeRooms>("type-rooms"),
         Entry.Of<UnpairCircuits>("unpair-circuits"),
