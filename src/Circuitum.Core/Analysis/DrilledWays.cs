@@ -23,12 +23,13 @@ internal static class DrilledWays
     internal static Dictionary<(BoredMember Member, string At), List<Passing>> Through(JobAnalysis a, SortedSet<string> unknown)
     {
         var holes = new Dictionary<(BoredMember Member, string At), List<Passing>>();
+        var garage = new GarageWall(a);
         foreach (var c in a.Circuits)
         {
             foreach (var segment in c.Run.Cables)
             {
                 var cable = c.CableOf(segment);
-                Pass(a, a.RouteOf(segment), new Passing(c.Number, segment, cable.InchesWide, cable.Carrying), holes, unknown);
+                Pass(a, garage, a.RouteOf(segment), new Passing(c.Number, segment, cable.InchesWide, cable.Carrying), holes, unknown);
             }
         }
 
@@ -56,6 +57,7 @@ internal static class DrilledWays
 
     private static void Pass(
         JobAnalysis a,
+        GarageWall garage,
         CableRoute route,
         Passing cable,
         Dictionary<(BoredMember, string), List<Passing>> holes,
@@ -76,7 +78,7 @@ internal static class DrilledWays
             {
                 case WayKind.Wall when i > 0 || route.Pieces.Length > 1:
                     // Where a wall meets a field its plate is in between; one bay takes as many cables as its holes allow.
-                    BoredMember[] plates = [.. PlatesOf(a, piece)];
+                    BoredMember[] plates = [.. PlatesOf(a, garage, piece)];
                     foreach (var plate in plates)
                         Hole(plate, Bay(a, piece.From), cable with { Upright = piece.Length / plates.Length });
                     break;
@@ -87,7 +89,7 @@ internal static class DrilledWays
                     break;
                 case WayKind.Field:
                     Joists(a, piece, (member, at) => Hole(member, at, cable), unknown);
-                    foreach (var crossed in GarageWall.Crossed(a, piece))
+                    foreach (var crossed in garage.Crossed(piece))
                         Hole(GarageWall.Above, Bay(a, crossed), cable);
                     break;
             }
@@ -95,7 +97,7 @@ internal static class DrilledWays
     }
 
     // The plates that an upright piece goes through: those of each storey whose floor or ceiling lies between its ends.
-    private static IEnumerable<BoredMember> PlatesOf(JobAnalysis a, WayPiece piece)
+    private static IEnumerable<BoredMember> PlatesOf(JobAnalysis a, GarageWall garage, WayPiece piece)
     {
         var (low, high) = piece.FromZ < piece.ToZ ? (piece.FromZ, piece.ToZ) : (piece.ToZ, piece.FromZ);
         var highest = a.Job.Storeys.MaxBy(s => s.Floor);
@@ -114,7 +116,7 @@ internal static class DrilledWays
         }
 
         BoredMember Plates(string which, Storey storey, bool between) =>
-            GarageWall.IsAt(a, storey.Id, piece.From)
+            garage.IsAt(storey.Id, piece.From)
                 ? new($"{which}, {storey.Name}, between garage and house", MemberKind.Plates, Between: between) { Garage = true }
                 : new($"{which}, {storey.Name}", MemberKind.Plates, Between: between);
     }

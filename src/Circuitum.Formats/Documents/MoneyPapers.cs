@@ -72,7 +72,7 @@ internal static class MoneyPapers
         if (options.Length < 2)
             return;
         s.Heading("To choose from");
-        s.Text("What is not taken now can be pulled later through its conduit; the space in the panel is kept for it.");
+        s.Text("Where only the conduit is put in now, its wires can be pulled later; the space in the panel is kept for them.");
         s.Table(
             [new("", 40), new("Total", 12, true), new("Against the plan", 14, true), new("Hours", 8, true), new("Chosen", 8)],
             options.Select(o =>
