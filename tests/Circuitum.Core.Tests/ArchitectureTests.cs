@@ -27,6 +27,7 @@ public partial class ArchitectureTests
         "Circuits",
         "Panels",
         "Analysis",
+        "Simulation",
         "Takeoff",
         "Planning",
         "Drafting",

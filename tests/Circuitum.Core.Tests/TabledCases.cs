@@ -25,7 +25,7 @@ public class TabledCases
             .Select(l => l.Trim('|').Split('|').Select(c => c.Trim()).ToArray());
     }
 
-    private static TheoryData<string, string[]> Table(string file, int name = 3)
+    internal static TheoryData<string, string[]> Table(string file, int name = 3)
     {
         var data = new TheoryData<string, string[]>();
         foreach (var row in Rows(file))

@@ -41,7 +41,8 @@ public sealed record Outage(string What, ImmutableHashSet<string> Dead, Immutabl
         }
     }
 
-    private static Outage Of(JobAnalysis a, string what, ImmutableHashSet<string> dead)
+    /// <summary>The house without some boxes.</summary>
+    internal static Outage Of(JobAnalysis a, string what, ImmutableHashSet<string> dead)
     {
         var byRoom = a
             .Job.Decisions.Boxes.Where(b => !b.Outside && b.Kind is BoxKind.Light or BoxKind.Receptacle or BoxKind.Appliance)

@@ -30,6 +30,7 @@ public static class Papers
         ("change-order", "Change order", (s, r) => MoneyPapers.Change(s, r.Analysis, r.Money)),
         ("builders", "Before others build", (s, r) => BuilderPapers.Write(s, r.Analysis)),
         ("van", "Van list", (s, r) => VanPapers.Write(s, r.Analysis)),
+        ("resets", "If a receptacle is dead", (s, r) => ResetPapers.Write(s, r.Analysis)),
         ("owner", "Walk with the owner", (s, r) => OwnerPapers.Walk(s, r.Analysis)),
         ("packet", "Packet", Packet),
     ];
