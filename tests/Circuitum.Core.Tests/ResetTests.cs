@@ -31,8 +31,8 @@ public class ResetTests
                     );
                 d.Resets.Where(r => r.Circuit is not null && r.Box is null).Select(r => r.Circuit!.Value).ShouldContain(c.Number, why);
                 d.Resets.Count(r => r.Circuit is null).ShouldBe(a.PanelById(c.Panel)?.Feeder is null ? 0 : 1, why);
-                if (d.Resets[0].Box is not null)
-                    d.Resets.First(r => r.Box is null).What.ShouldStartWith("breaker", Case.Sensitive, why);
+                d.Resets.Select(r => r.Box is null).ShouldBeInOrder(SortDirection.Ascending, why);
+                d.Resets.Where(r => r.Box == d.Box.Id).ShouldAllBe(r => r.Where == Resets.Itself, why);
             }
         }
     }

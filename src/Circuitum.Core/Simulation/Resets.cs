@@ -30,6 +30,9 @@ public sealed record DeadOutlet(
 /// <summary>For each receptacle the resets and breakers that can make it dead, found by opening each of them in the network.</summary>
 public static class Resets
 {
+    /// <summary>Where a reset is that sits in the dead receptacle.</summary>
+    public const string Itself = "its own buttons";
+
     /// <summary>Every receptacle of a house, room by room.</summary>
     /// <param name="a">The house.</param>
     public static ImmutableArray<DeadOutlet> Of(JobAnalysis a)
@@ -59,13 +62,13 @@ public static class Resets
             if (o.Kind is OutletKind.Light or OutletKind.Alarm || a.Boxes[o.Box].Kind == BoxKind.Light || !seen.Add(o.Box))
                 continue;
             var box = a.Boxes[o.Box];
-            var kills = dead.Where(d => d.Value.Contains(i)).OrderBy(d => d.Value.Count).ToList();
+            var kills = dead.Where(d => d.Value.Contains(i)).OrderBy(d => d.Value.Count).ThenBy(d => w.Guards[d.Key].Box is null).ToList();
             yield return new(
                 box,
                 o.Kind,
                 a.House[box.Room].Room.Name + (box.Outside ? ", outside" : ""),
                 BoxSchedule.Place(a.House, box),
-                [.. kills.Select(k => ResetOf(a, w.Guards[k.Key])), .. Feeders(a, w)],
+                [.. kills.Select(k => ResetOf(a, w.Guards[k.Key], o.Box)), .. Feeders(a, w)],
                 kills.Count == 0 ? [] : [.. kills[0].Value.Select(x => w.Outlets[x].Box).Where(b => b != o.Box).Distinct()]
             );
         }
@@ -77,7 +80,7 @@ public static class Resets
         return [.. Enumerable.Range(0, w.Outlets.Length).Where(i => run.At(i).HotBack > Reading.Nothing)];
     }
 
-    private static Reset ResetOf(JobAnalysis a, Guard guard)
+    private static Reset ResetOf(JobAnalysis a, Guard guard, string at)
     {
         var sort = string.Join(
             " and ",
@@ -88,7 +91,7 @@ public static class Resets
                 box,
                 guard.Circuit,
                 $"{sort} receptacle",
-                $"{a.House[a.Boxes[box].Room].Room.Name}, {BoxSchedule.Place(a.House, a.Boxes[box])}"
+                box == at ? Itself : $"{a.House[a.Boxes[box].Room].Room.Name}, {BoxSchedule.Place(a.House, a.Boxes[box])}"
             );
         return new(
             null,

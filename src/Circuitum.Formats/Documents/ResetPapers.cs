@@ -10,7 +10,7 @@ internal static class ResetPapers
     internal static void Write(PaperDraft s, JobAnalysis a)
     {
         var all = Resets.Of(a);
-        Card(s, all);
+        Card(s, a, all);
         s.Part("If a receptacle is dead", flows: true);
         s.Text(
             "Unplug what is in it. Look at the places in their order and press reset, or turn the breaker fully off and on. What opens "
@@ -29,7 +29,7 @@ internal static class ResetPapers
     }
 
     // The short one: each device once, with what it brings back.
-    private static void Card(PaperDraft s, IReadOnlyCollection<DeadOutlet> all)
+    private static void Card(PaperDraft s, JobAnalysis a, IReadOnlyCollection<DeadOutlet> all)
     {
         s.Part("Resets, beside the directory");
         var devices = all.SelectMany(d => d.Resets.Select(r => (Reset: r, Dead: d))).Where(x => x.Reset.Box is not null).ToList();
@@ -42,10 +42,15 @@ internal static class ResetPapers
         s.Table(
             [new("Reset", 40), new("Brings back", 60)],
             devices
-                .GroupBy(x => x.Reset)
-                .Select(g => new[] { Say(g.Key), string.Join("; ", g.GroupBy(x => x.Dead.Room).Select(r => Count(r.Key, r.Count()))) })
+                .GroupBy(x => x.Reset.Box)
+                .Select(g =>
+                    new[] { Say(a, g.First().Reset), string.Join("; ", g.GroupBy(x => x.Dead.Room).Select(r => Count(r.Key, r.Count()))) }
+                )
         );
     }
+
+    private static string Say(JobAnalysis a, Reset reset) =>
+        $"{reset.What}: {a.Job.RoomById(a.Boxes[reset.Box!].Room)!.Name}, {BoxSchedule.Place(a.House, a.Boxes[reset.Box!])}";
 
     private static string Say(Reset reset) => $"{reset.What}: {reset.Where}";
 

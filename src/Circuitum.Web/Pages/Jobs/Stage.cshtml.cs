@@ -3,6 +3,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Review;
+using Circuitum.Core.Simulation;
 using Circuitum.Formats;
 using Circuitum.Web.Stages;
 using Circuitum.Web.Work;
@@ -72,7 +73,10 @@ public sealed partial class StageModel(JobDesk desk, Supply.SupplyDesk supply, D
     } = "";
 
     /// <summary>The house without it.</summary>
-    public Outage? Without => Dark.Length > 0 ? Outage.Of(A, Dark) : null;
+    public Outage? Without => Dark.Length > 0 ? Tried?.Outage() ?? Outage.Of(A, Dark) : null;
+
+    /// <summary>The circuit that is tried, or none.</summary>
+    public Trial? Tried => Dark.Length > 0 ? field ??= Trial.Parse(A, Dark) : null;
 
     /// <summary>The open job.</summary>
     public OpenJob Open { get; private set; } = null!;

@@ -5,7 +5,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>A paper of a job that only shows: the schedule, the load sheet, the make-up, the test before the walls close.</summary>
-public sealed class PaperModel(JobDesk desk) : PageModel
+public class PaperModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>
     [BindProperty(SupportsGet = true)]
