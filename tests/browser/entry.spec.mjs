@@ -233,8 +233,10 @@ visit.describe('a change of mind', () => {
       await expect(page.locator('.ticket h2').first()).toHaveText('Office nook');
       await expect(page.locator('.ticket h2').first()).toHaveText('Office nook');
       await who.press('/');
+      await expect(page.locator('#palette input')).toBeFocused();
       await who.type('desk');
       await who.press('Enter');
+      await expect(page.locator('.rail [aria-pressed="true"]').filter({ hasText: /desk/i }).first()).toBeAttached();
       const office = await page.locator('.plan .floor[data-pick="room:office"]').boundingBox();
       who.count.points++;
       await edited(page, () => page.mouse.click(office.x + office.width / 2, office.y + office.height / 2));

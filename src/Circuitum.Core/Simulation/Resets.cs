@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Simulation;
@@ -13,14 +14,14 @@ public sealed record Reset(string? Box, int? Circuit, string What, string Where)
 
 /// <summary>What can make an outlet dead, nearest first.</summary>
 /// <param name="Box">The box.</param>
-/// <param name="Kind">What is there.</param>
+/// <param name="Name">What an owner calls it: the appliance, or a receptacle.</param>
 /// <param name="Room">The name of its room.</param>
 /// <param name="Place">Where in the room.</param>
 /// <param name="Resets">What to look at, in this order.</param>
 /// <param name="WithIt">Boxes that are dead with it when the first of them is off.</param>
 public sealed record DeadOutlet(
     Box Box,
-    OutletKind Kind,
+    string Name,
     string Room,
     string Place,
     ImmutableArray<Reset> Resets,
@@ -65,7 +66,7 @@ public static class Resets
             var kills = dead.Where(d => d.Value.Contains(i)).OrderBy(d => d.Value.Count).ThenBy(d => w.Guards[d.Key].Box is null).ToList();
             yield return new(
                 box,
-                o.Kind,
+                NameOf(a, box),
                 a.House[box.Room].Room.Name + (box.Outside ? ", outside" : ""),
                 BoxSchedule.Place(a.House, box),
                 [.. kills.Select(k => ResetOf(a, w.Guards[k.Key], o.Box)), .. Feeders(a, w)],
@@ -73,6 +74,9 @@ public static class Resets
             );
         }
     }
+
+    private static string NameOf(JobAnalysis a, Box box) =>
+        a.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(appliance).Name : "receptacle";
 
     private static HashSet<int> Live(Wiring w, Setting setting)
     {

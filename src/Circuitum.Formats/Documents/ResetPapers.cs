@@ -22,8 +22,8 @@ internal static class ResetPapers
         {
             s.Heading(room.Key);
             s.Table(
-                [new("Receptacle", 12), new("Where", 34), new("Look at, in this order", 54)],
-                room.Select(d => new[] { d.Box.Id, d.Place, string.Join("; then ", d.Resets.Select(Say)) })
+                [new("What", 16), new("Where", 30), new("Box", 10), new("Look at, in this order", 44)],
+                room.Select(d => new[] { d.Name, d.Place, d.Box.Id, string.Join("; then ", d.Resets.Select(Say)) })
             );
         }
     }

@@ -26,7 +26,7 @@ public sealed class DeadReceptacleModel(JobDesk desk) : PaperModel(desk)
                 .Of(Open.Analysis)
                 .Where(d =>
                     Find.Split(' ', StringSplitOptions.RemoveEmptyEntries)
-                        .All(word => $"{d.Room} {d.Box.Id}".Contains(word, StringComparison.CurrentCultureIgnoreCase))
+                        .All(word => $"{d.Room} {d.Name} {d.Box.Id}".Contains(word, StringComparison.CurrentCultureIgnoreCase))
                 ),
         ];
 }
