@@ -37,7 +37,7 @@ public sealed class TryWebTests() : WebHouse(shared: true)
     {
         var found = await Text($"{At}/dead?find=bath");
         found.ShouldContain("Ground-fault receptacle: its own buttons");
-        (await Text($"{At}/dead?find=disposer")).ShouldContain("Kitchen");
+        (await Text($"{At}/dead?find=range")).ShouldContain("Kitchen");
         found.ShouldContain("space 15");
         found.ShouldNotContain("kitchen.r1");
         (await Text($"{At}/dead?find=dragons")).ShouldContain("Nothing of that name");
