@@ -22,7 +22,7 @@ public sealed record CircuitAnalysis
     /// <summary>What the directory says.</summary>
     public required string Label { get; init; }
 
-    /// <summary>Its boxes, first box first.</summary>
+    /// <summary>Its boxes that take power, first box first; what only cuts equipment off is on its run alone.</summary>
     public required ImmutableArray<Box> Boxes { get; init; }
 
     /// <summary>Load.</summary>

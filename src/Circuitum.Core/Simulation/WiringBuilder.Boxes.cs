@@ -78,11 +78,12 @@ internal sealed partial class WiringBuilder
     // With what of a box a wire of one of its cables is joined.
     private string At(CircuitAnalysis c, string box, CableSegment segment, string net)
     {
-        var further = segment.From == box;
-        if (further && net is "hot" or "second hot" && a.Boxes[box].Kind == BoxKind.Disconnect)
-            return further ? Beyond(net) : net;
-        if (further && net is "hot" or "neutral" && Protected(c, box, segment))
-            return further ? Beyond(net) : net;
+        var parts =
+            a.Boxes[box].Kind == BoxKind.Disconnect
+                ? net is "hot" or "second hot"
+                : net is "hot" or "neutral" && Protected(c, box, segment);
+        if (segment.From == box && parts)
+            return Beyond(net);
         if (net.StartsWith("traveler", StringComparison.Ordinal))
             return net + Side(c, box, segment, net);
         return net;
