@@ -196,3 +196,27 @@ test('one circuit of another plan is taken, circuits are split and numbered anew
   await page.getByRole('button', { name: 'Renumber by the panel' }).click();
   await expect(page.getByRole('alert')).toContainText('numbers of their spaces already');
 });
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test('what is tried, and what goes dark, stays when the plan is drawn for the size of the screen', async ({ page, house }) => {
+    const number = await page.request
+      .get(`${house.job}/circuits`)
+      .then(r => r.text())
+      .then(text => text.match(/data-circuit="(\d+)"/)[1]);
+    for (const dark of [`circuit:${number}`, `try:${number};o0`]) {
+      await page.goto(`${house.job}/circuits?pick=circuit:${number}&dark=${dark}`);
+      await expect(page.locator('html[data-ready]')).toBeAttached();
+      await page.waitForLoadState('networkidle');
+      await expect(page.locator('.plan .off').first()).toBeAttached();
+      expect(decodeURIComponent(page.url())).toContain(`dark=${dark}`);
+      // The other way up, the plan comes once more.
+      const drawn = page.waitForResponse(r => r.url().includes('/circuits?') && r.request().headers()['x-again'] === '1');
+      await page.setViewportSize(dark.startsWith('try') ? { width: 390, height: 844 } : { width: 844, height: 390 });
+      await drawn;
+      await page.waitForLoadState('networkidle');
+      await expect(page.locator('.plan .off').first()).toBeAttached();
+    }
+  });
+});

@@ -56,7 +56,9 @@ async function bringIn(request, url, file) {
 async function watched(page, house, use) {
   // A test that takes the program away says so: then the browser's own complaints are no fault.
   const wrong = [];
-  page.on('console', m => m.type() === 'error' && !house.lost && wrong.push(m.text()));
+  // A question that the next page made idle is given up; the library tells it as an error, first as the end of a request.
+  const givenUp = text => /^htmx:(sendAbort|afterRequest),/.test(text);
+  page.on('console', m => m.type() === 'error' && !house.lost && !givenUp(m.text()) && wrong.push(m.text()));
   page.on('pageerror', e => wrong.push(e.message));
   page.on('request', r => r.url().startsWith(house.url) || r.url().startsWith('data:') || wrong.push(`asked for ${r.url()}`));
   await use(page);

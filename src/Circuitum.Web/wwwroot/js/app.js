@@ -1,5 +1,5 @@
 // Keys, derivations, findings, and what happens after each answer.
-import { address, fetched, memory, send, tell, visit, work } from './desk.js';
+import { fetched, here, memory, send, tell, visit, work } from './desk.js';
 import { circuitField, circuitsHand, lassoHand } from './circuits.js';
 import { draftHand, setTool } from './draft.js';
 import { hands } from './gesture.js';
@@ -157,7 +157,7 @@ document.addEventListener('keydown', e => {
 
 function settle() {
   if (!work()?.dataset.storey) return;
-  const { job, storey, stage, pick, show } = work().dataset;
+  const { job, storey, stage, show } = work().dataset;
   if (memory.job !== job || memory.storey !== storey || memory.show !== show) Object.assign(memory, keptView(job, storey, show));
   if (memory.stage !== stage) {
     Object.assign(memory, { stage, tool: '' });
@@ -166,8 +166,7 @@ function settle() {
   settleView();
   showPaper();
   setTool(memory.tool);
-  const here = address(pick);
-  if (location.pathname + location.search !== here && document.querySelector('.head')) history.replaceState(null, '', here);
+  if (location.pathname + location.search !== here() && document.querySelector('.head')) history.replaceState(null, '', here());
 }
 // Right after the swap, before the browser has laid anything out.
 document.addEventListener('htmx:afterSwap', settle);

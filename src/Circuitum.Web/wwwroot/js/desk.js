@@ -22,6 +22,12 @@ export function address(pick, stage, sight) {
   return `/jobs/${job}/${stage ?? here}?pick=${encodeURIComponent(pick)}&storey=${encodeURIComponent(storey)}${part}`;
 }
 
+// Where one is, with what is switched off or tried there.
+export function here() {
+  const { pick, dark } = work().dataset;
+  return address(pick) + (dark ? `&dark=${encodeURIComponent(dark)}` : '');
+}
+
 export function visit(pick, stage, sight) {
   const url = address(pick, stage, sight);
   return htmx.ajax('GET', url, { target: '#work', swap: 'outerHTML' });
@@ -32,8 +38,7 @@ const again = 'X-Again';
 export const isAgain = e => e.detail.requestConfig?.headers[again] !== undefined;
 
 export function drawAgain() {
-  const url = address(work().dataset.pick);
-  return htmx.ajax('GET', url, { target: '#work', swap: 'outerHTML', headers: { [again]: '1' } });
+  return htmx.ajax('GET', here(), { target: '#work', swap: 'outerHTML', headers: { [again]: '1' } });
 }
 
 const begun = field =>

@@ -7,8 +7,8 @@ import { zoomStep } from './view.js';
 // What this page shows; the program answers with parts only when it remembers just this.
 document.addEventListener('htmx:configRequest', e => {
   if (!work() || !plan()) return;
-  const { stamp, stage, storey, pick, show } = work().dataset;
-  e.detail.headers['X-Drawn'] = encodeURIComponent([stamp, stage, storey, pick, show].join('|'));
+  const { stamp, stage, storey, pick, show, dark } = work().dataset;
+  e.detail.headers['X-Drawn'] = encodeURIComponent([stamp, stage, storey, pick, show, ...(dark ? [dark] : [])].join('|'));
   // How large the plan is shown: more is told where there is more room.
   e.detail.headers['X-Zoom'] = String(zoomStep());
 });
