@@ -74,11 +74,12 @@ public sealed partial class JobStore : IAsyncDisposable
         !File.Exists(path) ? path : Enumerable.Range(2, 1000).Select(n => $"{path}-{n}").First(p => !File.Exists(p));
 
     /// <summary>Connects to a store that has been opened before, without looking for migrations.</summary>
-    public static JobStore Connect(string directory)
-    {
-        var connection = new SqliteConnectionStringBuilder { DataSource = FileIn(directory), DefaultTimeout = 10 }.ToString();
-        return new(new JobDatabase(new DbContextOptionsBuilder<JobDatabase>().UseSqlite(connection).Options));
-    }
+    public static JobStore Connect(string directory) =>
+        new(new JobDatabase(new DbContextOptionsBuilder<JobDatabase>().UseSqlite(ConnectionTo(directory)).Options));
+
+    /// <summary>How the database of a directory is reached.</summary>
+    public static string ConnectionTo(string directory) =>
+        new SqliteConnectionStringBuilder { DataSource = FileIn(directory), DefaultTimeout = 10 }.ToString();
 
     /// <summary>Whether the database answers.</summary>
     public async Task<bool> AnswersAsync(CancellationToken cancel = default)

@@ -29,6 +29,7 @@ public partial class ArchitectureTests
         "Analysis",
         "Simulation",
         "Takeoff",
+        "Field",
         "Planning",
         "Drafting",
         "Entry",

@@ -6,10 +6,10 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-export async function serve(port, data) {
+export async function serve(port, data, more = []) {
   // It lives for seconds: what is compiled beforehand is good enough, and compiling it better would take the browser's time.
   const env = { ...process.env, DOTNET_TC_CallCountingDelayMs: '10000' };
-  const child = spawn('dotnet', ['artifacts/web/Circuitum.Web.dll', '--port', String(port), '--data', data], {
+  const child = spawn('dotnet', ['artifacts/web/Circuitum.Web.dll', '--port', String(port), '--data', data, ...more], {
     env,
     stdio: ['ignore', 'pipe', 'inherit'],
   });
@@ -93,5 +93,14 @@ export const visit = base.extend({
   },
   page: ({ page, house }, use) => watched(page, house, use),
 });
+
+// A program that is reached over HTTPS too, and so asks who comes; with the demo houses.
+export async function reached() {
+  const data = mkdtempSync(join(tmpdir(), 'circuitum-'));
+  cpSync(join(process.env.CIRCUITUM_HOUSES, 'rooms'), data, { recursive: true });
+  const [port, secure] = [await freePort(), await freePort()];
+  const child = await serve(port, data, ['--listen', '127.0.0.1', '--listen-port', String(secure)]);
+  return { url: `http://127.0.0.1:${port}`, secure: `https://127.0.0.1:${secure}`, end: () => end({ child, data }) };
+}
 
 export { expect };

@@ -24,7 +24,15 @@ public sealed class BoxSplices
     /// <summary>The splices of a box; none for one on no circuit, or that brings a box of its own with its connectors.</summary>
     /// <param name="a">The analysis.</param>
     /// <param name="box">The box.</param>
-    public static ImmutableArray<Splice> Of(JobAnalysis a, Box box)
+    public static ImmutableArray<Splice> Of(JobAnalysis a, Box box) => [.. Joints(a, box).Select(j => j.Splice).OfType<Splice>()];
+
+    /// <summary>
+    /// Everything that meets in a box, also what needs no connector because one wire lands on one terminal; none for one on no circuit, or
+    /// that brings a box of its own.
+    /// </summary>
+    /// <param name="a">The analysis.</param>
+    /// <param name="box">The box.</param>
+    public static ImmutableArray<BoxJoint> Joints(JobAnalysis a, Box box)
     {
         if (a.CircuitOf(box.Id) is not { Wire: not null } circuit || a.Specs[box.Id].Entry is not { } entry)
             return [];
@@ -33,7 +41,7 @@ public sealed class BoxSplices
         splices.Devices();
         if (entry.Metal)
             splices.Net("ground").Terminal(splices.Ground);
-        return [.. splices.nets.Values.Select(n => n.Splice()).OfType<Splice>()];
+        return [.. splices.nets.Values.Select(n => n.Joint())];
     }
 
     private WireSize Size => circuit.BranchCable.Size;

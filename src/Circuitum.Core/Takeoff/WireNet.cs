@@ -21,6 +21,9 @@ internal sealed class WireNet(string what, bool ground)
 
     internal void Lead(WireSize size) => leads.Add(size);
 
+    /// <summary>All of it.</summary>
+    internal BoxJoint Joint() => new(what, ground, wires.Count, terminals.Count, leads.Count, Splice());
+
     /// <summary>The splice that is needed, or none where wires land on terminals.</summary>
     internal Splice? Splice()
     {

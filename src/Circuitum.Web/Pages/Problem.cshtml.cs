@@ -1,10 +1,12 @@
 using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Circuitum.Web.Pages;
 
 /// <summary>What a person sees instead of an error.</summary>
+[AllowAnonymous]
 [IgnoreAntiforgeryToken]
 public sealed class ProblemModel : PageModel
 {
@@ -17,6 +19,9 @@ public sealed class ProblemModel : PageModel
         {
             404 => "There is no such page or job. It may have been deleted.",
             400 => "The form was out of date or not complete. Load the page again and repeat the edit; nothing was changed.",
+            401 => "Sign in first.",
+            403 => "That is the owner's to do.",
+            429 => "Too many attempts. Wait a minute, then try again.",
             405 => "That is not done with this page.",
             413 => $"What was sent is larger than {App.MostRequestBytes / 1_000_000} MB. Nothing was changed.",
             507 when HttpContext.Items[Faults.Sentence] is string sentence => sentence,

@@ -1,14 +1,19 @@
 using System.Globalization;
 using System.Net;
+using System.Security.Cryptography.X509Certificates;
 using System.Xml.Linq;
 using Circuitum.Formats.Dxf;
 using Circuitum.Storage;
+using Circuitum.Web.Access;
+using Circuitum.Web.Field;
 using Circuitum.Web.Stages;
 using Circuitum.Web.Supply;
+using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Diagnostics.HealthChecks;
 using Microsoft.AspNetCore.Http.Features;
+using Microsoft.AspNetCore.Identity;
 using Microsoft.Extensions.Diagnostics.HealthChecks;
 using Serilog;
 using Serilog.Events;
@@ -22,8 +27,8 @@ public static class App
     public const long MostRequestBytes = DxfReader.MostBytes + 200_000;
 
     private const string Policy =
-        "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self' data:; connect-src "
-        + "'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+        "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self' data: blob:; connect-src "
+        + "'self'; worker-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     // The names under which this machine reaches itself; a page elsewhere that points its own name here gets no answer.
     private static readonly string[] OwnNames = ["127.0.0.1", "localhost", "[::1]"];
@@ -71,19 +76,25 @@ public static class App
         using var held = StoreLock.Take(directory);
         Log(builder, directory);
 
-        // What is listened on is decided here and nowhere else: only this machine, because there are no accounts. Addresses from
-        // the environment or a settings file open nothing.
+        // What is listened on is decided here and nowhere else: this machine, and what --listen says, over HTTPS and with accounts.
+        // Addresses from the environment or a settings file open nothing.
+        var keys = Path.Combine(directory, "keys");
+        SetAsideDamaged(keys);
+        var listening = Listening.Of(builder.Configuration, keys);
+        if (listening.Problem.Length > 0)
+            return Refuse(listening.Problem);
         builder.WebHost.ConfigureKestrel(k =>
         {
             k.Configure(new ConfigurationBuilder().Build());
             k.Listen(IPAddress.Loopback, port);
+            if (listening.Address is { } elsewhere)
+                k.Listen(elsewhere, listening.Port, o => o.UseHttps(listening.Certificate!));
             k.Limits.MaxRequestBodySize = MostRequestBytes;
             k.AddServerHeader = false;
         });
-        builder.Services.AddHostFiltering(o => o.AllowedHosts = [.. OwnNames]);
-        var keys = Path.Combine(directory, "keys");
-        SetAsideDamaged(keys);
+        builder.Services.AddHostFiltering(o => o.AllowedHosts = [.. OwnNames, .. listening.Names]);
         builder.Services.AddDataProtection().PersistKeysToFileSystem(new DirectoryInfo(keys));
+        Accounts.Add(builder, directory, listening.Address is not null);
         builder.Services.AddRazorPages();
         builder.Services.Configure<RouteOptions>(o => o.ConstraintMap["stage"] = typeof(StageConstraint));
         builder.Services.AddOpenApi(o =>
@@ -107,6 +118,8 @@ public static class App
         });
         var desk = new JobDesk(directory);
         builder.Services.AddSingleton(desk);
+        builder.Services.AddSingleton(new FieldDesk(directory, desk));
+        builder.Services.AddSingleton(s => new PhotoDesk(directory, s.GetRequiredService<FieldDesk>()));
         if (Supplier(builder, directory) is { } wrong)
             return Refuse(wrong);
         builder.Services.AddSingleton<DrawingTray>();
@@ -134,26 +147,51 @@ public static class App
 
         // Modules import each other by plain names: a browser asks each time whether they are still the same.
         app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = "no-cache" });
+        app.UseRouting();
+        app.UseAuthentication();
+        app.UseRateLimiter();
+        app.UseAuthorization();
         app.MapRazorPages();
         app.MapHealthChecks(
-            "/health",
-            new HealthCheckOptions
-            {
-                ResponseWriter = (context, report) =>
-                    context.Response.WriteAsync(report.Status == HealthStatus.Healthy ? "ok" : "the database does not answer"),
-            }
-        );
+                "/health",
+                new HealthCheckOptions
+                {
+                    ResponseWriter = (context, report) =>
+                        context.Response.WriteAsync(report.Status == HealthStatus.Healthy ? "ok" : "the database does not answer"),
+                }
+            )
+            .AllowAnonymous();
         Downloads.Map(app);
         Pictures.Map(app);
         Previews.Map(app);
         BenchApi.Map(app);
         MaterialApi.Map(app);
+        FieldApi.Map(app);
+        PhotoApi.Map(app);
+        app.MapPost("/sign-out", async (HttpContext context, IAntiforgery tokens, SignInManager<Account> door) =>
+            {
+                if (!await tokens.IsRequestValidAsync(context))
+                    return Results.BadRequest();
+                await door.SignOutAsync();
+                return Results.Redirect("/sign-in");
+            })
+            .RequireAuthorization(Roles.Crew);
         if (app.Services.GetService<MadeUpCounter>() is { } counter)
             CounterApi.Map(app, counter);
         await app.StartAsync();
-        Console.WriteLine($"Circuitum is at {app.Urls.FirstOrDefault() ?? $"http://127.0.0.1:{port}"}");
+        Console.WriteLine($"Circuitum is at {app.Urls.FirstOrDefault(u => u.Contains("127.0.0.1")) ?? $"http://127.0.0.1:{port}"}");
+        if (listening is { Address: not null, Certificate: { } certificate })
+            Tell(app, listening, certificate);
         await app.WaitForShutdownAsync();
         return 0;
+    }
+
+    private static void Tell(WebApplication app, Listening listening, X509Certificate2 certificate)
+    {
+        var reach = app.Services.GetRequiredService<Reach>();
+        reach.Address = $"https://{listening.Names[0]}:{listening.Port}";
+        (reach.Fingerprint, reach.Authority) = (MachineCertificate.FingerprintOf(certificate), listening.Authority);
+        Console.WriteLine($"Phones find it at {reach.Address}. Fingerprint of its certificate: {reach.Fingerprint}");
     }
 
     // Orders go to the made-up counter in this program, or to one that is told with --counter and answers on this machine.

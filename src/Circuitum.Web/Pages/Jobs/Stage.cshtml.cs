@@ -14,7 +14,8 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs;
 
 /// <summary>A stage of a job: the plan or the panel, the list, and the ticket of what is picked.</summary>
-public sealed partial class StageModel(JobDesk desk, Supply.SupplyDesk supply, DrawnPlans drawn, Notes notes) : PageModel
+public sealed partial class StageModel(JobDesk desk, Supply.SupplyDesk supply, Web.Field.FieldDesk fieldDesk, DrawnPlans drawn, Notes notes)
+    : PageModel
 {
     /// <summary>The job's id.</summary>
     [BindProperty(SupportsGet = true)]
@@ -255,6 +256,7 @@ public sealed partial class StageModel(JobDesk desk, Supply.SupplyDesk supply, D
             Company = (await desk.CompanyAsync(cancel)).Company;
         if (Stage == "material")
             await LoadMaterial(cancel);
+        await LoadField(cancel);
         if (Job.StoreyById(Storey) is null)
             Storey = StoreyOf(Pick) ?? Job.Storeys.FirstOrDefault()?.Id ?? "";
         return true;

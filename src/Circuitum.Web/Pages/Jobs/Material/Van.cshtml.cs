@@ -1,13 +1,16 @@
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Takeoff;
 using Circuitum.Formats;
+using Circuitum.Web.Access;
 using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Circuitum.Web.Pages.Jobs.Material;
 
 /// <summary>What goes into the van for a stage, or for some rooms of it on one day; ticked on a phone.</summary>
+[Authorize(Roles.Crew)]
 public sealed class VanModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>

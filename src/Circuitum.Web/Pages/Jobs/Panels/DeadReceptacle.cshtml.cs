@@ -1,12 +1,15 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Simulation;
+using Circuitum.Web.Access;
 using Circuitum.Web.Pages.Jobs.Papers;
 using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.Mvc;
 
 namespace Circuitum.Web.Pages.Jobs.Panels;
 
 /// <summary>A receptacle is dead: which reset or breaker brings it back, looked up by room.</summary>
+[Authorize(Roles.Crew)]
 public sealed class DeadReceptacleModel(JobDesk desk) : PaperModel(desk)
 {
     private const int LongestFind = 60;

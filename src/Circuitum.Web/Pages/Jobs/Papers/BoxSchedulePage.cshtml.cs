@@ -4,13 +4,16 @@ using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Formats;
 using Circuitum.Formats.Drawings;
+using Circuitum.Web.Access;
 using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>The box schedule on paper: room by room what is set where, with the room's plan and its walls in studs.</summary>
+[Authorize(Roles.Crew)]
 public sealed class BoxSchedulePageModel(JobDesk desk) : PageModel
 {
     // The room's plan stands over its table, as wide as the page.

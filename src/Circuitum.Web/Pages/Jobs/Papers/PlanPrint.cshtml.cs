@@ -1,12 +1,15 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Formats;
+using Circuitum.Web.Access;
 using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>The dimensioned plan of a storey on paper.</summary>
+[Authorize(Roles.Crew)]
 public sealed class PlanPrintModel(JobDesk desk) : PageModel
 {
     // What is left of a page between its margins, in pixels.

@@ -1,13 +1,16 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Takeoff;
+using Circuitum.Web.Access;
 using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>The pull sheet: home runs in pulling order, to be ticked off on a phone or on paper, and stickers for their ends.</summary>
+[Authorize(Roles.Crew)]
 public sealed class PullModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>

@@ -3,13 +3,16 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Formats.Drawings;
+using Circuitum.Web.Access;
 using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>The walls with their cables, room by room, for paper.</summary>
+[Authorize(Roles.Crew)]
 public sealed class WallsModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>

@@ -1,0 +1,118 @@
+using System.Collections.Concurrent;
+using System.Collections.Immutable;
+using Circuitum.Core.Commands;
+using Circuitum.Core.Field;
+using Circuitum.Storage;
+using Circuitum.Web.Work;
+
+namespace Circuitum.Web.Field;
+
+/// <summary>A job as it is worked on in the field.</summary>
+/// <param name="Job">The job.</param>
+/// <param name="Tasks">What is to be done.</param>
+/// <param name="State">How it stands.</param>
+public sealed record FieldJob(OpenJob Job, ImmutableArray<FieldTask> Tasks, FieldState State)
+{
+    /// <summary>The task of a name, or none.</summary>
+    public FieldTask? Task(string key) => Tasks.FirstOrDefault(t => t.Key == key);
+}
+
+/// <summary>What became of an entry.</summary>
+/// <param name="Id">The entry.</param>
+/// <param name="Number">Its number; 0 when it was not taken.</param>
+/// <param name="Problem">Why it was not taken, or empty.</param>
+public sealed record FieldAnswer(string Id, int Number, string Problem);
+
+/// <summary>What the pages and the phones ask: how the work stands, and to take down what is said of it.</summary>
+public sealed class FieldDesk(string directory, JobDesk desk)
+{
+    private const int MostKept = 12;
+    private const int Attempts = 5;
+
+    private readonly ConcurrentDictionary<string, (int Stamp, ImmutableArray<FieldTask> Tasks)> plans = new();
+    private readonly ConcurrentDictionary<string, (ImmutableArray<FieldEntry> Entries, FieldState State)> states = new();
+
+    /// <summary>A job with its work, or none.</summary>
+    public async Task<FieldJob?> OpenAsync(string id, CancellationToken cancel)
+    {
+        if (await desk.OpenAsync(id, cancel) is not { } job)
+            return null;
+        if (!plans.TryGetValue(id, out var plan) || plan.Stamp != job.Stored.Stamp)
+        {
+            if (plans.Count >= MostKept)
+                plans.Clear();
+            plans[id] = plan = (job.Stored.Stamp, FieldPlan.Of(job.Analysis));
+        }
+
+        return new(job, plan.Tasks, await StateAsync(id, cancel));
+    }
+
+    /// <summary>How everything stands that was said of a job.</summary>
+    public async Task<FieldState> StateAsync(string id, CancellationToken cancel)
+    {
+        await using var store = JobStore.Connect(directory);
+        var known = states.TryGetValue(id, out var kept) ? kept : ([], FieldState.None);
+        if (await store.LastFieldAsync(id, cancel) == known.State.UpTo)
+            return known.State;
+        ImmutableArray<FieldEntry> entries = [.. known.Entries, .. await store.FieldAsync(id, known.State.UpTo, cancel)];
+        if (states.Count >= MostKept)
+            states.Clear();
+        states[id] = known = (entries, FieldState.Of(entries));
+        return known.State;
+    }
+
+    /// <summary>All that was said of a job, in the order in which it came.</summary>
+    public async Task<IReadOnlyList<FieldEntry>> EntriesAsync(string id, CancellationToken cancel)
+    {
+        await using var store = JobStore.Connect(directory);
+        return await store.FieldAsync(id, 0, cancel);
+    }
+
+    /// <summary>Takes an entry down, once however often it is sent; what it says of a home run the plan learns too.</summary>
+    /// <param name="id">The job.</param>
+    /// <param name="entry">The entry.</param>
+    /// <param name="cancel">Gives up.</param>
+    public async Task<FieldAnswer> TakeAsync(string id, FieldEntry entry, CancellationToken cancel)
+    {
+        if (await OpenAsync(id, cancel) is not { } field)
+            return new(entry.Id, 0, "That job is not there any more.");
+        var task = field.Task(entry.Task);
+        var problem = FieldRules.Check(entry, task);
+        if (problem.Length == 0)
+            problem = await PlanLearns(id, entry, task!, cancel);
+        if (problem.Length > 0)
+            return new(entry.Id, 0, problem);
+        await using var store = JobStore.Connect(directory);
+        var kept = await store.AddFieldAsync(id, entry, cancel);
+        return kept is null
+            ? new(entry.Id, 0, $"A job keeps {FieldRules.MostEntries} entries from the field at most.")
+            : new(entry.Id, kept.Number, "");
+    }
+
+    // A pull belongs to the plan: cable, reels and labour are worked out from it. Done first, and again as often as it is sent: it says the
+    // same, so a program that ends between the two loses nothing.
+    private async Task<string> PlanLearns(string id, FieldEntry entry, FieldTask task, CancellationToken cancel)
+    {
+        if (task.HomeRun is not { } number || entry.State is FieldSaid.Note or FieldSaid.Wrong)
+            return "";
+        var (measured, reel) = FieldRules.Pull(entry.Value);
+        for (var attempt = 0; attempt < Attempts; attempt++)
+        {
+            if (await desk.OpenAsync(id, cancel) is not { } open)
+                return "That job is not there any more.";
+            var pulled = open.Analysis.CircuitByNumber(number)?.Pulled;
+            if (entry.State == FieldSaid.Open ? pulled is null : pulled is not null && (measured is null || pulled.Measured == measured))
+                return "";
+
+            // What somebody else has measured stays until a person says which holds.
+            if (entry.State == FieldSaid.Done && pulled?.Measured is not null)
+                return "";
+            var edit = new MarkPulled(number, entry.State != FieldSaid.Open, measured, reel ?? pulled?.Reel);
+            var problem = await desk.EditAsync(id, open.Stored.Stamp, edit, cancel);
+            if (problem != JobDesk.Stale)
+                return problem;
+        }
+
+        return JobDesk.Stale;
+    }
+}

@@ -1,0 +1,219 @@
+// In the field: a phone that is paired, works without network, and loses nothing.
+import { test as base, expect } from '@playwright/test';
+import { readsWell } from './hand.mjs';
+import { visit as test, reached } from './house.mjs';
+
+const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
+// A picture of eight by six grey pixels, and a file that only says that it is one.
+const grey = 'iVBORw0KGgoAAAANSUhEUgAAAAgAAAAGCAIAAABxZ0isAAAAEUlEQVR4nGOoyEvBihgGUgIAJgQ94UCwlUgAAAAASUVORK5CYII=';
+const picture = { name: 'wall.png', mimeType: 'image/png', buffer: Buffer.from(grey, 'base64') };
+const none = { name: 'wall.png', mimeType: 'image/png', buffer: Buffer.from('no picture') };
+
+const kept = page => page.locator('[data-kept]');
+const waiting = page => expect.poll(() => kept(page).getAttribute('data-waiting'));
+const task = (page, key) => page.locator(`[data-task="${key}"]`);
+const open = async (page, key) => {
+  const item = task(page, key);
+  if (!(await item.locator('> details').evaluate(d => d.open))) await item.locator('> details > summary').click();
+  return item;
+};
+const press = async (page, key) => {
+  const item = await open(page, key);
+  await item.locator('[data-do]').click();
+  await expect(item).toHaveClass(/done/);
+};
+const keysOf = page => page.locator('[data-tasks="Set"] [data-task]').evaluateAll(all => all.map(i => i.dataset.task));
+const ready = page => expect(page.locator('html[data-ready]')).toBeAttached();
+
+test.describe('on a phone', () => {
+  test.use(phone);
+
+  test('what is next is one press away, is ticked with a thumb, and shows on the tabs of the desk', async ({ page, house }) => {
+    await page.goto(`${house.job}/field`);
+    await ready(page);
+    await readsWell(page, { alike: true });
+    await page.locator('.next').click();
+    await ready(page);
+    const keys = await keysOf(page);
+    const first = task(page, keys[0]);
+    await expect(first.locator('> details')).toHaveAttribute('open', '');
+    await expect(first.locator('figure svg')).toBeVisible();
+    // The press is on the screen as it comes, and large enough for a glove.
+    const box = await first.locator('[data-do]').boundingBox();
+    expect(box.height).toBeGreaterThanOrEqual(48);
+    expect(box.y + box.height).toBeLessThan(844);
+    await press(page, keys[0]);
+    await expect(task(page, keys[1]).locator('> details')).toHaveAttribute('open', '');
+    await waiting(page).toBe('0');
+    // What two presses at once say is two things; a remark stands beside the thing.
+    const second = await open(page, keys[1]);
+    await second.locator('.more summary').click();
+    await second.locator('textarea').fill('The stud <b>is</b> split.');
+    await second.getByRole('button', { name: 'Something is wrong' }).click();
+    await expect(second).toHaveClass(/wrong/);
+    await waiting(page).toBe('0');
+    await page.reload();
+    await ready(page);
+    await expect(task(page, keys[0])).toHaveClass(/done/);
+    await expect(task(page, keys[1])).toContainText('The stud <b>is</b> split.');
+    await readsWell(page, { alike: true, drawings: false });
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    await page.goto(`${house.job}/boxes`);
+    await expect(page.locator('.stages')).toContainText(/1 of \d+ set/);
+  });
+
+  test('a pull takes its feet from the number pad; the plan learns them; a bad figure is told and nothing is lost', async ({
+    page,
+    house,
+  }) => {
+    await page.goto(`${house.job}/field/kitchen?work=Pull`);
+    await ready(page);
+    const keys = await page.locator('[data-tasks="Pull"] [data-task]').evaluateAll(all => all.map(i => i.dataset.task));
+    const run = keys.find(k => /^pull\/\d+$/.test(k));
+    const item = await open(page, run);
+    const feet = item.locator('[name="value"]');
+    expect(await feet.getAttribute('inputmode')).toBe('decimal');
+    await feet.fill('abc');
+    await item.locator('[data-do]').click();
+    await expect(page.locator('[data-refused]')).toContainText("'abc' is no length");
+    await page.getByRole('button', { name: 'Seen' }).click();
+    await expect(page.locator('[data-refused]')).toBeHidden();
+    await page.reload();
+    await ready(page);
+    await expect(task(page, run)).not.toHaveClass(/done/);
+    const again = await open(page, run);
+    await again.locator('[name="value"]').fill('57.5');
+    await again.locator('[data-do]').click();
+    await expect(again).toHaveClass(/done/);
+    await waiting(page).toBe('0');
+    await page.goto(`${house.job}/pull`);
+    await expect(page.locator(`#run-${run.split('/')[1]}`)).toContainText('took 58 ft');
+  });
+
+  test('a box is ticked that was taken out at the desk meanwhile: told, and what was said stays until it is seen', async ({
+    page,
+    house,
+  }) => {
+    await page.goto(`${house.job}/field/kitchen?work=Set`);
+    await ready(page);
+    const keys = await keysOf(page);
+    const desk = await page.context().newPage();
+    await desk.goto(`${house.job}/boxes?pick=box:${keys[0].slice(4)}`);
+    await expect(desk.locator('html[data-ready]')).toBeAttached();
+    const gone = desk.waitForResponse(r => r.request().method() === 'POST');
+    await desk.locator('button[data-do="remove-box"]').first().click();
+    await gone;
+    await press(page, keys[0]);
+    await expect(page.locator('[data-refused]')).toContainText('is not in the plan any more');
+    await page.reload();
+    await ready(page);
+    await expect(page.locator('[data-refused]')).toContainText('is not in the plan any more');
+  });
+});
+
+// A browser that keeps what a browser keeps, closed and opened again.
+base.describe('without network', () => {
+  base('ten ticks and two pictures, the browser closed and opened: all there, once', async ({ playwright }, info) => {
+    const house = await reached();
+    const profile = info.outputPath('phone');
+    const start = async () => {
+      const launch = { ...info.project.use.launchOptions, ...phone, ignoreHTTPSErrors: true };
+      launch.args = [...launch.args, '--ignore-certificate-errors'];
+      const context = await playwright.chromium.launchPersistentContext(profile, launch);
+      return [context, context.pages()[0] ?? (await context.newPage())];
+    };
+    let [context, page] = await start();
+    try {
+      // The owner comes in at the desk, adds a helper and shows a code.
+      await page.goto(`${house.url}/`);
+      await expect(page).toHaveURL(/sign-in/);
+      await page.locator('[name="who"]').fill('Olga Owner');
+      await page.locator('[name="password"]').fill('a long enough sentence');
+      await page.getByRole('button', { name: 'Make the account' }).click();
+      await page.goto(`${house.url}/people`);
+      await page.locator('[name="who"]').fill('Hal Helper');
+      await page.getByRole('button', { name: 'Add' }).click();
+      await page.locator('tr', { hasText: 'Hal Helper' }).getByRole('button', { name: 'Code for a phone' }).click();
+      await expect(page.locator('.qr svg')).toBeVisible();
+      const address = await page.locator('.pairing code').textContent();
+      await context.clearCookies();
+
+      // The phone comes in by the code, once.
+      await page.goto(address);
+      await page.getByRole('button', { name: 'Pair this phone' }).click();
+      await expect(page).toHaveURL(/\/field$/);
+      await page.goto(`${house.secure}/jobs/tamarack-row--planned/field`);
+      await ready(page);
+      await page.evaluate(() => navigator.serviceWorker.ready);
+      await expect.poll(() => kept(page).getAttribute('data-pages'), { timeout: 60_000 }).toMatch(/^(\d+)\/\1$/);
+
+      // What is the owner's is refused to the helper.
+      expect((await page.request.get(`${house.secure}/people`)).status()).toBe(403);
+      expect((await context.request.get(address)).ok()).toBe(true);
+      expect(await (await context.request.get(address)).text()).toContain('This code is not good');
+
+      await context.setOffline(true);
+      await page.goto(`${house.secure}/jobs/tamarack-row--planned/field/kitchen`);
+      await ready(page);
+      const keys = (await keysOf(page)).slice(0, 10);
+      expect(keys.length).toBe(10);
+      for (const key of keys.slice(0, 6)) await press(page, key);
+      await waiting(page).toBe('6');
+
+      // The battery goes.
+      await context.close();
+      [context, page] = await start();
+      await context.setOffline(true);
+      await page.goto(`${house.secure}/jobs/tamarack-row--planned/field/kitchen?work=Set`);
+      await ready(page);
+      for (const key of keys.slice(0, 6)) await expect(task(page, key)).toHaveClass(/done/);
+      for (const key of keys.slice(6)) await press(page, key);
+      await page.locator('[data-to-work="Photograph"]').click();
+      const walls = await page
+        .locator('[data-tasks="Photograph"] [data-task]')
+        .evaluateAll(all => all.map(i => i.dataset.task).slice(0, 2));
+      for (const wall of walls) {
+        const item = await open(page, wall);
+        await item.locator('input[type="file"]').setInputFiles(none);
+        await expect(item).toContainText('no picture that this phone can read');
+        await item.locator('input[type="file"]').setInputFiles(picture);
+        await expect(item).toHaveClass(/done/);
+      }
+      await waiting(page).toBe('12');
+      await context.close();
+      [context, page] = await start();
+      await page.goto(`${house.secure}/jobs/tamarack-row--planned/field/kitchen?work=Set`);
+      await ready(page);
+      await waiting(page).toBe('0');
+      await page.reload();
+      await ready(page);
+      for (const key of [...keys, ...walls]) await expect(task(page, key)).toHaveClass(/done/);
+      for (const wall of walls) await expect(task(page, wall).locator('.photos img')).toHaveCount(1);
+      await expect(task(page, keys[0])).toContainText('by Hal Helper');
+      const list = await (await context.request.get(`${house.secure}/jobs/tamarack-row--planned/field/pages`)).json();
+      expect(list.upTo).toBe(12);
+      await expect(page.locator('[data-refused]')).toBeHidden();
+    } finally {
+      await context.close();
+      house.end();
+    }
+  });
+});
+
+test('two phones at once: the same tick is no conflict, as it should be', async ({ browser, house }) => {
+  const at = `${house.job}/field/kitchen?work=Pull`;
+  const contexts = [await browser.newContext(phone), await browser.newContext(phone)];
+  const [one, two] = await Promise.all(contexts.map(c => c.newPage()));
+  await Promise.all([one, two].map(p => p.goto(at)));
+  await Promise.all([one, two].map(ready));
+  const keys = await one.locator('[data-tasks="Pull"] [data-task]').evaluateAll(all => all.map(i => i.dataset.task));
+  const branch = keys.find(k => k.split('/').length > 2);
+  await Promise.all([press(one, branch), press(two, branch)]);
+  await Promise.all([one, two].map(p => waiting(p).toBe('0')));
+  await one.reload();
+  await ready(one);
+  await expect(task(one, branch)).toHaveClass(/done/);
+  await expect(one.locator('[data-refused]')).toBeHidden();
+  await expect(task(one, branch).locator('.notice')).toHaveCount(0);
+  await Promise.all(contexts.map(c => c.close()));
+});
