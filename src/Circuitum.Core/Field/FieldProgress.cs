@@ -28,7 +28,8 @@ public static class FieldWords
             FieldWork.MakeUp => "Boxes to make up",
             FieldWork.Secure => "Staples and plates",
             FieldWork.Photograph => "Photographs",
-            _ => "Tests",
+            FieldWork.Test => "Tests",
+            _ => "Inspections",
         };
 
     /// <summary>In a word for a tab.</summary>
@@ -40,7 +41,8 @@ public static class FieldWords
             FieldWork.MakeUp => "Make up",
             FieldWork.Secure => "Secure",
             FieldWork.Photograph => "Photos",
-            _ => "Test",
+            FieldWork.Test => "Test",
+            _ => "Inspect",
         };
 
     /// <summary>What one has of those that are done, such as <c>set</c> or <c>made up</c>.</summary>
@@ -52,6 +54,7 @@ public static class FieldWords
             FieldWork.MakeUp => "made up",
             FieldWork.Secure => "secured",
             FieldWork.Photograph => "photographed",
-            _ => "tested",
+            FieldWork.Test => "tested",
+            _ => "passed",
         };
 }

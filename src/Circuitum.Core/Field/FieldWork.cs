@@ -20,4 +20,7 @@ public enum FieldWork
 
     /// <summary>A box is tested.</summary>
     Test,
+
+    /// <summary>Something is looked at by an inspector, or noted for one.</summary>
+    Inspect,
 }

@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Field;
 
 namespace Circuitum.Formats.Documents;
 
@@ -7,4 +8,5 @@ namespace Circuitum.Formats.Documents;
 /// <param name="Change">The job's change number.</param>
 /// <param name="Size">Of its pages, for what is drawn to a scale.</param>
 /// <param name="Money">Prices, and the state before a change.</param>
-internal readonly record struct PaperAsk(JobAnalysis Analysis, int Change, PaperSize Size, PaperMoney Money);
+/// <param name="Field">What was said in the field.</param>
+internal readonly record struct PaperAsk(JobAnalysis Analysis, int Change, PaperSize Size, PaperMoney Money, FieldState Field);

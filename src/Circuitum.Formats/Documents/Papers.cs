@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Field;
 using Circuitum.Formats.Pdf;
 
 namespace Circuitum.Formats.Documents;
@@ -31,6 +32,12 @@ public static class Papers
         ("builders", "Before others build", (s, r) => BuilderPapers.Write(s, r.Analysis)),
         ("van", "Van list", (s, r) => VanPapers.Write(s, r.Analysis)),
         ("resets", "If a receptacle is dead", (s, r) => ResetPapers.Write(s, r.Analysis)),
+        ("check-rough", "Rough-in inspection", (s, r) => FieldPapers.List(s, r.Analysis, r.Field, Inspection.RoughIn)),
+        ("check-final", "Final inspection", (s, r) => FieldPapers.List(s, r.Analysis, r.Field, Inspection.Final)),
+        ("corrections", "Corrections", (s, r) => FieldPapers.Corrections(s, r.Analysis, r.Field)),
+        ("tests", "Tests", (s, r) => FieldPapers.Tests(s, r.Analysis, r.Field)),
+        ("as-built", "As built", (s, r) => FieldPapers.AsBuilt(s, r.Analysis, r.Field)),
+        ("booklet", "Owner's booklet", (s, r) => FieldPapers.Booklet(s, r.Analysis, r.Change)),
         ("owner", "Walk with the owner", (s, r) => OwnerPapers.Walk(s, r.Analysis)),
         ("packet", "Packet", Packet),
     ];
@@ -44,14 +51,22 @@ public static class Papers
     /// <param name="change">The job's change number, which stands for the revision.</param>
     /// <param name="size">Of its pages.</param>
     /// <param name="money">Prices, and the state before a change; none takes the made-up prices.</param>
+    /// <param name="field">What was said in the field; none for nothing.</param>
     /// <exception cref="ArgumentException">There is no such paper.</exception>
-    public static Paper Of(JobAnalysis a, string name, int change, PaperSize size = PaperSize.Letter, PaperMoney? money = null)
+    public static Paper Of(
+        JobAnalysis a,
+        string name,
+        int change,
+        PaperSize size = PaperSize.Letter,
+        PaperMoney? money = null,
+        FieldState? field = null
+    )
     {
         var paper = Array.Find(All, p => p.Name == name);
         if (paper.Write is null)
             throw new ArgumentException($"There is no paper '{name}'.", nameof(name));
         var draft = new PaperDraft();
-        paper.Write(draft, new(a, change, size, money ?? PaperMoney.MadeUp));
+        paper.Write(draft, new(a, change, size, money ?? PaperMoney.MadeUp, field ?? FieldState.None));
         return new($"{paper.Title}, {a.Job.Name}", draft.Done())
         {
             Contents = name == "packet",
@@ -66,11 +81,20 @@ public static class Papers
     /// <param name="size">Of its pages.</param>
     /// <param name="set">The issued set that this is, or that it differs from; empty before the first.</param>
     /// <param name="money">Prices, and the state before a change; none takes the made-up prices.</param>
+    /// <param name="field">What was said in the field; none for nothing.</param>
     /// <exception cref="ArgumentException">There is no such paper.</exception>
-    public static byte[] Make(JobAnalysis a, string name, int change, PaperSize size, string set = "", PaperMoney? money = null)
+    public static byte[] Make(
+        JobAnalysis a,
+        string name,
+        int change,
+        PaperSize size,
+        string set = "",
+        PaperMoney? money = null,
+        FieldState? field = null
+    )
     {
         var (line, caution) = Foot(a, change, set);
-        return PaperLayout.Pdf(Of(a, name, change, size, money), size, $"{line}\n{caution}");
+        return PaperLayout.Pdf(Of(a, name, change, size, money, field), size, $"{line}\n{caution}");
     }
 
     /// <summary>What stands at the foot of every paper: job, set, change, day, edition with its amendments, and the caution.</summary>

@@ -23,6 +23,7 @@ public static class ExportList
         Text("job", "json", Json, r => JobFile.Write(r.Analysis.Job)),
         Text("analysis", "json", Json, r => AnalysisJson.Write(r.Analysis)),
         Text("schedule", "csv", Csv, r => ScheduleCsv.Write(r.Analysis)),
+        Text("tests", "csv", Csv, r => TestReportCsv.Write(r.Analysis, r.Field)),
         Text("boxes", "csv", Csv, r => BoxScheduleCsv.Write(r.Analysis)),
         .. Lists.Names.Select(name => Text(name, "csv", Csv, r => Lists.Csv(r.Analysis, name))),
         Text("material", "json", Json, r => MaterialJson.Write(r.Analysis)),
@@ -44,7 +45,9 @@ public static class ExportList
         {
             OfStorey = true,
         },
-        .. Papers.Names.Select(name => new Export(name, "pdf", Pdf, r => Papers.Make(r.Analysis, name, r.Change, r.Size, r.Set, r.Money))),
+        .. Papers.Names.Select(name => new Export(name, "pdf", Pdf, r =>
+            Papers.Make(r.Analysis, name, r.Change, r.Size, r.Set, r.Money, r.Field)
+        )),
         new("breaker-stickers", "pdf", Pdf, r => Stickers(r, breakers: true)),
         new("cable-stickers", "pdf", Pdf, r => Stickers(r, breakers: false)),
     ];

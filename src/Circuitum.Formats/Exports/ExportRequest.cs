@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Field;
 using Circuitum.Formats.Documents;
 
 namespace Circuitum.Formats.Exports;
@@ -18,6 +19,9 @@ public sealed record ExportRequest(JobAnalysis Analysis)
 
     /// <summary>The issued set that this is, or that it differs from; empty before the first.</summary>
     public string Set { get; init; } = "";
+
+    /// <summary>What was said in the field.</summary>
+    public FieldState Field { get; init; } = FieldState.None;
 
     /// <summary>Prices, and the state before a change.</summary>
     public PaperMoney Money { get; init; } = PaperMoney.MadeUp;

@@ -83,7 +83,7 @@ internal static class Accounts
                         context.Connection.RemoteIpAddress?.ToString() ?? "",
                         _ => new FixedWindowRateLimiterOptions { PermitLimit = MostAttempts, Window = TimeSpan.FromMinutes(1) }
                     )
-                    : RateLimitPartition.GetNoLimiter("")
+                    : RateLimitPartition.GetNoLimiter("asks")
             );
         });
     }

@@ -90,7 +90,9 @@ internal static class FieldApi
             {
                 stamp = job.Job.Stored.Stamp,
                 upTo = job.State.UpTo,
-                pages = new[] { at }.Concat(job.Tasks.Select(t => t.Room).Distinct().Select(r => $"{at}/{Uri.EscapeDataString(r)}")),
+                pages = new[] { at, $"/jobs/{id}/tests", $"/jobs/{id}/check-off" }.Concat(
+                    job.Tasks.Select(t => t.Room).Distinct().Select(r => $"{at}/{Uri.EscapeDataString(r)}")
+                ),
             },
             Json
         );

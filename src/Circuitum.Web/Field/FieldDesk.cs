@@ -10,11 +10,15 @@ namespace Circuitum.Web.Field;
 /// <summary>A job as it is worked on in the field.</summary>
 /// <param name="Job">The job.</param>
 /// <param name="Tasks">What is to be done.</param>
+/// <param name="Checks">What is looked at, and noted of inspections.</param>
 /// <param name="State">How it stands.</param>
-public sealed record FieldJob(OpenJob Job, ImmutableArray<FieldTask> Tasks, FieldState State)
+public sealed record FieldJob(OpenJob Job, ImmutableArray<FieldTask> Tasks, ImmutableArray<FieldTask> Checks, FieldState State)
 {
     /// <summary>The task of a name, or none.</summary>
-    public FieldTask? Task(string key) => Tasks.FirstOrDefault(t => t.Key == key);
+    public FieldTask? Task(string key) => Tasks.FirstOrDefault(t => t.Key == key) ?? Checks.FirstOrDefault(t => t.Key == key);
+
+    /// <summary>What wants a person, gravest first.</summary>
+    public ImmutableArray<FieldRemark> Remarks => FieldRemark.Of(Job.Analysis, [.. Tasks, .. Checks], State);
 }
 
 /// <summary>What became of an entry.</summary>
@@ -29,7 +33,8 @@ public sealed class FieldDesk(string directory, JobDesk desk)
     private const int MostKept = 12;
     private const int Attempts = 5;
 
-    private readonly ConcurrentDictionary<string, (int Stamp, ImmutableArray<FieldTask> Tasks)> plans = new();
+    private readonly ConcurrentDictionary<string, (int Stamp, ImmutableArray<FieldTask> Tasks, ImmutableArray<FieldTask> Checks)> plans =
+        new();
     private readonly ConcurrentDictionary<string, (ImmutableArray<FieldEntry> Entries, FieldState State)> states = new();
 
     /// <summary>A job with its work, or none.</summary>
@@ -41,10 +46,10 @@ public sealed class FieldDesk(string directory, JobDesk desk)
         {
             if (plans.Count >= MostKept)
                 plans.Clear();
-            plans[id] = plan = (job.Stored.Stamp, FieldPlan.Of(job.Analysis));
+            plans[id] = plan = (job.Stored.Stamp, FieldPlan.Of(job.Analysis), CheckOff.Tasks(job.Analysis));
         }
 
-        return new(job, plan.Tasks, await StateAsync(id, cancel));
+        return new(job, plan.Tasks, plan.Checks, await StateAsync(id, cancel));
     }
 
     /// <summary>How everything stands that was said of a job.</summary>
@@ -67,6 +72,10 @@ public sealed class FieldDesk(string directory, JobDesk desk)
         await using var store = JobStore.Connect(directory);
         return await store.FieldAsync(id, 0, cancel);
     }
+
+    /// <summary>An entry that is said in a form, now.</summary>
+    public static FieldEntry Said(string? task, string? mark, FieldSaid state, string? words, string by) =>
+        new(Guid.NewGuid().ToString("N"), task ?? "", state, (words ?? "").Trim(), mark ?? "", by, DateTime.UtcNow);
 
     /// <summary>Takes an entry down, once however often it is sent; what it says of a home run the plan learns too.</summary>
     /// <param name="id">The job.</param>

@@ -119,6 +119,7 @@ public static class App
         var desk = new JobDesk(directory);
         builder.Services.AddSingleton(desk);
         builder.Services.AddSingleton(new FieldDesk(directory, desk));
+        builder.Services.AddSingleton<FinderDesk>();
         builder.Services.AddSingleton(s => new PhotoDesk(directory, s.GetRequiredService<FieldDesk>()));
         if (Supplier(builder, directory) is { } wrong)
             return Refuse(wrong);

@@ -2,6 +2,7 @@ using System.Text;
 using Circuitum.Formats.Documents;
 using Circuitum.Formats.Exports;
 using Circuitum.Formats.Pdf;
+using Circuitum.Web.Field;
 using Circuitum.Web.Supply;
 
 namespace Circuitum.Web.Work;
@@ -33,6 +34,7 @@ internal static class Downloads
         int? since,
         string[]? option,
         SupplyDesk supply,
+        FieldDesk fieldDesk,
         CancellationToken cancel
     )
     {
@@ -53,6 +55,7 @@ internal static class Downloads
                 Size = size == "a4" ? PaperSize.A4 : PaperSize.Letter,
                 Change = job.Stored.Stamp,
                 Set = await desk.SetAsync(id, job.Stored.Stamp, cancel),
+                Field = await fieldDesk.StateAsync(id, cancel),
                 Money = await Pages.Jobs.Papers.PaperPageModel.MoneyOf(desk, supply, id, since, option, cancel),
             }
         );

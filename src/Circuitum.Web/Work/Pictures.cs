@@ -1,4 +1,5 @@
 using Circuitum.Formats;
+using Circuitum.Web.Access;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -10,12 +11,13 @@ internal static class Pictures
     internal static void Map(WebApplication app)
     {
         app.MapGet(
-            "/jobs/{id}/pictures/{hash:regex(^[0-9a-f]{{64}}$)}",
-            async Task<Results<FileContentHttpResult, NotFound>> (string id, string hash, JobDesk desk, CancellationToken cancel) =>
-                await desk.PictureAsync(id, hash, cancel) is { } picture
-                    ? TypedResults.File(picture.Bytes, picture.MediaType)
-                    : TypedResults.NotFound()
-        );
+                "/jobs/{id}/pictures/{hash:regex(^[0-9a-f]{{64}}$)}",
+                async Task<Results<FileContentHttpResult, NotFound>> (string id, string hash, JobDesk desk, CancellationToken cancel) =>
+                    await desk.PictureAsync(id, hash, cancel) is { } picture
+                        ? TypedResults.File(picture.Bytes, picture.MediaType)
+                        : TypedResults.NotFound()
+            )
+            .RequireAuthorization(Roles.Crew);
         app.MapPost(
             "/jobs/{id}/pictures",
             async (string id, HttpContext context, IAntiforgery tokens, JobDesk desk, Notes notes, CancellationToken cancel) =>

@@ -92,7 +92,7 @@ public sealed class FieldRoomModel(FieldDesk desk, PhotoDesk photos) : PageModel
     public IEnumerable<PhotoRow> PhotosOf(FieldTask task) => Photos.Where(p => p.Task == task.Key);
 
     /// <summary>What was last said, in words.</summary>
-    public string Say(TaskState said)
+    public static string Say(TaskState said)
     {
         var what = said.State switch
         {
@@ -145,7 +145,7 @@ public sealed class FieldRoomModel(FieldDesk desk, PhotoDesk photos) : PageModel
             return NotFound();
         var words = state is FieldSaid.Wrong or FieldSaid.Note ? note : value;
         var said = (words ?? "").Trim() + (state == FieldSaid.Done && !string.IsNullOrEmpty(reel) ? $" from {reel}" : "");
-        var entry = new FieldEntry(Guid.NewGuid().ToString("N"), task ?? "", state, said, mark ?? "", Roles.NameOf(User), DateTime.UtcNow);
+        var entry = FieldDesk.Said(task, mark, state, said, Roles.NameOf(User));
         Refusal = picture is null
             ? (await desk.TakeAsync(Id, entry, cancel)).Problem
             : (await photos.TakeAsync(Id, entry, picture, cancel)).Problem;

@@ -8,6 +8,9 @@ public sealed partial class StageModel
 {
     private ImmutableArray<FieldProgress> InField { get; set; } = [];
 
+    /// <summary>What wants a person, from the house.</summary>
+    public ImmutableArray<FieldRemark> FieldRemarks { get; private set; } = [];
+
     /// <summary>How far the work is that a stage plans, in words; none before somebody said something of it.</summary>
     /// <param name="stage">The stage.</param>
     public string? DoneInField(string stage)
@@ -26,6 +29,6 @@ public sealed partial class StageModel
     private async Task LoadField(CancellationToken cancel)
     {
         if ((await fieldDesk.StateAsync(Id, cancel)).UpTo > 0 && await fieldDesk.OpenAsync(Id, cancel) is { } field)
-            InField = FieldProgress.Of(field.Tasks, field.State);
+            (InField, FieldRemarks) = (FieldProgress.Of(field.Tasks, field.State), Stage == "findings" ? field.Remarks : []);
     }
 }

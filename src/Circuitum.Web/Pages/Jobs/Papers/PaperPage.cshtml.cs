@@ -1,6 +1,7 @@
 using System.Globalization;
 using Circuitum.Core.Review;
 using Circuitum.Formats.Documents;
+using Circuitum.Web.Field;
 using Circuitum.Web.Supply;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Http.Extensions;
@@ -10,7 +11,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>Any paper of a job, on the screen in the words of its PDF.</summary>
-public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply) : PageModel
+public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply, FieldDesk fieldDesk) : PageModel
 {
     private static readonly string[] Money = ["material", "estimate", "change-order", "builders", "van"];
 
@@ -56,6 +57,7 @@ public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply) : PageModel
         var money = Money.Contains(name);
         Sheet = new(id, open, name, money ? "material" : "panel", money ? "material" : "panel")
         {
+            Field = await fieldDesk.StateAsync(id, cancel),
             Money = money ? await MoneyOf(desk, supply, id, since, option, cancel) : null,
             Query = $"{new QueryBuilder(Asked(since, option))}",
         };

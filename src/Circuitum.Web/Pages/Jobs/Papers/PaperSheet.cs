@@ -1,3 +1,4 @@
+using Circuitum.Core.Field;
 using Circuitum.Formats.Documents;
 using Circuitum.Web.Work;
 
@@ -14,9 +15,12 @@ public sealed record PaperSheet(string Id, OpenJob Open, string Name, string Bac
     /// <summary>Prices, and the state before a change; none takes the made-up prices.</summary>
     public PaperMoney? Money { get; init; }
 
+    /// <summary>What was said in the field; none for nothing.</summary>
+    public FieldState? Field { get; init; }
+
     /// <summary>What follows the name of its PDF, such as the set that is compared with.</summary>
     public string Query { get; init; } = "";
 
     /// <summary>The paper.</summary>
-    public Paper Paper => field ??= Formats.Documents.Papers.Of(Open.Analysis, Name, Open.Stored.Stamp, money: Money);
+    public Paper Paper => field ??= Formats.Documents.Papers.Of(Open.Analysis, Name, Open.Stored.Stamp, money: Money, field: Field);
 }
