@@ -88,15 +88,28 @@ await page.getByRole('region', { name: 'trim' }).getByRole('button', { name: /Or
 await page.locator('section.order').waitFor();
 await shot('orders');
 await page.setViewportSize({ width: 390, height: 844 });
-await page.goto(`${job}/circuits?pick=circuit:28`);
-await shot('circuits-phone');
 await page.goto(`${job}/pull`);
 await page.getByRole('button', { name: 'Pulled' }).first().click();
 await page.locator('.pulls .done').waitFor();
 await page.evaluate(() => scrollTo(0, 0));
 await shot('pull-phone');
-await page.goto(`${job}/rooms?pick=room:kitchen`);
-await shot('rooms-phone');
+// A morning's work in the kitchen, then how far the house is.
+await page.goto(`${job}/field/kitchen?work=Set`);
+for (let i = 0; i < 7; i++) {
+  const item = page.locator('[data-tasks="Set"] li.task:not(.done)').first();
+  await item.locator('[data-do]').click();
+  await page.locator('[data-tasks="Set"] li.task.done').nth(i).waitFor();
+}
+const quiet = async () => {
+  await page.locator('[data-kept]:empty').waitFor({ state: 'attached', timeout: 120_000 });
+  await page.evaluate(() => scrollTo(0, 0));
+};
+await page.goto(`${job}/field/living?work=Set`);
+await quiet();
+await shot('field-room-phone');
+await page.goto(`${job}/field`);
+await quiet();
+await shot('field-phone');
 await browser.close();
 child.kill();
 rmSync(data, { recursive: true, force: true });

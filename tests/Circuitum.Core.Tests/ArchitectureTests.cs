@@ -30,6 +30,7 @@ public partial class ArchitectureTests
         "Simulation",
         "Takeoff",
         "Field",
+        "Training",
         "Planning",
         "Drafting",
         "Entry",

@@ -36,6 +36,8 @@ public sealed class RolesTests : IDisposable
         "jobs/{id}/tests",
         "jobs/{id}/check-off",
         "jobs/{id}/find-fault",
+        "jobs/{id}/codes",
+        "jobs/{id}/trainer",
         "jobs/{id}/photos/{number:int}",
         "sign-out",
     ];
@@ -250,6 +252,7 @@ public sealed class RolesTests : IDisposable
         (await other.GetStringAsync("/pair/00000000000000000000000000000000")).ShouldContain("This code is not good");
         (await owner.PostAsync("/people", await Form(owner, "/people", ("what", "remove"), ("id", id)))).EnsureSuccessStatusCode();
         (await owner.GetStringAsync("/people")).ShouldNotContain("Hal");
+        (await Ask(phone, "GET", "/field")).StatusCode.ShouldBe(HttpStatusCode.Redirect);
     }
 
     [Fact]

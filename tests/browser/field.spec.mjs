@@ -217,3 +217,48 @@ test('two phones at once: the same tick is no conflict, as it should be', async 
   await expect(task(one, branch).locator('.notice')).toHaveCount(0);
   await Promise.all(contexts.map(c => c.close()));
 });
+
+test('an inspection is walked, a failed item is a finding and a correction; a fault is found by its readings; a question is answered', async ({
+  page,
+  house,
+}) => {
+  await page.setViewportSize({ width: 360, height: 640 });
+  await page.goto(`${house.job}/check-off`);
+  await ready(page);
+  await readsWell(page, { alike: true, drawings: false });
+  const keys = await page.locator('[data-task^="check/rough/"]').evaluateAll(all => all.map(i => i.dataset.task));
+  const failed = await open(page, keys[1]);
+  await failed.locator('textarea').fill('sheath short in two boxes');
+  await failed.locator('button[value="Wrong"]').click();
+  await expect(failed).toHaveClass(/wrong/);
+  await press(page, keys[0]);
+  const permit = await open(page, 'permit');
+  await permit.locator('[name="value"]').fill('RB-26-0417');
+  await permit.locator('[data-do]').click();
+  await expect(permit).toHaveClass(/done/);
+  await waiting(page).toBe('0');
+  await page.goto(`${house.job}/findings`);
+  await expect(page.locator('.findings').first()).toContainText('sheath short in two boxes');
+  await page.goto(`${house.job}/papers/check-rough`);
+  await expect(page.locator('main')).toContainText('RB-26-0417');
+  await page.goto(`${house.job}/papers/corrections`);
+  await expect(page.locator('main')).toContainText('sheath short in two boxes');
+
+  // The same answers as a wire that is out of its joint would give, until it is found.
+  await page.goto(`${house.job}/find-fault`);
+  await page.locator('[name="circuit"]').selectOption({ index: 3 });
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await readsWell(page, { alike: true, drawings: false });
+  for (let i = 0; i < 20 && (await page.locator('.answer').count()) > 0; i++) await page.locator('.answer').first().click();
+  await expect(page.locator('.all-done')).toBeVisible();
+  await page.locator('a', { hasText: 'Take the last back' }).click();
+  await expect(page.locator('.answer').first()).toBeVisible();
+
+  await page.goto(`${house.job}/trainer?kind=size&n=2`);
+  await readsWell(page, { alike: true, drawings: false });
+  await page.locator('[name="answer"]').first().check();
+  await page.getByRole('button', { name: 'Answer' }).click();
+  await expect(page.locator('[data-earned]')).toBeVisible();
+  await expect(page.locator('[data-score]')).toContainText('of 100');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
+});

@@ -43,7 +43,9 @@ internal static class Accounts
             .AddEntityFrameworkStores<JobDatabase>()
             .AddSignInManager()
             .AddClaimsPrincipalFactory<RoleClaims>();
-        services.Configure<SecurityStampValidatorOptions>(o => o.ValidationInterval = TimeSpan.FromMinutes(1));
+
+        // Whom the owner has turned out is out with the next request, not some time later.
+        services.Configure<SecurityStampValidatorOptions>(o => o.ValidationInterval = TimeSpan.Zero);
         services.AddSingleton(new Reach(needed));
         services.AddSingleton<Pairing>();
 

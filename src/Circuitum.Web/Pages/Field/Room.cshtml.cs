@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Field;
 using Circuitum.Core.Jobs;
+using Circuitum.Formats;
 using Circuitum.Formats.Drawings;
 using Circuitum.Storage;
 using Circuitum.Web.Access;
@@ -125,6 +126,12 @@ public sealed class FieldRoomModel(FieldDesk desk, PhotoDesk photos) : PageModel
                 }
             )
         );
+
+    /// <summary>What is joined in a box, as a drawing; empty where nothing is.</summary>
+    public string Joined(FieldTask task) =>
+        A.Boxes.GetValueOrDefault(task.Subject.Id) is { } box && JointDrawing.Of(MakeUpGuide.Of(A, box)) is { } drawing
+            ? SvgWriter.Text(drawing)
+            : "";
 
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel) => await Load(cancel) ? Page() : NotFound();

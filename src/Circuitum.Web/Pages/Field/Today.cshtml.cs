@@ -59,6 +59,10 @@ public sealed class TodayModel(FieldDesk desk) : PageModel
     public string LinkTo(FieldTask task) =>
         $"/jobs/{Id}/field/{Uri.EscapeDataString(task.Room)}?work={task.Work}#{Uri.EscapeDataString(task.Key)}";
 
+    /// <summary>Where a remark is answered.</summary>
+    public string LinkTo(FieldRemark remark) =>
+        remark.Task is { } task && task.Work != FieldWork.Inspect ? LinkTo(task) : $"/jobs/{Id}/check-off";
+
     /// <summary>Where a sort of work goes on: the first room in which some of it is open.</summary>
     public string LinkTo(FieldWork work) =>
         LinkTo(Field.Tasks.FirstOrDefault(t => t.Work == work && !Field.State.IsDone(t)) ?? Field.Tasks.First(t => t.Work == work));
