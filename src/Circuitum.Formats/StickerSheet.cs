@@ -11,7 +11,8 @@ public static class StickerSheet
 {
     private const float Mm = 72 / 25.4f,
         Inset = 4,
-        Least = 5;
+        Least = 5,
+        LeastForCode = 50;
 
     /// <summary>The sheets that are known.</summary>
     public static ImmutableArray<StickerStock> Stocks { get; } =
@@ -36,7 +37,8 @@ public static class StickerSheet
 
     /// <summary>Two stickers for each home run and each feeder, one for either end.</summary>
     /// <param name="a">The analysis.</param>
-    public static ImmutableArray<Sticker> Cables(JobAnalysis a) =>
+    /// <param name="code">Gives what a phone opens that scans the sticker of a circuit; none for stickers without codes.</param>
+    public static ImmutableArray<Sticker> Cables(JobAnalysis a, Func<int, string>? code = null) =>
         [
             .. a
                 .Panels.Where(p => p.Feeder is not null)
@@ -52,7 +54,7 @@ public static class StickerSheet
                 .Of(a)
                 .SelectMany(g => g.Lines)
                 .OrderBy(l => l.Circuit.Number)
-                .SelectMany(l => Twice(new($"{l.Circuit.Number}", l.Label))),
+                .SelectMany(l => Twice(new($"{l.Circuit.Number}", l.Label) { Code = code?.Invoke(l.Circuit.Number) ?? "" })),
         ];
 
     /// <summary>One sticker for each breaker, in the order of the spaces.</summary>
@@ -106,7 +108,10 @@ public static class StickerSheet
     {
         var large = Math.Min(stock.Tall * 0.5f, 26);
         var number = (Math.Max(2, sticker.Number.Length) * large * 0.62f) + Inset;
-        var room = stock.Wide - number - (2 * Inset);
+        var code = sticker.Code.Length > 0 && stock.Tall >= LeastForCode ? stock.Tall - Inset : 0;
+        var room = stock.Wide - number - code - (2 * Inset);
+        if (code > 0)
+            pen.Code(sticker.Code, x + stock.Wide - code - (Inset / 2), y + (Inset / 2), code);
         pen.Text(x + Inset, y + (stock.Tall / 2) + (large * 0.35f), sticker.Number, large, true);
         for (var size = 10f; ; size -= 0.5f)
         {

@@ -236,4 +236,41 @@ public sealed class FieldWebTests() : WebHouse(shared: true)
         (await SendPicture("photo/nowhere/0", Phone(), NewId()))["problem"]!.GetValue<string>().ShouldContain("not in the plan");
         (await Web.GetAsync($"{At}/photos/999/full")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
     }
+
+    [Fact]
+    public async Task What_was_built_shows_its_pictures_on_the_page_and_in_the_file()
+    {
+        var task = await FirstTask("Photograph");
+        (await SendPicture(task, Phone(), NewId()))["problem"]!.GetValue<string>().ShouldBeEmpty();
+        var page = Parse(await Web.GetStringAsync($"{At}/papers/as-built"));
+        var shown = page.QuerySelectorAll("figure.photo img");
+        shown.Length.ShouldBeGreaterThan(0);
+        shown[0].GetAttribute("src")!.ShouldStartWith("data:image/jpeg;base64,");
+        var with = await Web.GetByteArrayAsync($"{At}/files/as-built.pdf");
+        Encoding.Latin1.GetString(with).ShouldContain("/Image");
+        foreach (var paper in new[] { "booklet", "check-rough", "check-final", "corrections", "tests" })
+            (await Web.GetByteArrayAsync($"{At}/files/{paper}.pdf")).Length.ShouldBeGreaterThan(2000, paper);
+        (await Web.GetStringAsync($"{At}/files/tests.csv")).ShouldContain("circuit,serves,at,expected");
+    }
+
+    [Fact]
+    public async Task A_made_up_house_is_the_same_again_by_its_number()
+    {
+        var one = await Web.GetStringAsync("/practice?house=4&kind=reach&n=2");
+        one.ShouldContain("House number 4");
+        var again = await Web.GetStringAsync("/practice?house=4&kind=reach&n=2");
+        again.ShouldBe(one);
+        (await Web.GetStringAsync("/practice?house=999&kind=nonsense&n=-4")).ShouldContain("Find it in few tests");
+    }
+
+    [Fact]
+    public async Task The_code_of_a_run_leads_to_where_it_ends()
+    {
+        var task = Parse(await Web.GetStringAsync($"{At}/codes")).QuerySelectorAll(".codes").Length;
+        task.ShouldBe(2);
+        var number = (await FirstTask("Pull")).Split('/')[1];
+        var answer = await Web.GetAsync($"{At}/run/{number}");
+        answer.RequestMessage!.RequestUri!.PathAndQuery.ShouldContain("/field/");
+        (await Web.GetAsync($"{At}/run/999")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
 }

@@ -37,7 +37,9 @@ public sealed class RolesTests : IDisposable
         "jobs/{id}/check-off",
         "jobs/{id}/find-fault",
         "jobs/{id}/codes",
+        "jobs/{id}/run/{number:int}",
         "jobs/{id}/trainer",
+        "practice",
         "jobs/{id}/photos/{number:int}",
         "sign-out",
     ];

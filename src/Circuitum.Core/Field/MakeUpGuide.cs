@@ -33,6 +33,7 @@ public sealed record MakeUpGuide(string Line, ImmutableArray<BoxJoint> Joints, I
         foreach (var c in cables.Where(c => c != feeds))
             steps.Add($"{circuit.CableOf(c)} {(c.To == box.Id ? $"from {c.From ?? c.Via ?? "the panel"}" : $"to {c.To}")}: {Use(c.Use)}.");
         steps.Add("Sheath at least 1/4\" into the box; at least 6\" of free conductor, 3\" of it outside the opening.");
+        steps.Add("Strip by the gauge on the back of the device and on the connector, about 5/8\" on most; no bare copper shows after.");
         foreach (var j in joints)
             steps.Add(Say(a, circuit, j));
         if (a.Specs[box.Id].Entry is null)

@@ -111,7 +111,7 @@ internal static class FieldPapers
         }
     }
 
-    internal static void AsBuilt(PaperDraft s, JobAnalysis a, FieldState state)
+    internal static void AsBuilt(PaperDraft s, JobAnalysis a, FieldState state, IReadOnlyCollection<FieldPhoto> photos)
     {
         var tasks = FieldPlan.Of(a);
         s.Part("As built");
@@ -148,6 +148,22 @@ internal static class FieldPapers
                         .Select(r => new[] { a.Job.RoomById(t.Room)?.Name ?? "", $"{FieldWords.Head(t.Work)}: {t.Title}", r })
                 )
             );
+        Pictures(s, a, tasks, photos);
+    }
+
+    private static void Pictures(PaperDraft s, JobAnalysis a, IEnumerable<FieldTask> tasks, IReadOnlyCollection<FieldPhoto> photos)
+    {
+        s.Part("Pictures");
+        if (photos.Count == 0)
+            s.Text("None was taken.");
+        var named = tasks.ToDictionary(t => t.Key);
+        foreach (var photo in photos)
+        {
+            var shown = named.GetValueOrDefault(photo.Task) is { } task
+                ? $"{a.Job.RoomById(task.Room)?.Name}, {task.Title}"
+                : "No longer planned";
+            s.Photo($"{shown}. {photo.By}, {Day(photo.At)}", photo.Jpeg);
+        }
     }
 
     private static IEnumerable<string> Remarks(TaskState said) =>

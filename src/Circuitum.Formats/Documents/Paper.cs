@@ -105,6 +105,15 @@ public sealed record PaperDrawing(Drawing Drawing) : PaperBlock
     public override IEnumerable<string> Words => DrawingWords.Of(Drawing);
 }
 
+/// <summary>A photograph.</summary>
+/// <param name="Caption">What it shows, where and when.</param>
+/// <param name="Jpeg">Its bytes.</param>
+public sealed record PaperPhoto(string Caption, ReadOnlyMemory<byte> Jpeg) : PaperBlock
+{
+    /// <inheritdoc/>
+    public override IEnumerable<string> Words => [Caption];
+}
+
 /// <summary>A column of a table.</summary>
 /// <param name="Title">Its heading.</param>
 /// <param name="Share">Its part of the width, against the others.</param>

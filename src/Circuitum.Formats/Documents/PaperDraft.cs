@@ -35,6 +35,8 @@ internal sealed class PaperDraft
 
     internal void Table(IEnumerable<Column> columns, IEnumerable<string[]> rows) => Table(columns, rows.Select(r => PaperRow.Of(r)));
 
+    internal void Photo(string caption, ReadOnlyMemory<byte> jpeg) => Add(new PaperPhoto(caption, jpeg));
+
     internal void Draw(Drawing drawing) => Add(new PaperDrawing(drawing));
 
     internal void Draw(Drawing drawing, double perInch, double perPixel) =>

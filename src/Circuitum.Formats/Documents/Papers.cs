@@ -36,7 +36,7 @@ public static class Papers
         ("check-final", "Final inspection", (s, r) => FieldPapers.List(s, r.Analysis, r.Field, Inspection.Final)),
         ("corrections", "Corrections", (s, r) => FieldPapers.Corrections(s, r.Analysis, r.Field)),
         ("tests", "Tests", (s, r) => FieldPapers.Tests(s, r.Analysis, r.Field)),
-        ("as-built", "As built", (s, r) => FieldPapers.AsBuilt(s, r.Analysis, r.Field)),
+        ("as-built", "As built", (s, r) => FieldPapers.AsBuilt(s, r.Analysis, r.Field, r.Photos)),
         ("booklet", "Owner's booklet", (s, r) => FieldPapers.Booklet(s, r.Analysis, r.Change)),
         ("owner", "Walk with the owner", (s, r) => OwnerPapers.Walk(s, r.Analysis)),
         ("packet", "Packet", Packet),
@@ -52,6 +52,7 @@ public static class Papers
     /// <param name="size">Of its pages.</param>
     /// <param name="money">Prices, and the state before a change; none takes the made-up prices.</param>
     /// <param name="field">What was said in the field; none for nothing.</param>
+    /// <param name="photos">Pictures from the field, for papers that show them.</param>
     /// <exception cref="ArgumentException">There is no such paper.</exception>
     public static Paper Of(
         JobAnalysis a,
@@ -59,14 +60,18 @@ public static class Papers
         int change,
         PaperSize size = PaperSize.Letter,
         PaperMoney? money = null,
-        FieldState? field = null
+        FieldState? field = null,
+        ImmutableArray<FieldPhoto> photos = default
     )
     {
         var paper = Array.Find(All, p => p.Name == name);
         if (paper.Write is null)
             throw new ArgumentException($"There is no paper '{name}'.", nameof(name));
         var draft = new PaperDraft();
-        paper.Write(draft, new(a, change, size, money ?? PaperMoney.MadeUp, field ?? FieldState.None));
+        paper.Write(
+            draft,
+            new(a, change, size, money ?? PaperMoney.MadeUp, field ?? FieldState.None) { Photos = photos.IsDefault ? [] : photos }
+        );
         return new($"{paper.Title}, {a.Job.Name}", draft.Done())
         {
             Contents = name == "packet",
@@ -82,6 +87,7 @@ public static class Papers
     /// <param name="set">The issued set that this is, or that it differs from; empty before the first.</param>
     /// <param name="money">Prices, and the state before a change; none takes the made-up prices.</param>
     /// <param name="field">What was said in the field; none for nothing.</param>
+    /// <param name="photos">Pictures from the field, for papers that show them.</param>
     /// <exception cref="ArgumentException">There is no such paper.</exception>
     public static byte[] Make(
         JobAnalysis a,
@@ -90,11 +96,12 @@ public static class Papers
         PaperSize size,
         string set = "",
         PaperMoney? money = null,
-        FieldState? field = null
+        FieldState? field = null,
+        ImmutableArray<FieldPhoto> photos = default
     )
     {
         var (line, caution) = Foot(a, change, set);
-        return PaperLayout.Pdf(Of(a, name, change, size, money, field), size, $"{line}\n{caution}");
+        return PaperLayout.Pdf(Of(a, name, change, size, money, field, photos), size, $"{line}\n{caution}");
     }
 
     /// <summary>What stands at the foot of every paper: job, set, change, day, edition with its amendments, and the caution.</summary>

@@ -22,6 +22,38 @@ internal sealed class Pen
     internal void Text(double x, double y, string text, double size = 12, bool bold = false, TextSide side = TextSide.Start) =>
         Add(new TextShape(Role.Words, x, y, text, size) { Bold = bold, Side = side });
 
+    /// <summary>A code that a phone scans, as a square of so much.</summary>
+    internal void Code(string text, double x, double y, double side)
+    {
+        var squares = QrDrawing.Squares(text);
+        var n = squares.GetLength(0);
+        var pitch = side / n;
+        var steps = ImmutableArray.CreateBuilder<Step>();
+        for (var row = 0; row < n; row++)
+        {
+            for (var from = 0; from < n; from++)
+            {
+                // Squares side by side are one, so no white shows between them.
+                var to = from;
+                while (to < n && squares[row, to])
+                    to++;
+                if (to == from)
+                    continue;
+                steps.AddRange(
+                    Step.Ring([
+                        (x + (from * pitch), y + (row * pitch)),
+                        (x + (to * pitch), y + (row * pitch)),
+                        (x + (to * pitch), y + ((row + 1) * pitch)),
+                        (x + (from * pitch), y + ((row + 1) * pitch)),
+                    ])
+                );
+                from = to;
+            }
+        }
+
+        Add(new PathShape(Role.Solid, steps.ToImmutable()));
+    }
+
     internal void Add(params IEnumerable<Shape> more) => shapes.AddRange(more);
 
     /// <summary>The drawing.</summary>

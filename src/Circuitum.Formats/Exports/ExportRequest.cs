@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Field;
 using Circuitum.Formats.Documents;
@@ -22,6 +23,9 @@ public sealed record ExportRequest(JobAnalysis Analysis)
 
     /// <summary>What was said in the field.</summary>
     public FieldState Field { get; init; } = FieldState.None;
+
+    /// <summary>Pictures from the field, for papers that show them.</summary>
+    public ImmutableArray<FieldPhoto> Photos { get; init; } = [];
 
     /// <summary>Prices, and the state before a change.</summary>
     public PaperMoney Money { get; init; } = PaperMoney.MadeUp;

@@ -68,6 +68,9 @@ internal sealed class PaperLayout(Paper paper)
             case PaperTable table:
                 s.Table(table, TableSize);
                 break;
+            case PaperPhoto photo:
+                s.Photo(photo.Jpeg, photo.Caption);
+                break;
             case PaperDrawing { PerInch: { } scale } drawn:
                 s.Put(drawn.Drawing, part, (float)scale, (float)drawn.PerPixel);
                 break;

@@ -1,4 +1,5 @@
 using Circuitum.Formats.Drawings;
+using SkiaSharp;
 
 namespace Circuitum.Formats.Pdf;
 
@@ -25,6 +26,33 @@ public sealed partial class PdfSheet
         }
 
         y += (float)drawing.Extent.Tall * perInch;
+    }
+
+    private const float MostPhoto = 300;
+
+    /// <summary>A photograph with what it shows under it; on a new page where it would not fit.</summary>
+    /// <param name="jpeg">Its bytes.</param>
+    /// <param name="caption">What it shows.</param>
+    public void Photo(ReadOnlyMemory<byte> jpeg, string caption)
+    {
+        using var data = SKData.CreateCopy(jpeg.Span);
+        using var image = SKImage.FromEncodedData(data);
+        if (image is null)
+            return;
+        var scale = Math.Min(Inner / image.Width, MostPhoto / image.Height);
+        var tall = image.Height * scale;
+        if (!HasRoom(tall + 30))
+            Page();
+        if (canvas is not null)
+        {
+            tags.Open("Figure", caption);
+            canvas.DrawImage(image, SKRect.Create(Margin, y, image.Width * scale, tall), new SKSamplingOptions());
+            tags.Close();
+        }
+
+        y += tall + 4;
+        Text(caption);
+        Space(8);
     }
 
     /// <summary>A drawing as large as the width or what is left of the page lets it, but not larger than on a screen.</summary>

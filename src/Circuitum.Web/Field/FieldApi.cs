@@ -28,6 +28,7 @@ internal static class FieldApi
     {
         app.MapPost("/jobs/{id}/field/entries", Take).RequireAuthorization(Roles.Crew);
         app.MapGet("/jobs/{id}/field/pages", Pages).RequireAuthorization(Roles.Crew);
+        app.MapGet("/jobs/{id}/run/{number:int}", Run).RequireAuthorization(Roles.Crew);
 
         // A page that was kept for hours has an old proof of where it came from; a phone that is back asks for a new one.
         app.MapGet("/field/token", (HttpContext context, IAntiforgery tokens) =>
@@ -78,6 +79,12 @@ internal static class FieldApi
             );
         return Results.Json(new { answers, upTo = (await field.StateAsync(id, cancel)).UpTo }, Json);
     }
+
+    // What stands in the code of a sticker is short, so its squares are large: where the run ends is looked up.
+    private static async Task<IResult> Run(string id, int number, FieldDesk field, CancellationToken cancel) =>
+        (await field.OpenAsync(id, cancel))?.Tasks.FirstOrDefault(t => t.HomeRun == number) is { } task
+            ? Results.Redirect($"/jobs/{id}/field/{Uri.EscapeDataString(task.Room)}?work={FieldWork.Pull}#{task.Key}")
+            : Results.NotFound();
 
     // The pages of a job that a phone keeps, with the state of the plan and of the work that they show.
     private static async Task<IResult> Pages(string id, FieldDesk field, CancellationToken cancel)

@@ -1,6 +1,6 @@
 using System.Collections.Concurrent;
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Simulation;
-using Circuitum.Web.Work;
 
 namespace Circuitum.Web.Field;
 
@@ -12,14 +12,18 @@ public sealed class FinderDesk
     private readonly ConcurrentDictionary<(string Job, int Circuit), (int Stamp, Lazy<FaultFinder> Finder)> kept = new();
 
     /// <summary>The finder of a circuit that has a network.</summary>
-    public FaultFinder Of(string id, OpenJob job, int circuit)
+    /// <param name="id">The job.</param>
+    /// <param name="stamp">The change that it stands at.</param>
+    /// <param name="a">The house.</param>
+    /// <param name="circuit">The circuit.</param>
+    public FaultFinder Of(string id, int stamp, JobAnalysis a, int circuit)
     {
-        if (kept.TryGetValue((id, circuit), out var there) && there.Stamp == job.Stored.Stamp)
+        if (kept.TryGetValue((id, circuit), out var there) && there.Stamp == stamp)
             return there.Finder.Value;
         if (kept.Count >= MostKept)
             kept.Clear();
-        var fresh = new Lazy<FaultFinder>(() => FaultFinder.Of(HouseWirings.Of(job.Analysis, circuit)));
-        kept[(id, circuit)] = (job.Stored.Stamp, fresh);
+        var fresh = new Lazy<FaultFinder>(() => FaultFinder.Of(HouseWirings.Of(a, circuit)));
+        kept[(id, circuit)] = (stamp, fresh);
         return fresh.Value;
     }
 }

@@ -1,5 +1,7 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Field;
 using Circuitum.Formats;
+using Circuitum.Formats.Documents;
 using Circuitum.Storage;
 
 namespace Circuitum.Web.Field;
@@ -22,6 +24,22 @@ public sealed class PhotoDesk(string directory, FieldDesk field)
     {
         await using var store = JobStore.Connect(directory);
         return await store.PhotoAsync(id, number, small, cancel);
+    }
+
+    private const int MostOnPaper = 200;
+
+    /// <summary>The photographs of a job with their bytes, for paper; the last ones where there are very many.</summary>
+    public async Task<ImmutableArray<FieldPhoto>> AllAsync(string id, CancellationToken cancel)
+    {
+        await using var store = JobStore.Connect(directory);
+        var photos = ImmutableArray.CreateBuilder<FieldPhoto>();
+        foreach (var p in (await store.PhotosAsync(id, cancel)).TakeLast(MostOnPaper))
+        {
+            if (await store.PhotoAsync(id, p.Number, small: false, cancel) is { } bytes)
+                photos.Add(new(p.Task, p.By, p.At, bytes));
+        }
+
+        return photos.ToImmutable();
     }
 
     /// <summary>Says what a pixel of one is in inches.</summary>

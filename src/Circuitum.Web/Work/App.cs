@@ -95,7 +95,7 @@ public static class App
         builder.Services.AddHostFiltering(o => o.AllowedHosts = [.. OwnNames, .. listening.Names]);
         builder.Services.AddDataProtection().PersistKeysToFileSystem(new DirectoryInfo(keys));
         Accounts.Add(builder, directory, listening.Address is not null);
-        builder.Services.AddRazorPages();
+        builder.Services.AddRazorPages(o => o.Conventions.AddPageRoute("/Field/TrainerPage", "/practice"));
         builder.Services.Configure<RouteOptions>(o => o.ConstraintMap["stage"] = typeof(StageConstraint));
         builder.Services.AddOpenApi(o =>
             o.AddDocumentTransformer(
@@ -120,6 +120,7 @@ public static class App
         builder.Services.AddSingleton(desk);
         builder.Services.AddSingleton(new FieldDesk(directory, desk));
         builder.Services.AddSingleton<FinderDesk>();
+        builder.Services.AddSingleton<PracticeHouses>();
         builder.Services.AddSingleton(s => new PhotoDesk(directory, s.GetRequiredService<FieldDesk>()));
         if (Supplier(builder, directory) is { } wrong)
             return Refuse(wrong);

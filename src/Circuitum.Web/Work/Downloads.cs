@@ -2,6 +2,7 @@ using System.Text;
 using Circuitum.Formats.Documents;
 using Circuitum.Formats.Exports;
 using Circuitum.Formats.Pdf;
+using Circuitum.Web.Access;
 using Circuitum.Web.Field;
 using Circuitum.Web.Supply;
 
@@ -35,6 +36,8 @@ internal static class Downloads
         string[]? option,
         SupplyDesk supply,
         FieldDesk fieldDesk,
+        PhotoDesk photos,
+        Reach reach,
         CancellationToken cancel
     )
     {
@@ -42,7 +45,7 @@ internal static class Downloads
             return Results.NotFound();
         if (what == "stickers.pdf")
             return Results.File(
-                PdfSheet.Make($"Stickers, {job.Analysis.Job.Name}", StickerChoice.Of(request.Query).Pages(job.Analysis)),
+                PdfSheet.Make($"Stickers, {job.Analysis.Job.Name}", StickerChoice.Of(request.Query).For(reach, id).Pages(job.Analysis)),
                 "application/pdf",
                 $"{id}-{what}"
             );
@@ -56,6 +59,7 @@ internal static class Downloads
                 Change = job.Stored.Stamp,
                 Set = await desk.SetAsync(id, job.Stored.Stamp, cancel),
                 Field = await fieldDesk.StateAsync(id, cancel),
+                Photos = export.Name == "as-built" ? await photos.AllAsync(id, cancel) : [],
                 Money = await Pages.Jobs.Papers.PaperPageModel.MoneyOf(desk, supply, id, since, option, cancel),
             }
         );

@@ -3,6 +3,7 @@ using System.Globalization;
 using Circuitum.Core.Analysis;
 using Circuitum.Formats;
 using Circuitum.Formats.Drawings;
+using Circuitum.Web.Access;
 
 namespace Circuitum.Web.Work;
 
@@ -25,7 +26,21 @@ public sealed record StickerChoice(bool Breakers, StickerStock Stock, int First,
     }
 
     /// <summary>The stickers.</summary>
-    public ImmutableArray<Sticker> All(JobAnalysis a) => Breakers ? StickerSheet.Breakers(a) : StickerSheet.Cables(a);
+    public ImmutableArray<Sticker> All(JobAnalysis a) => Breakers ? StickerSheet.Breakers(a) : StickerSheet.Cables(a, Code);
+
+    /// <summary>What a phone opens that scans the sticker of a home run; none where no phone reaches the program.</summary>
+    public Func<int, string>? Code { get; init; }
+
+    /// <summary>The same with codes for phones, where they reach the program.</summary>
+    /// <param name="reach">How it is reached.</param>
+    /// <param name="id">The job.</param>
+    public StickerChoice For(Reach reach, string id) =>
+        reach.Address.Length == 0
+            ? this
+            : this with
+            {
+                Code = number => string.Create(CultureInfo.InvariantCulture, $"{reach.Address}/jobs/{id}/run/{number}"),
+            };
 
     /// <summary>The pages.</summary>
     public IReadOnlyList<Drawing> Pages(JobAnalysis a) => StickerSheet.Of(All(a), Stock, First, Lines);

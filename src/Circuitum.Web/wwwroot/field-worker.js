@@ -57,7 +57,7 @@ async function forget() {
   for (const name of names.slice(0, Math.max(0, names.length - most))) await caches.delete(name);
 }
 
-async function keepAll({ keep, pages: list }, tell) {
+async function keepAll({ keep, stamp, pages: list }, tell) {
   const cache = await caches.open(jobs + keep);
   await forget();
   let done = 0;
@@ -69,7 +69,7 @@ async function keepAll({ keep, pages: list }, tell) {
     } catch {
       break;
     }
-    tell({ job: keep, kept: done, of: list.length });
+    tell({ job: keep, stamp, kept: done, of: list.length });
   }
   const shared = await caches.open(parts);
   const modules = ['/js/field.js', '/js/field-box.js', '/js/field-picture.js', '/css/app.css', '/icon.svg', '/field.webmanifest'];

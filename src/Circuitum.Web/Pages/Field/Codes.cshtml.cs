@@ -1,4 +1,3 @@
-using Circuitum.Core.Field;
 using Circuitum.Web.Access;
 using Circuitum.Web.Field;
 using Microsoft.AspNetCore.Authorization;
@@ -32,10 +31,7 @@ public sealed class CodesModel(FieldDesk desk, Reach reach) : PageModel
 
     /// <summary>The home runs with their addresses.</summary>
     public IEnumerable<(string Name, string Address)> Runs =>
-        Field
-            .Tasks.Where(t => t.HomeRun is not null)
-            .OrderBy(t => t.HomeRun)
-            .Select(t => (t.Label, $"{At}/jobs/{Id}/field/{Uri.EscapeDataString(t.Room)}?work={FieldWork.Pull}#{t.Key}"));
+        Field.Tasks.Where(t => t.HomeRun is not null).OrderBy(t => t.HomeRun).Select(t => (t.Label, $"{At}/jobs/{Id}/run/{t.HomeRun}"));
 
     /// <summary>Shows them.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)

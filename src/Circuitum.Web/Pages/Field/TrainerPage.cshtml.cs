@@ -15,7 +15,7 @@ namespace Circuitum.Web.Pages.Field;
 /// Practice with the circuits of a job: a question by its number, so it can be told to somebody else; the score stays on the device.
 /// </summary>
 [Authorize(Roles.Crew)]
-public sealed class TrainerModel(JobDesk desk, FinderDesk finders) : PageModel
+public sealed class TrainerModel(JobDesk desk, PracticeHouses houses, FinderDesk finders) : PageModel
 {
     private const int Most = 1_000_000;
     private const int LongestFound = 2000;
@@ -32,9 +32,20 @@ public sealed class TrainerModel(JobDesk desk, FinderDesk finders) : PageModel
         ("wall", "Wall"),
     ];
 
-    /// <summary>The job's id.</summary>
+    /// <summary>The job's id; none in a house that belongs to nobody.</summary>
     [BindProperty(SupportsGet = true)]
-    public string Id { get; set; } = "";
+    public string? Id { get; set; }
+
+    /// <summary>The number of the made-up house, where there is no job.</summary>
+    [BindProperty(SupportsGet = true)]
+    public int House
+    {
+        get;
+        set => field = Math.Clamp(value, 1, PracticeHouses.Most);
+    } = 1;
+
+    /// <summary>What an address of this house begins with.</summary>
+    public string At => Id is null ? $"?house={House}&" : "?";
 
     /// <summary>What is practised.</summary>
     [BindProperty(SupportsGet = true)]
@@ -62,8 +73,8 @@ public sealed class TrainerModel(JobDesk desk, FinderDesk finders) : PageModel
     /// <summary>What was tested in the game of finding, as it stands in the address.</summary>
     public string FoundText { get; private set; } = "";
 
-    /// <summary>The open job.</summary>
-    public OpenJob Open { get; private set; } = null!;
+    /// <summary>The house.</summary>
+    public JobAnalysis A { get; private set; } = null!;
 
     /// <summary>The question, or none.</summary>
     public Question? Question { get; private set; }
@@ -84,16 +95,23 @@ public sealed class TrainerModel(JobDesk desk, FinderDesk finders) : PageModel
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(string? told, string? found, int? test, CancellationToken cancel)
     {
-        if (await desk.OpenAsync(Id, cancel) is not { } job)
+        var job = Id is null ? null : await desk.OpenAsync(Id, cancel);
+        if (Id is not null && job is null)
             return NotFound();
-        (Open, Told) = (job, told == "yes");
+        (A, Told) = (job?.Analysis ?? await houses.OfAsync(House, cancel), told == "yes");
         if (Kind == "find")
         {
-            Game = FaultGame.Of(job.Analysis, N, c => finders.Of(Id, job, c), found is { Length: <= LongestFound } ? found : "", test);
+            Game = FaultGame.Of(
+                A,
+                N,
+                c => job is null ? finders.Of($"house {House}", 0, A, c) : finders.Of(job.Stored.Id, job.Stored.Stamp, A, c),
+                found is { Length: <= LongestFound } ? found : "",
+                test
+            );
             FoundText = Game is null ? "" : FaultSearch.Write(Game.Search.Found);
         }
         else if (Enum.TryParse<Exercise>(Kind, ignoreCase: true, out var kind))
-            Question = Trainer.Make(job.Analysis, kind, N);
+            Question = Trainer.Make(A, kind, N);
         return Page();
     }
 }

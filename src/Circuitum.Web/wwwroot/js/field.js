@@ -122,11 +122,17 @@ async function sync() {
   await tell(stopped);
 }
 
-// What the page shows already is not needed any more.
+// What this page shows already is not needed any more; another page of the job may be an older one that was kept. After days each page has
+// come anew.
+const longKept = 3 * 24 * 3600 * 1000;
+const isShown = said =>
+  said.number && (said.number < 0 || (task(said.task) && said.number <= Number(upto ?? 0)) || Date.now() - Date.parse(said.at) > longKept);
+
 async function overlay() {
   for (const said of await all()) {
-    if (said.number && (said.number < 0 || said.number <= Number(upto ?? 0)) && said.job === job) await drop(said.seq);
-    else if (said.job === job) show(said);
+    if (said.job !== job) continue;
+    if (isShown(said)) await drop(said.seq);
+    else show(said);
   }
   count();
 }
@@ -234,13 +240,22 @@ if (main) {
 addEventListener('online', sync);
 setInterval(() => document.visibilityState === 'visible' && sync(), 15_000);
 
-// The pages of the job stay on the phone, so it works where there is no network.
+// The pages of the job stay on the phone, so it works where there is no network. What is looked at is kept as it comes; all of it is
+// brought again when the plan has changed, and every now and then for what others have said.
+const fresh = 15 * 60 * 1000;
+const keptAs = () => JSON.parse(localStorage.getItem(`kept ${job}`) ?? '{}');
+
 async function keepPages() {
   if (!('serviceWorker' in navigator)) return;
   try {
     await navigator.serviceWorker.register('/field-worker.js');
     const ready = await navigator.serviceWorker.ready;
     if (!main) return;
+    const before = keptAs();
+    if (before.stamp === main.dataset.stamp && Date.now() - before.at < fresh) {
+      document.querySelector('[data-kept]').dataset.pages = before.pages;
+      return;
+    }
     const list = await (await fetch(`/jobs/${job}/field/pages`)).json();
     ready.active.postMessage({ keep: job, ...list });
   } catch {
@@ -250,9 +265,12 @@ async function keepPages() {
 navigator.serviceWorker?.addEventListener('message', e => {
   const line = document.querySelector('[data-kept]');
   if (!line || e.data.job !== job) return;
-  line.dataset.pages = `${e.data.kept}/${e.data.of}`;
-  if (Number(line.dataset.waiting ?? 0) === 0)
-    line.textContent = e.data.kept < e.data.of ? `Keeping pages for work without network: ${e.data.kept} of ${e.data.of}.` : '';
+  const { kept, of, stamp } = e.data;
+  line.dataset.pages = `${kept}/${of}`;
+  const first = keptAs().stamp === undefined;
+  if (kept === of) localStorage.setItem(`kept ${job}`, JSON.stringify({ stamp: String(stamp), at: Date.now(), pages: `${kept}/${of}` }));
+  if (Number(line.dataset.waiting ?? 0) > 0 || !first) return;
+  line.textContent = kept < of ? `Keeping pages for work without network: ${kept} of ${of}.` : '';
 });
 
 await overlay();

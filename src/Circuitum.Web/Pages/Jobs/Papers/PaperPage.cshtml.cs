@@ -11,7 +11,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>Any paper of a job, on the screen in the words of its PDF.</summary>
-public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply, FieldDesk fieldDesk) : PageModel
+public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply, FieldDesk fieldDesk, PhotoDesk photos) : PageModel
 {
     private static readonly string[] Money = ["material", "estimate", "change-order", "builders", "van"];
 
@@ -58,6 +58,7 @@ public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply, FieldDesk fi
         Sheet = new(id, open, name, money ? "material" : "panel", money ? "material" : "panel")
         {
             Field = await fieldDesk.StateAsync(id, cancel),
+            Photos = name == "as-built" ? await photos.AllAsync(id, cancel) : [],
             Money = money ? await MoneyOf(desk, supply, id, since, option, cancel) : null,
             Query = $"{new QueryBuilder(Asked(since, option))}",
         };

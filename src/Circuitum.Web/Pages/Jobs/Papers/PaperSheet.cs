@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Field;
 using Circuitum.Formats.Documents;
 using Circuitum.Web.Work;
@@ -18,9 +19,13 @@ public sealed record PaperSheet(string Id, OpenJob Open, string Name, string Bac
     /// <summary>What was said in the field; none for nothing.</summary>
     public FieldState? Field { get; init; }
 
+    /// <summary>Pictures from the field, for papers that show them.</summary>
+    public ImmutableArray<FieldPhoto> Photos { get; init; } = [];
+
     /// <summary>What follows the name of its PDF, such as the set that is compared with.</summary>
     public string Query { get; init; } = "";
 
     /// <summary>The paper.</summary>
-    public Paper Paper => field ??= Formats.Documents.Papers.Of(Open.Analysis, Name, Open.Stored.Stamp, money: Money, field: Field);
+    public Paper Paper =>
+        field ??= Formats.Documents.Papers.Of(Open.Analysis, Name, Open.Stored.Stamp, money: Money, field: Field, photos: Photos);
 }

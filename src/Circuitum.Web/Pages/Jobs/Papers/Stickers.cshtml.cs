@@ -1,3 +1,4 @@
+using Circuitum.Web.Access;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -5,7 +6,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>Sheets of stickers for cables and breakers.</summary>
-public sealed class StickersModel(JobDesk desk) : PageModel
+public sealed class StickersModel(JobDesk desk, Reach reach) : PageModel
 {
     /// <summary>The job's id.</summary>
     [BindProperty(SupportsGet = true)]
@@ -22,7 +23,7 @@ public sealed class StickersModel(JobDesk desk) : PageModel
     {
         if (await desk.OpenAsync(Id, cancel) is not { } open)
             return NotFound();
-        (Open, Choice) = (open, StickerChoice.Of(Request.Query));
+        (Open, Choice) = (open, StickerChoice.Of(Request.Query).For(reach, Id));
         return Page();
     }
 }
