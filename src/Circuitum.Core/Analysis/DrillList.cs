@@ -61,6 +61,9 @@ public sealed record DrillList(
     // Attics are run over or beside the joists, floors between storeys through them.
     internal static readonly Length JoistSpacing = Length.Inches(16);
 
+    /// <summary>Whether a hole opens the garage to the house.</summary>
+    public bool IntoGarage => Lines.Any(l => l.Member.Garage);
+
     /// <summary>How many holes, plates, bushings, seals and staples, in sentences.</summary>
     /// <param name="p">The job's preferences, which say how far apart staples are and how many cables share a hole.</param>
     public string InWords(Preferences p)
@@ -72,7 +75,7 @@ public sealed record DrillList(
                 $"{Holes} holes",
                 $"{Plates} nail plates",
                 Bushings > 0 ? $"{Bushings} bushings in metal studs" : "",
-                $"{Seals} holes to seal between storeys{(Lines.Any(l => l.Member.Garage) ? " and into the garage" : "")}",
+                $"{Seals} holes to seal between storeys{(IntoGarage ? " and into the garage" : "")}",
                 $"about {Staples} staples",
             }.Where(c => c.Length > 0)
         );

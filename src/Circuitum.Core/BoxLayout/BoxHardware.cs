@@ -91,7 +91,10 @@ public static class BoxHardware
             Math.Abs(gap) <= 1.25 ? ""
                 : gap < 0 ? "moves beside the stud"
                 : "bar or block"
-        );
+        )
+        {
+            FromLeft = rightIsAlong ? stud : length - stud,
+        };
     }
 
     internal static WallFact? WallFactOf(Job job, string room, int wall) => job.Walls.FirstOrDefault(w => w.Room == room && w.Wall == wall);

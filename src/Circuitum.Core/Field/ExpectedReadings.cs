@@ -66,7 +66,13 @@ public sealed class ExpectedReadings
         var two = wiring.OutletsIn(box.Id).Any(i => wiring.Outlets[i].Volts > Codes.CodeLibrary.Supply.ToNeutral);
         var pair = two ? "hot to hot" : "hot to neutral";
         lines.Add($"All far ends open: {pair} open, hot to ground open{(two ? "" : ", neutral to ground open at the branch")}.");
-        lines.Add($"Joined here, {pair}: closed at the panel; the ground through to here.");
+
+        // Of what hangs on a switched wire alone, the panel sees the joint through its switches.
+        var switched = wiring.OutletsIn(box.Id).Any() && wiring.OutletsIn(box.Id).All(i => wiring.Outlets[i].Group is not null);
+        lines.Add(
+            $"Joined here, {pair}: closed at the panel{(switched ? " with its switches on, open with them off" : "")}; "
+                + "the ground through to here."
+        );
         lines.AddRange(Switches(box, "closes", "opens"));
         return lines.ToImmutable();
     }
@@ -87,7 +93,9 @@ public sealed class ExpectedReadings
         return lines.ToImmutable();
     }
 
-    /// <summary>Boxes at which something is dead when a guard is open, those first that are nearer to it.</summary>
+    /// <summary>Boxes at which something goes dead when the device in a box opens; none where no device is in it.</summary>
+    public ImmutableArray<string> DeadWith(string box) => Guard(box) is { } guard ? DeadWith(guard) : [];
+
     private ImmutableArray<string> DeadWith(int guard)
     {
         var off = Simulator.Run(wiring, on with { Off = [guard] });

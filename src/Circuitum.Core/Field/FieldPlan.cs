@@ -40,7 +40,7 @@ public static class FieldPlan
         lines.Add($"For: {line.Spec.Device}");
         if (line.Spec.Stud is { } stud)
             lines.Add(
-                $"On the {stud.Side.ToString().ToLowerInvariant()} side of the stud at {LengthText.Show(stud.Stud)}"
+                $"On the {stud.Side.ToString().ToLowerInvariant()} side of the stud at {LengthText.Show(stud.FromLeft)}"
                     + (stud.Needs.Length > 0 ? $", {stud.Needs}" : "")
             );
         if (line.Box.Held is { } held)

@@ -1,7 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Simulation;
 
 namespace Circuitum.Core.Field;
 
@@ -57,16 +56,12 @@ internal static class FinalChecks
     // What each device covers is what goes dead in the network when it opens, not what a list says.
     private static IEnumerable<CheckItem> Devices(JobAnalysis a)
     {
-        var outlets = Resets.Of(a);
-        foreach (var c in a.Circuits)
+        foreach (var c in a.Circuits.Where(c => c is { Wire: not null, Run.First: not null } && c.Protection.Devices.Length > 0))
         {
+            var expected = new ExpectedReadings(a, c);
             foreach (var d in c.Protection.Devices)
             {
                 var at = d.Box ?? $"breaker {c.Number}";
-                var dead = outlets
-                    .Where(o => d.Box is null ? a.CircuitOf(o.Box.Id) == c : o.Resets.Any(r => r.Box == d.Box))
-                    .Select(o => o.Box.Id)
-                    .ToList();
                 yield return CheckOff.Item(
                     Inspection.Final,
                     "Ground-fault and arc-fault devices",
@@ -74,7 +69,11 @@ internal static class FinalChecks
                     d.Box is null ? "" : a.Boxes[d.Box].Room,
                     d.Box is null ? Subject.Circuit(c.Number) : Subject.Box(d.Box),
                     $"{d.Mark}, {at}: test it",
-                    [dead.Count == 0 ? $"all of circuit {c.Number} goes dead" : $"dead are {string.Join(", ", dead)}, and no other; reset"]
+                    [
+                        d.Box is null
+                            ? $"all of circuit {c.Number} goes dead, and nothing else; reset"
+                            : $"dead are {string.Join(", ", expected.DeadWith(d.Box))}, and no other; reset",
+                    ]
                 );
             }
         }

@@ -67,7 +67,8 @@ internal static class RoughChecks
                 "holes",
                 "Holes and nail plates",
                 $"{CheckOff.Count(holes.Count, "hole", "holes")}, {CheckOff.Count(holes.Count(h => h.NailPlate), "plate", "plates")} "
-                    + $"where one is nearer than 1-1/4\" to a face; at most {holes.Max(h => h.Cables)} cables in a hole"
+                    + "where one is nearer than 1-1/4\" to a face; at most "
+                    + $"{CheckOff.Count(holes.Max(h => h.Cables), "cable", "cables")} in a hole"
             );
     }
 
@@ -91,7 +92,7 @@ internal static class RoughChecks
                 "Holes between storeys sealed",
                 $"{a.Job.Storeys.Length} storeys: every plate that a cable goes through"
             );
-        if (a.Job.Rooms.Any(r => r.Kind == RoomKind.Garage))
+        if (DrillList.Of(a).IntoGarage)
             yield return Item("garage", "Holes to the garage sealed", "in its walls to the house and over its ceiling");
         foreach (var o in a.Outside.Where(o => o.Buried).DistinctBy(o => o.CableSegment.To))
             yield return Item(
