@@ -193,6 +193,13 @@ base.describe('without network', () => {
       const list = await (await context.request.get(`${house.secure}/jobs/tamarack-row--planned/field/pages`)).json();
       expect(list.upTo).toBe(12);
       await expect(page.locator('[data-refused]')).toBeHidden();
+
+      // Who signs out leaves no pages behind.
+      await page.goto(`${house.secure}/field`);
+      await ready(page);
+      await page.getByRole('button', { name: 'Sign out' }).click();
+      await expect(page).toHaveURL(/sign-in/);
+      expect(await page.evaluate(async () => (await caches.keys()).filter(n => n.startsWith('circuitum-job ')))).toEqual([]);
     } finally {
       await context.close();
       house.end();

@@ -237,6 +237,15 @@ if (main) {
   }
 }
 
+// Whoever signs out leaves no pages of jobs on the phone. What waits to be sent stays: it goes with whoever signs in.
+document.addEventListener('submit', async e => {
+  if (!e.target.matches('[action="/sign-out"]') || !('caches' in window)) return;
+  e.preventDefault();
+  for (const name of await caches.keys()) if (name.startsWith('circuitum-job ')) await caches.delete(name);
+  for (const key of Object.keys(localStorage)) if (key.startsWith('kept ')) localStorage.removeItem(key);
+  e.target.submit();
+});
+
 addEventListener('online', sync);
 setInterval(() => document.visibilityState === 'visible' && sync(), 15_000);
 
