@@ -296,4 +296,30 @@ public class FieldTests
             }
         }
     }
+
+    [Fact]
+    public void What_failed_what_changed_since_and_walls_without_a_picture_want_a_person()
+    {
+        var a = HouseSet.All[0].House;
+        FieldTask[] tasks = [.. FieldPlan.Of(a), .. CheckOff.Tasks(a)];
+        FieldRemark.Of(a, tasks, FieldState.None).ShouldBeEmpty();
+        FieldTask First(FieldWork work) => tasks.First(t => t.Work == work);
+
+        // Nothing is said of pictures before the boards are near; then each wall that has none is.
+        var secured = Said(First(FieldWork.Secure).Key, FieldSaid.Done);
+        var walls = tasks.Count(t => t.Work == FieldWork.Photograph);
+        var bare = FieldRemark.Of(a, tasks, FieldState.Of([secured])).Single();
+        bare.Severity.ShouldBe(Severity.Should);
+        bare.Sentence.ShouldStartWith($"{walls} walls have no picture");
+        var taken = tasks.Where(t => t.Work == FieldWork.Photograph).Select(t => Said(t.Key, FieldSaid.Done));
+        FieldRemark.Of(a, tasks, FieldState.Of([secured, .. taken])).ShouldBeEmpty();
+
+        var check = CheckOff.Of(a)[0].Task;
+        var failed = FieldRemark.Of(a, tasks, FieldState.Of([Said(check.Key, FieldSaid.Wrong, "one box too deep", "Bo")])).Single();
+        failed.Severity.ShouldBe(Severity.Must);
+        failed.Sentence.ShouldContain("failed: one box too deep (Bo)");
+        var box = First(FieldWork.Set);
+        var moved = FieldRemark.Of(a, tasks, FieldState.Of([Said(box.Key, FieldSaid.Done, mark: "south wall, 1'-0\"")])).Single();
+        moved.Sentence.ShouldContain("before the plan changed: then south wall, 1'-0\", now ");
+    }
 }

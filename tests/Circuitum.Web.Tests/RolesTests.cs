@@ -35,6 +35,7 @@ public sealed class RolesTests : IDisposable
         "jobs/{id}/box-schedule",
         "jobs/{id}/tests",
         "jobs/{id}/check-off",
+        "jobs/{id}/field-plan",
         "jobs/{id}/find-fault",
         "jobs/{id}/codes",
         "jobs/{id}/run/{number:int}",

@@ -251,6 +251,13 @@ test('an inspection is walked, a failed item is a finding and a correction; a fa
   await page.goto(`${house.job}/papers/corrections`);
   await expect(page.locator('main')).toContainText('sheath short in two boxes');
 
+  // The other pages of the field read as well.
+  for (const at of ['/tests', '/field-plan', '/codes']) {
+    await page.goto(`${house.job}${at}`);
+    await readsWell(page, { alike: true, drawings: false });
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), at).toBeLessThanOrEqual(360);
+  }
+
   // The same answers as a wire that is out of its joint would give, until it is found.
   await page.goto(`${house.job}/find-fault`);
   await page.locator('[name="circuit"]').selectOption({ index: 3 });

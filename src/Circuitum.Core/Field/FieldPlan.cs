@@ -31,6 +31,9 @@ public static class FieldPlan
         ];
     }
 
+    /// <summary>The boxes to set alone, which are told from the plan at once; all tasks take the circuits as networks.</summary>
+    public static IEnumerable<FieldTask> Sets(JobAnalysis a) => BoxSchedule.Of(a).SelectMany(r => r.Lines.Select(Set));
+
     private static FieldTask Set(BoxLine line)
     {
         var entry = line.Spec.Entry?.Name;

@@ -97,7 +97,7 @@ internal static class FieldApi
             {
                 stamp = job.Job.Stored.Stamp,
                 upTo = job.State.UpTo,
-                pages = new[] { at, $"/jobs/{id}/tests", $"/jobs/{id}/check-off" }.Concat(
+                pages = new[] { at, $"/jobs/{id}/tests", $"/jobs/{id}/check-off", $"/jobs/{id}/field-plan" }.Concat(
                     job.Tasks.Select(t => t.Room).Distinct().Select(r => $"{at}/{Uri.EscapeDataString(r)}")
                 ),
             },

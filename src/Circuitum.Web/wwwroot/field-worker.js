@@ -4,7 +4,7 @@ const jobs = 'circuitum-job ';
 const most = 3;
 const patience = 4000;
 const drawn = /^\/(css|js|fonts|lib)\/|^\/(icon\.svg|field\.webmanifest)$/;
-const pages = /^\/field$|^\/jobs\/([^/]+)\/(tests|check-off|field(\/[^/]+)?)$/;
+const pages = /^\/field$|^\/jobs\/([^/]+)\/(tests|check-off|field-plan|field(\/[^/]+)?)$/;
 const pictures = /^\/jobs\/([^/]+)\/photos\/\d+\/small$/;
 
 self.addEventListener('install', () => self.skipWaiting());
