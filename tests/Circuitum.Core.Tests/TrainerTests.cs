@@ -1,3 +1,4 @@
+using Circuitum.Core.Measure;
 using Circuitum.Core.Training;
 
 namespace Circuitum.Core.Tests;
@@ -12,6 +13,7 @@ public class TrainerTests
     [InlineData(Exercise.Tester)]
     [InlineData(Exercise.Size)]
     [InlineData(Exercise.Wall)]
+    [InlineData(Exercise.Walk)]
     public void Each_kind_has_questions_with_an_answer_in_20_houses(Exercise kind)
     {
         var made = 0;
@@ -23,7 +25,7 @@ public class TrainerTests
                     continue;
                 made++;
                 var why = $"house {seed}, {kind} {n}";
-                q.Choices.Select(c => c.Text).ShouldBeUnique(why);
+                q.Choices.Select(c => (c.Place, c.Text)).ShouldBeUnique(why);
                 q.Choices.Length.ShouldBeGreaterThan(1, why);
                 q.Choices.Count(c => c.Right).ShouldBeGreaterThan(0, why);
                 if (!q.Many)
@@ -57,5 +59,42 @@ public class TrainerTests
             right.ShouldBeSubsetOf([device.Box!, .. device.Covers]);
             right.ShouldContain(device.Box!);
         }
+    }
+
+    // However near or far the job itself staples, what is shown as right passes and what is shown as wrong does not.
+    [Theory]
+    [InlineData("2\"", "2'")]
+    [InlineData("12\"", "4'-6\"")]
+    [InlineData("16\"", "6'")]
+    public void What_is_right_in_a_wall_keeps_the_limits_whatever_the_job_prefers(string fromBox, string every)
+    {
+        var job = HouseSet.All[0].House.Job;
+        var a = Analyzer.Analyze(
+            job with
+            {
+                Preferences = job.Preferences with
+                {
+                    StapleFromBox = LengthText.Parse(fromBox),
+                    StapleEvery = LengthText.Parse(every),
+                },
+            }
+        );
+        var told = new HashSet<bool>();
+        for (var n = 1; n <= 40; n++)
+        {
+            foreach (var c in Trainer.Make(a, Exercise.Wall, n)!.Choices)
+            {
+                foreach (var (begin, end, most) in new[] { ("first staple ", " from the box", 12), ("staples every ", "", 54) })
+                {
+                    if (!c.Text.StartsWith(begin, StringComparison.Ordinal))
+                        continue;
+                    var length = LengthText.Parse(c.Text[begin.Length..^end.Length]);
+                    (length > Length.Inches(most)).ShouldBe(c.Right, c.Text);
+                    told.Add(c.Right);
+                }
+            }
+        }
+
+        told.Count.ShouldBe(2);
     }
 }

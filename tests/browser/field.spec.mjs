@@ -2,6 +2,7 @@
 import { test as base, expect } from '@playwright/test';
 import { readsWell } from './hand.mjs';
 import { visit as test, reached } from './house.mjs';
+import { helperBy, pair } from './people.mjs';
 
 const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
 // A picture of eight by six grey pixels, and a file that only says that it is one.
@@ -38,6 +39,8 @@ test.describe('on a phone', () => {
     const first = task(page, keys[0]);
     await expect(first.locator('> details')).toHaveAttribute('open', '');
     await expect(first.locator('figure svg')).toBeVisible();
+    // Its box is told from the others of its wall.
+    await expect(first.locator('.strip-box.here')).toHaveAttribute('data-box', keys[0].slice(4));
     // The press is on the screen as it comes, and large enough for a glove.
     const box = await first.locator('[data-do]').boundingBox();
     expect(box.height).toBeGreaterThanOrEqual(48);
@@ -124,24 +127,9 @@ base.describe('without network', () => {
     };
     let [context, page] = await start();
     try {
-      // The owner comes in at the desk, adds a helper and shows a code.
-      await page.goto(`${house.url}/`);
-      await expect(page).toHaveURL(/sign-in/);
-      await page.locator('[name="who"]').fill('Olga Owner');
-      await page.locator('[name="password"]').fill('a long enough sentence');
-      await page.getByRole('button', { name: 'Make the account' }).click();
-      await page.goto(`${house.url}/people`);
-      await page.locator('[name="who"]').fill('Hal Helper');
-      await page.getByRole('button', { name: 'Add' }).click();
-      await page.locator('tr', { hasText: 'Hal Helper' }).getByRole('button', { name: 'Code for a phone' }).click();
-      await expect(page.locator('.qr svg')).toBeVisible();
-      const address = await page.locator('.pairing code').textContent();
+      const address = await helperBy(page, house);
       await context.clearCookies();
-
-      // The phone comes in by the code, once.
-      await page.goto(address);
-      await page.getByRole('button', { name: 'Pair this phone' }).click();
-      await expect(page).toHaveURL(/\/field$/);
+      await pair(page, address);
       await page.goto(`${house.secure}/jobs/tamarack-row--planned/field`);
       await ready(page);
       await page.evaluate(() => navigator.serviceWorker.ready);

@@ -60,7 +60,7 @@ async function watched(page, house, use) {
   const givenUp = text => /^htmx:(sendAbort|afterRequest),/.test(text);
   page.on('console', m => m.type() === 'error' && !house.lost && !givenUp(m.text()) && wrong.push(m.text()));
   page.on('pageerror', e => wrong.push(e.message));
-  page.on('request', r => r.url().startsWith(house.url) || r.url().startsWith('data:') || wrong.push(`asked for ${r.url()}`));
+  page.on('request', r => r.url().startsWith(house.url) || /^(data|blob):/.test(r.url()) || wrong.push(`asked for ${r.url()}`));
   await use(page);
   expect(wrong).toEqual([]);
 }

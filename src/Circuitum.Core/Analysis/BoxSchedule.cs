@@ -68,8 +68,8 @@ public static class BoxSchedule
             );
     }
 
-    // The nearest wall and the nearest one that stands square to it: two tapes cross at one place.
-    private static IEnumerable<(int Wall, Length Away)> FromWalls(RoomShape room, Point at)
+    /// <summary>The nearest wall and the nearest one that stands square to it: two tapes cross at one place.</summary>
+    public static IEnumerable<(int Wall, Length Away)> FromWalls(RoomShape room, Point at)
     {
         var walls = room
             .Walls.Select(w =>

@@ -58,11 +58,15 @@ public static class FieldPlan
             [.. lines]
         )
         {
-            Wall = line.Box.Wall,
+            Wall = StripOf(line.Box),
+            Box = line.Box.Id,
             Label = line.Spec.Mark,
             Mark = $"{line.Place}; {line.Height}{(entry is null ? "" : $"; {entry}")}",
         };
     }
+
+    // A strip shows its wall from the room: what is on the outer face is not on it.
+    private static int? StripOf(Box box) => box.Outside ? null : box.Wall;
 
     // The device without its ratings: what a hand looks for.
     private static string What(BoxLine line) => line.Spec.Device.Split(',')[0];
@@ -78,7 +82,8 @@ public static class FieldPlan
             [.. MakeUpGuide.Of(a, line.Box).Steps]
         )
         {
-            Wall = line.Box.Wall,
+            Wall = StripOf(line.Box),
+            Box = line.Box.Id,
             Label = line.Spec.Mark,
             Mark = string.Join("; ", line.Spec.Cables.Select(c => c.InWords)),
         };
@@ -101,6 +106,7 @@ public static class FieldPlan
                 ]
             )
             {
+                Cable = new(a.PanelById(p.Feeder.From)!.Panel.Name, p.Panel.Name, p.Feeder.Route),
                 Label = $"FEEDER {p.Panel.Name}, {p.Feeder.Breaker} A",
                 Mark = p.Feeder.Made,
                 Feet = p.Feeder.Cut.InFeet,
@@ -121,6 +127,9 @@ public static class FieldPlan
                 [$"{panel} to {line.To}", line.Way, $"Cut {line.Cut.InFeet:0} ft of {line.Cable}"]
             )
             {
+                Wall = StripOf(a.Boxes[line.To]),
+                Box = line.To,
+                Cable = new(panel, line.To, a.RouteOf(line.Circuit.Run.Cables.First(h => h.From is null && h.To == line.To))),
                 Label = line.Label,
                 Mark = $"{line.Cable} to {line.To}",
                 HomeRun = line.Circuit.Number,
@@ -142,6 +151,9 @@ public static class FieldPlan
                     [b.Way, $"Cut {b.Cut.InFeet:0} ft of {b.Cable}"]
                 )
                 {
+                    Wall = StripOf(a.Boxes[b.To]),
+                    Box = b.To,
+                    Cable = new(b.From, b.To, a.RouteOf(c.Run.Cables.First(h => h.From == b.From && h.To == b.To))),
                     Label = $"{c.Number} {c.Label}",
                     Mark = $"{b.Cable}",
                     Feet = b.Cut.InFeet,

@@ -21,7 +21,7 @@ public sealed record FieldTask(
     ImmutableArray<string> Lines
 )
 {
-    /// <summary>The wall on whose strip it is seen; none for what is in a ceiling or runs through several.</summary>
+    /// <summary>The wall on whose strip it is seen; none for what is in a ceiling or on the outer face.</summary>
     public int? Wall { get; init; }
 
     /// <summary>What is written on the stud or on the cable; empty for nothing.</summary>
@@ -40,6 +40,12 @@ public sealed record FieldTask(
     /// What the plan itself says of whether it is done: a pull that was ticked at the desk; none where only the field tells.
     /// </summary>
     public bool? DoneAtDesk { get; init; }
+
+    /// <summary>The box at which it is done; empty where it is none.</summary>
+    public string Box { get; init; } = "";
+
+    /// <summary>The cable that is pulled, or none.</summary>
+    public FieldCable? Cable { get; init; }
 
     /// <summary>Feet to cut of a cable, or none.</summary>
     public double? Feet { get; init; }

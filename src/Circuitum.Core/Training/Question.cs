@@ -22,12 +22,17 @@ public enum Exercise
 
     /// <summary>What an inspector finds in a wall.</summary>
     Wall,
+
+    /// <summary>What an inspector finds on a walk through the house.</summary>
+    Walk,
 }
 
 /// <summary>Something to choose.</summary>
 /// <param name="Text">What it says.</param>
 /// <param name="Right">Whether it is right to choose it.</param>
-public sealed record Choice(string Text, bool Right);
+/// <param name="Place">Where it is seen, on a walk; otherwise empty.</param>
+/// <param name="Why">Why it is right to choose it, where each has a reason of its own.</param>
+public sealed record Choice(string Text, bool Right, string Place = "", string Why = "");
 
 /// <summary>A question that is made of a house and a number, and by them again.</summary>
 /// <param name="Kind">What is practised.</param>
@@ -38,7 +43,7 @@ public sealed record Choice(string Text, bool Right);
 public sealed record Question(Exercise Kind, string Text, ImmutableArray<string> Facts, ImmutableArray<Choice> Choices, string Why)
 {
     /// <summary>Whether several can be right.</summary>
-    public bool Many => Kind is Exercise.Reach or Exercise.LineLoad or Exercise.Dark;
+    public bool Many => Kind is Exercise.Reach or Exercise.LineLoad or Exercise.Dark or Exercise.Walk;
 
     /// <summary>
     /// Points of an answer, of one: each right choice counts, each wrong one takes as much away, never less than nothing.

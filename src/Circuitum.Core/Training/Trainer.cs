@@ -29,7 +29,8 @@ public static class Trainer
                 Exercise.Dark => Dark(a, random),
                 Exercise.Tester => Tester(a, random),
                 Exercise.Size => Size(a, random),
-                _ => WallQuestion.Make(a, random),
+                Exercise.Walk => InspectionWalk.House(a, random),
+                _ => InspectionWalk.Wall(a, random),
             };
             if (made is not null)
                 return made;

@@ -127,6 +127,20 @@ public sealed class FieldRoomModel(FieldDesk desk, PhotoDesk photos) : PageModel
             )
         );
 
+    /// <summary>The way of a cable, storey by storey, or where a box is that no strip shows: as drawings with their names.</summary>
+    public IEnumerable<(string Name, string Sketch)> Sketches(FieldTask task) =>
+        task switch
+        {
+            { Cable: { } cable } => PlaceSketch
+                .Way(A, cable)
+                .Select(s => ($"{s.Storey}, from {cable.From} (square) to {cable.To} (dot)", SvgWriter.Text(s.Drawing))),
+            { Wall: null } when A.Boxes.GetValueOrDefault(task.Box) is { } box =>
+            [
+                ("From above", SvgWriter.Text(PlaceSketch.Box(A, box))),
+            ],
+            _ => [],
+        };
+
     /// <summary>What is joined in a box, as a drawing; empty where nothing is.</summary>
     public string Joined(FieldTask task) =>
         A.Boxes.GetValueOrDefault(task.Subject.Id) is { } box && JointDrawing.Of(MakeUpGuide.Of(A, box)) is { } drawing

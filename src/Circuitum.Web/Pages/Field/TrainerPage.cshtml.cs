@@ -30,6 +30,7 @@ public sealed class TrainerModel(JobDesk desk, PracticeHouses houses, FinderDesk
         ("tester", "Tester"),
         ("size", "Size"),
         ("wall", "Wall"),
+        ("walk", "Walk"),
     ];
 
     /// <summary>The job's id; none in a house that belongs to nobody.</summary>
@@ -91,6 +92,13 @@ public sealed class TrainerModel(JobDesk desk, PracticeHouses houses, FinderDesk
         : Question!.Choices[choice].Right ? "right"
         : Answer.Contains(choice) ? "wrong"
         : "";
+
+    /// <summary>What became of a choice among several, once the answer was given; none where it was rightly left alone.</summary>
+    public string? WordOf(int choice) =>
+        !Told || !Question!.Many ? null
+        : Question.Choices[choice].Right ? (Answer.Contains(choice) ? "Found." : "Missed.")
+        : Answer.Contains(choice) ? "Not so."
+        : null;
 
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(string? told, string? found, int? test, CancellationToken cancel)

@@ -26,7 +26,8 @@ function placeStrip(item) {
   if (!strip) return;
   item.querySelector('.strip-here').append(strip);
   strip.querySelectorAll('.here').forEach(e => e.classList.remove('here'));
-  strip.querySelector(`[data-box="${CSS.escape(item.dataset.task.split('/').at(-1))}"]`)?.classList.add('here');
+  if (!item.dataset.at) return;
+  strip.querySelectorAll(`[data-box="${CSS.escape(item.dataset.at)}"]`).forEach(e => e.classList.add('here'));
 }
 
 function openNext(item) {
