@@ -10,7 +10,9 @@ using Circuitum.Formats.Drawings;
 
 namespace Circuitum.Formats;
 
-/// <summary>What a phone shows where no wall's strip can: a box in a ceiling with its two tapes, and the way of a cable from room to room.</summary>
+/// <summary>
+/// What a phone shows where no wall's strip can: a box in a ceiling with its two tapes, and the way of a cable from room to room.
+/// </summary>
 public static class PlaceSketch
 {
     private const double Wide = 340,

@@ -234,6 +234,9 @@ test('an inspection is walked, a failed item is a finding and a correction; a fa
   await waiting(page).toBe('0');
   await page.goto(`${house.job}/findings`);
   await expect(page.locator('.findings').first()).toContainText('sheath short in two boxes');
+  // It counts on every page, like what the plan itself breaks.
+  await page.goto(`${house.job}/circuits`);
+  await expect(page.locator('.totals')).toContainText('1 must');
   await page.goto(`${house.job}/papers/check-rough`);
   await expect(page.locator('main')).toContainText('RB-26-0417');
   await page.goto(`${house.job}/papers/corrections`);

@@ -67,7 +67,8 @@ internal static class InspectionWalk
                             : new Choice(x.Seen.Good, false, x.Place)
                 ),
             ],
-            $"{CheckOff.Count(mistakes.Count, "thing", "things")} would be failed. What the local inspector passes is for that person to say."
+            $"{CheckOff.Count(mistakes.Count, "thing", "things")} would be failed. What the local inspector passes is for that "
+                + "person to say."
         );
     }
 

@@ -162,7 +162,8 @@ internal static class FieldPapers
             var shown = named.GetValueOrDefault(photo.Task) is { } task
                 ? $"{a.Job.RoomById(task.Room)?.Name}, {task.Title}"
                 : "No longer planned";
-            s.Photo($"{shown}. {photo.By}, {Day(photo.At)}", photo.Jpeg);
+            var older = photo.Older == 0 ? "" : $"; {photo.Older} older with the job";
+            s.Photo($"{shown}. {photo.By}, {Day(photo.At)}{older}", photo.Number, photo.Jpeg);
         }
     }
 

@@ -107,8 +107,9 @@ public sealed record PaperDrawing(Drawing Drawing) : PaperBlock
 
 /// <summary>A photograph.</summary>
 /// <param name="Caption">What it shows, where and when.</param>
+/// <param name="Number">Its number in the job.</param>
 /// <param name="Jpeg">Its bytes.</param>
-public sealed record PaperPhoto(string Caption, ReadOnlyMemory<byte> Jpeg) : PaperBlock
+public sealed record PaperPhoto(string Caption, int Number, ReadOnlyMemory<byte> Jpeg) : PaperBlock
 {
     /// <inheritdoc/>
     public override IEnumerable<string> Words => [Caption];

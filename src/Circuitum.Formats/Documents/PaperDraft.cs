@@ -35,7 +35,7 @@ internal sealed class PaperDraft
 
     internal void Table(IEnumerable<Column> columns, IEnumerable<string[]> rows) => Table(columns, rows.Select(r => PaperRow.Of(r)));
 
-    internal void Photo(string caption, ReadOnlyMemory<byte> jpeg) => Add(new PaperPhoto(caption, jpeg));
+    internal void Photo(string caption, int number, ReadOnlyMemory<byte> jpeg) => Add(new PaperPhoto(caption, number, jpeg));
 
     internal void Draw(Drawing drawing) => Add(new PaperDrawing(drawing));
 

@@ -26,20 +26,38 @@ public sealed class PhotoDesk(string directory, FieldDesk field)
         return await store.PhotoAsync(id, number, small, cancel);
     }
 
-    private const int MostOnPaper = 200;
+    /// <summary>Most photographs that a paper shows.</summary>
+    public const int MostOnPaper = 200;
 
-    /// <summary>The photographs of a job with their bytes, for paper; the last ones where there are very many.</summary>
+    /// <summary>The photographs of a job with their bytes, for paper.</summary>
     public async Task<ImmutableArray<FieldPhoto>> AllAsync(string id, CancellationToken cancel)
     {
         await using var store = JobStore.Connect(directory);
         var photos = ImmutableArray.CreateBuilder<FieldPhoto>();
-        foreach (var p in (await store.PhotosAsync(id, cancel)).TakeLast(MostOnPaper))
+        foreach (var (p, older) in OnPaper(await store.PhotosAsync(id, cancel), MostOnPaper))
         {
             if (await store.PhotoAsync(id, p.Number, small: false, cancel) is { } bytes)
-                photos.Add(new(p.Task, p.By, p.At, bytes));
+                photos.Add(new(p.Number, p.Task, p.By, p.At, bytes, older));
         }
 
         return photos.ToImmutable();
+    }
+
+    /// <summary>
+    /// Those that a paper shows, the first one first: of each thing the newest before the second newest of any, so that no wall goes
+    /// without a picture while another has several. Each with how many older ones of its thing are left out.
+    /// </summary>
+    public static IEnumerable<(PhotoRow Photo, int Older)> OnPaper(IEnumerable<PhotoRow> photos, int most)
+    {
+        var shown = photos
+            .GroupBy(p => p.Task)
+            .SelectMany(g => g.OrderByDescending(p => p.Number).Select((Photo, Rank) => (Photo, Rank, All: g.Count())))
+            .OrderBy(x => x.Rank)
+            .ThenBy(x => x.Photo.Number)
+            .Take(most)
+            .ToList();
+        var last = shown.GroupBy(x => x.Photo.Task).ToDictionary(g => g.Key, g => g.Count());
+        return shown.OrderBy(x => x.Photo.Number).Select(x => (x.Photo, x.All - last[x.Photo.Task]));
     }
 
     /// <summary>Says what a pixel of one is in inches.</summary>

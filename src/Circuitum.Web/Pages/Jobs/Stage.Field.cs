@@ -24,7 +24,10 @@ public sealed partial class StageModel
     private async Task LoadField(CancellationToken cancel)
     {
         FieldState = await fieldDesk.StateAsync(Id, cancel);
-        if (Stage == "findings" && FieldState.UpTo > 0 && await fieldDesk.OpenAsync(Id, cancel) is { } field)
+
+        // What failed counts on every page; what else wants a person takes all the tasks to tell, and is told among the findings.
+        var asked = FieldState.All.Any(t => t.Value.State == FieldSaid.Wrong) || (Stage == "findings" && FieldState.UpTo > 0);
+        if (asked && await fieldDesk.OpenAsync(Id, cancel) is { } field)
             FieldRemarks = field.Remarks;
     }
 }
