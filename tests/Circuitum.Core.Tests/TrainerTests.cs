@@ -72,11 +72,7 @@ public class TrainerTests
         var a = Analyzer.Analyze(
             job with
             {
-                Preferences = job.Preferences with
-                {
-                    StapleFromBox = LengthText.Parse(fromBox),
-                    StapleEvery = LengthText.Parse(every),
-                },
+                Preferences = job.Preferences with { StapleFromBox = LengthText.Parse(fromBox), StapleEvery = LengthText.Parse(every) },
             }
         );
         var told = new HashSet<bool>();

@@ -134,10 +134,7 @@ public sealed class FieldRoomModel(FieldDesk desk, PhotoDesk photos) : PageModel
             { Cable: { } cable } => PlaceSketch
                 .Way(A, cable)
                 .Select(s => ($"{s.Storey}, from {cable.From} (square) to {cable.To} (dot)", SvgWriter.Text(s.Drawing))),
-            { Wall: null } when A.Boxes.GetValueOrDefault(task.Box) is { } box =>
-            [
-                ("From above", SvgWriter.Text(PlaceSketch.Box(A, box))),
-            ],
+            { Wall: null } when A.Boxes.GetValueOrDefault(task.Box) is { } box => [("From above", SvgWriter.Text(PlaceSketch.Box(A, box)))],
             _ => [],
         };
 
