@@ -72,6 +72,8 @@ public sealed class JobDatabase(DbContextOptions<JobDatabase> options) : Identit
             e.HasKey(r => new { r.JobId, r.Number });
             e.HasOne<JobRow>().WithMany().HasForeignKey(r => r.JobId).OnDelete(DeleteBehavior.Cascade);
             e.Property(r => r.Title).HasMaxLength(120);
+            e.Property(r => r.By).HasMaxLength(80);
+            e.Property(r => r.Named).HasMaxLength(80);
             e.Property(r => r.Nudge).HasMaxLength(120);
         });
         builder.Entity<IssueRow>(e =>

@@ -7,9 +7,6 @@ namespace Circuitum.Storage;
 /// <content>Edits, undo and redo.</content>
 public sealed partial class JobStore
 {
-    /// <summary>States of a job that are kept for undo beside those that were issued.</summary>
-    public const int MostRevisions = 500;
-
     // Nudges of one thing that follow each other within this are one state: a key that is held down, not a second thought.
     private static readonly TimeSpan OneNudge = TimeSpan.FromSeconds(3);
 
@@ -47,25 +44,24 @@ public sealed partial class JobStore
                     && await Nudged(id, last, nudge, now, cancel).ConfigureAwait(false) is { } same
                 )
                 {
-                    (same.Document, same.Made) = (JobFile.Write(job), now);
+                    await Pack(same, JobFile.Write(job), cancel).ConfigureAwait(false);
+                    (same.Made, same.By) = (now, By);
                     return true;
                 }
 
-                db.Revisions.Add(
-                    new RevisionRow
-                    {
-                        JobId = id,
-                        Number = last + 1,
-                        Parent = from ?? row.Head,
-                        Document = JobFile.Write(job),
-                        Title = title,
-                        Made = now,
-                        Nudge = nudge is { Length: <= 120 } ? nudge : null,
-                    }
-                );
+                var next = new RevisionRow
+                {
+                    JobId = id,
+                    Number = last + 1,
+                    Parent = from ?? row.Head,
+                    Title = title,
+                    By = By,
+                    Made = now,
+                    Nudge = nudge is { Length: <= 120 } ? nudge : null,
+                };
+                await Pack(next, JobFile.Write(job), cancel).ConfigureAwait(false);
+                db.Revisions.Add(next);
                 row.Head = last + 1;
-                if (last >= MostRevisions && last % 50 == 0)
-                    await Forget(id, last - MostRevisions, cancel).ConfigureAwait(false);
                 return true;
             },
             cancel
@@ -78,16 +74,6 @@ public sealed partial class JobStore
         if (row?.Nudge != nudge || now - row.Made > OneNudge)
             return null;
         return await db.Issues.AnyAsync(i => i.JobId == id && i.Revision == head, cancel).ConfigureAwait(false) ? null : row;
-    }
-
-    // Old states go, those on issued papers stay.
-    private async Task Forget(string id, int upTo, CancellationToken cancel)
-    {
-        var issued = await db.Issues.Where(i => i.JobId == id).Select(i => i.Revision).ToListAsync(cancel).ConfigureAwait(false);
-        await db
-            .Revisions.Where(r => r.JobId == id && r.Number <= upTo && !issued.Contains(r.Number))
-            .ExecuteDeleteAsync(cancel)
-            .ConfigureAwait(false);
     }
 
     /// <summary>Goes back to the revision before.</summary>
@@ -145,6 +131,10 @@ public sealed partial class JobStore
         row.Stamp++;
         row.Changed = DateTime.UtcNow;
         // Another edit may have got in between: the stamp or the revision number was taken.
-        return await SavedAsync(cancel).ConfigureAwait(false);
+        if (!await SavedAsync(cancel).ConfigureAwait(false))
+            return false;
+        if (row.Head % ThinEvery == 0)
+            await ThinAsync(id, DateTime.UtcNow, cancel).ConfigureAwait(false);
+        return true;
     }
 }

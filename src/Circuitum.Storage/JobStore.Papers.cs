@@ -1,5 +1,4 @@
 using Circuitum.Core.Jobs;
-using Circuitum.Formats;
 using Microsoft.EntityFrameworkCore;
 
 namespace Circuitum.Storage;
@@ -63,11 +62,7 @@ public sealed partial class JobStore
             is not { } issue
         )
             return null;
-        var revision = await db
-            .Revisions.AsNoTracking()
-            .FirstAsync(r => r.JobId == id && r.Number == issue.Revision, cancel)
-            .ConfigureAwait(false);
-        return JobFile.Read(revision.Document).Job;
+        return await RevisionAsync(id, issue.Revision, cancel).ConfigureAwait(false);
     }
 
     /// <summary>Most pictures that one job keeps; the oldest use of the space is a mistake of the hand, not of the store.</summary>

@@ -13,7 +13,10 @@ public sealed partial class JobStore : IAsyncDisposable
 {
     private readonly JobDatabase db;
 
-    private JobStore(JobDatabase db) => this.db = db;
+    private JobStore(JobDatabase db, string by = "") => (this.db, By) = (db, by);
+
+    /// <summary>Whose name is kept with what is saved; empty where nobody was asked.</summary>
+    public string By { get; }
 
     /// <summary>The database file in a data directory.</summary>
     public static string FileIn(string directory) => Path.Combine(directory, "circuitum.db");
@@ -74,8 +77,10 @@ public sealed partial class JobStore : IAsyncDisposable
         !File.Exists(path) ? path : Enumerable.Range(2, 1000).Select(n => $"{path}-{n}").First(p => !File.Exists(p));
 
     /// <summary>Connects to a store that has been opened before, without looking for migrations.</summary>
-    public static JobStore Connect(string directory) =>
-        new(new JobDatabase(new DbContextOptionsBuilder<JobDatabase>().UseSqlite(ConnectionTo(directory)).Options));
+    /// <param name="directory">The data directory.</param>
+    /// <param name="by">Whose name is kept with what is saved.</param>
+    public static JobStore Connect(string directory, string by = "") =>
+        new(new JobDatabase(new DbContextOptionsBuilder<JobDatabase>().UseSqlite(ConnectionTo(directory)).Options), by);
 
     /// <summary>How the database of a directory is reached.</summary>
     public static string ConnectionTo(string directory) =>
@@ -234,8 +239,9 @@ public sealed partial class JobStore : IAsyncDisposable
                     JobId = id,
                     Number = 1,
                     Parent = 0,
-                    Document = JobFile.Write(job),
+                    Packed = Packing.Pack(JobFile.Write(job)),
                     Title = title,
+                    By = By,
                     Made = now,
                 }
             );
@@ -263,7 +269,7 @@ public sealed partial class JobStore : IAsyncDisposable
                 is { } revision
         )
         {
-            var reading = JobFile.Read(revision.Document);
+            var reading = JobFile.Read(await TextAsync(revision, cancel).ConfigureAwait(false));
             if (reading.Job is { } job)
             {
                 var redo = notice.Length > 0 ? null : await RedoOf(id, row.Head, cancel).ConfigureAwait(false);
@@ -286,12 +292,7 @@ public sealed partial class JobStore : IAsyncDisposable
 
     /// <summary>The document of a job's last state as it is stored, read or not, or none when there is no such job.</summary>
     public async Task<string?> DocumentAsync(string id, CancellationToken cancel = default) =>
-        await db
-            .Jobs.AsNoTracking()
-            .Where(j => j.Id == id)
-            .Join(db.Revisions, j => new { j.Id, Number = j.Head }, r => new { Id = r.JobId, r.Number }, (_, r) => r.Document)
-            .FirstOrDefaultAsync(cancel)
-            .ConfigureAwait(false);
+        await TextAsync(id, await HeadAsync(id, cancel).ConfigureAwait(false), cancel).ConfigureAwait(false);
 
     /// <inheritdoc/>
     public ValueTask DisposeAsync() => db.DisposeAsync();

@@ -12,8 +12,20 @@ public sealed class RevisionRow
     /// <summary>The revision it was made from; 0 for the first.</summary>
     public int Parent { get; set; }
 
-    /// <summary>The job file's text.</summary>
-    public required string Document { get; set; }
+    /// <summary>The job file's text, in a state that was written before states were packed; empty in all others.</summary>
+    public string Document { get; set; } = "";
+
+    /// <summary>The job file's text, packed; none in a state that was written before.</summary>
+    public byte[]? Packed { get; set; }
+
+    /// <summary>The state against which it is packed; 0 where it stands by itself.</summary>
+    public int Base { get; set; }
+
+    /// <summary>Who made it; empty where nobody was asked for a name.</summary>
+    public string By { get; set; } = "";
+
+    /// <summary>What a person calls it, or none.</summary>
+    public string? Named { get; set; }
 
     /// <summary>What was done.</summary>
     public required string Title { get; set; }

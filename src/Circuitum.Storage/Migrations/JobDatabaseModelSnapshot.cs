@@ -369,6 +369,14 @@ namespace Circuitum.Storage.Migrations
                     b.Property<int>("Number")
                         .HasColumnType("INTEGER");
 
+                    b.Property<int>("Base")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("By")
+                        .IsRequired()
+                        .HasMaxLength(80)
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Document")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -376,9 +384,16 @@ namespace Circuitum.Storage.Migrations
                     b.Property<DateTime>("Made")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Named")
+                        .HasMaxLength(80)
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Nudge")
                         .HasMaxLength(120)
                         .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("Packed")
+                        .HasColumnType("BLOB");
 
                     b.Property<int>("Parent")
                         .HasColumnType("INTEGER");

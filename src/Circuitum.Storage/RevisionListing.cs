@@ -1,0 +1,11 @@
+namespace Circuitum.Storage;
+
+/// <summary>A state of a job in a list.</summary>
+/// <param name="Number">Its number.</param>
+/// <param name="Parent">The state that it was made from; 0 for the first.</param>
+/// <param name="Title">What was done.</param>
+/// <param name="By">Who did it; empty for the desk.</param>
+/// <param name="Made">When, UTC.</param>
+/// <param name="Named">What a person calls it, or none.</param>
+/// <param name="Issued">The set of papers that was issued of it, or none.</param>
+public sealed record RevisionListing(int Number, int Parent, string Title, string By, DateTime Made, string? Named, string? Issued);
