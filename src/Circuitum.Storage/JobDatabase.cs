@@ -72,6 +72,7 @@ public sealed class JobDatabase(DbContextOptions<JobDatabase> options) : Identit
             e.HasKey(r => new { r.JobId, r.Number });
             e.HasOne<JobRow>().WithMany().HasForeignKey(r => r.JobId).OnDelete(DeleteBehavior.Cascade);
             e.Property(r => r.Title).HasMaxLength(120);
+            e.Property(r => r.About).HasMaxLength(120);
             e.Property(r => r.By).HasMaxLength(80);
             e.Property(r => r.Named).HasMaxLength(80);
             e.Property(r => r.Nudge).HasMaxLength(120);

@@ -16,6 +16,7 @@ public sealed partial class JobStore
     /// <param name="job">The job with the edit.</param>
     /// <param name="title">What was done.</param>
     /// <param name="nudge">What was nudged, when the next nudge of the same thing is to take this one's place; none else.</param>
+    /// <param name="about">To what it was done; empty for the whole job.</param>
     /// <param name="from">The revision that the edit was made from, where that is not the job's last one.</param>
     /// <param name="cancel">Gives up.</param>
     /// <returns>Whether it was saved; not when someone else changed the job since <paramref name="stamp"/>.</returns>
@@ -27,6 +28,7 @@ public sealed partial class JobStore
         string title,
         string? nudge = null,
         int? from = null,
+        string about = "",
         CancellationToken cancel = default
     ) =>
         ChangeAsync(
@@ -55,6 +57,7 @@ public sealed partial class JobStore
                     Number = last + 1,
                     Parent = from ?? row.Head,
                     Title = title,
+                    About = about.Length > 120 ? about[..120] : about,
                     By = By,
                     Made = now,
                     Nudge = nudge is { Length: <= 120 } ? nudge : null,

@@ -45,6 +45,7 @@ public sealed partial class JobStore
                         r.Number,
                         r.Parent,
                         r.Title,
+                        r.About,
                         r.By,
                         r.Made,
                         r.Named,
@@ -55,6 +56,7 @@ public sealed partial class JobStore
                 r.Number,
                 r.Parent,
                 r.Title,
+                r.About,
                 r.By,
                 r.Made,
                 r.Named,
@@ -143,10 +145,7 @@ public sealed partial class JobStore
             db.ChangeTracker.Clear();
             await Rejoin(id, all, gone, cancel).ConfigureAwait(false);
             await db.SaveChangesAsync(cancel).ConfigureAwait(false);
-            await db
-                .Revisions.Where(r => r.JobId == id && gone.Contains(r.Number))
-                .ExecuteDeleteAsync(cancel)
-                .ConfigureAwait(false);
+            await db.Revisions.Where(r => r.JobId == id && gone.Contains(r.Number)).ExecuteDeleteAsync(cancel).ConfigureAwait(false);
             await at.CommitAsync(cancel).ConfigureAwait(false);
             db.ChangeTracker.Clear();
             return gone.Count;

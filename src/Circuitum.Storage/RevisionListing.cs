@@ -4,8 +4,18 @@ namespace Circuitum.Storage;
 /// <param name="Number">Its number.</param>
 /// <param name="Parent">The state that it was made from; 0 for the first.</param>
 /// <param name="Title">What was done.</param>
+/// <param name="About">To what it was done; empty for the whole job.</param>
 /// <param name="By">Who did it; empty for the desk.</param>
 /// <param name="Made">When, UTC.</param>
 /// <param name="Named">What a person calls it, or none.</param>
 /// <param name="Issued">The set of papers that was issued of it, or none.</param>
-public sealed record RevisionListing(int Number, int Parent, string Title, string By, DateTime Made, string? Named, string? Issued);
+public sealed record RevisionListing(
+    int Number,
+    int Parent,
+    string Title,
+    string About,
+    string By,
+    DateTime Made,
+    string? Named,
+    string? Issued
+);

@@ -30,6 +30,9 @@ public sealed class RevisionRow
     /// <summary>What was done.</summary>
     public required string Title { get; set; }
 
+    /// <summary>To what it was done, such as a box or a circuit; empty for the whole job.</summary>
+    public string About { get; set; } = "";
+
     /// <summary>When, UTC.</summary>
     public DateTime Made { get; set; }
 

@@ -108,7 +108,9 @@ public sealed class HistoryTests : IDisposable
         foreach (var r in left)
         {
             (r.Parent == 0 || numbers.Contains(r.Parent)).ShouldBeTrue($"{r.Number} follows {r.Parent}");
-            JobFile.Write((await store.RevisionAsync(id, r.Number)).ShouldNotBeNull($"{r.Number}")).ShouldBe(texts[r.Number], $"{r.Number}");
+            JobFile
+                .Write((await store.RevisionAsync(id, r.Number)).ShouldNotBeNull($"{r.Number}"))
+                .ShouldBe(texts[r.Number], $"{r.Number}");
         }
 
         (await store.IssuedJobAsync(id, 1)).ShouldNotBeNull();
@@ -119,7 +121,8 @@ public sealed class HistoryTests : IDisposable
         (await store.GetAsync(id))!.Job.ShouldNotBeNull();
     }
 
-    private static string Slot(DateTime now, DateTime made) => now - made > TimeSpan.FromDays(7) ? $"{made:yyyyMMdd}" : $"{made:yyyyMMddHH}";
+    private static string Slot(DateTime now, DateTime made) =>
+        now - made > TimeSpan.FromDays(7) ? $"{made:yyyyMMdd}" : $"{made:yyyyMMddHH}";
 
     [Fact]
     public async Task States_of_an_older_program_are_packed_and_stay_as_they_were()
@@ -143,9 +146,9 @@ public sealed class HistoryTests : IDisposable
         await using var store = await JobStore.OpenAsync(folder);
         var id = await store.CreateAsync(Demo(), "new");
         await using var olga = JobStore.Connect(folder, "Olga Owner");
-        await olga.SaveAsync(id, 1, Demo() with { Name = "Other" }, "rename job");
+        await olga.SaveAsync(id, 1, Demo() with { Name = "Other" }, "edit room", about: "kitchen");
         var list = await store.HistoryAsync(id);
-        list.Select(r => (r.Number, r.By, r.Title)).ShouldBe([(2, "Olga Owner", "rename job"), (1, "", "new")]);
+        list.Select(r => (r.Number, r.By, r.Title, r.About)).ShouldBe([(2, "Olga Owner", "edit room", "kitchen"), (1, "", "new", "")]);
         (await store.NameRevisionAsync(id, 9, "none")).ShouldBeFalse();
     }
 }

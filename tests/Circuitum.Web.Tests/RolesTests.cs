@@ -62,6 +62,7 @@ public sealed class RolesTests : IDisposable
         "jobs/{id}/document",
         "jobs/{id}/editions",
         "jobs/{id}/files/{what}",
+        "jobs/{id}/history",
         "jobs/{id}/issued",
         "jobs/{id}/labels",
         "jobs/{id}/load-sheet",

@@ -369,6 +369,11 @@ namespace Circuitum.Storage.Migrations
                     b.Property<int>("Number")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("About")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("TEXT");
+
                     b.Property<int>("Base")
                         .HasColumnType("INTEGER");
 

@@ -1,5 +1,5 @@
-using System.Collections.Concurrent;
 using System.Collections.Immutable;
+using BitFaster.Caching.Lru;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Field;
 using Circuitum.Storage;
@@ -30,24 +30,21 @@ public sealed record FieldAnswer(string Id, int Number, string Problem);
 /// <summary>What the pages and the phones ask: how the work stands, and to take down what is said of it.</summary>
 public sealed class FieldDesk(string directory, JobDesk desk)
 {
-    private const int MostKept = 12;
+    private const int MostKept = 24;
     private const int Attempts = 5;
 
-    private readonly ConcurrentDictionary<string, (int Stamp, ImmutableArray<FieldTask> Tasks, ImmutableArray<FieldTask> Checks)> plans =
-        new();
-    private readonly ConcurrentDictionary<string, (ImmutableArray<FieldEntry> Entries, FieldState State)> states = new();
+    private readonly ConcurrentLru<string, (int Stamp, ImmutableArray<FieldTask> Tasks, ImmutableArray<FieldTask> Checks)> plans = new(
+        MostKept
+    );
+    private readonly ConcurrentLru<string, (ImmutableArray<FieldEntry> Entries, FieldState State)> states = new(MostKept);
 
     /// <summary>A job with its work, or none.</summary>
     public async Task<FieldJob?> OpenAsync(string id, CancellationToken cancel)
     {
         if (await desk.OpenAsync(id, cancel) is not { } job)
             return null;
-        if (!plans.TryGetValue(id, out var plan) || plan.Stamp != job.Stored.Stamp)
-        {
-            if (plans.Count >= MostKept)
-                plans.Clear();
-            plans[id] = plan = (job.Stored.Stamp, FieldPlan.Of(job.Analysis), CheckOff.Tasks(job.Analysis));
-        }
+        if (!plans.TryGet(id, out var plan) || plan.Stamp != job.Stored.Stamp)
+            plans.AddOrUpdate(id, plan = (job.Stored.Stamp, FieldPlan.Of(job.Analysis), CheckOff.Tasks(job.Analysis)));
 
         return new(job, plan.Tasks, plan.Checks, await StateAsync(id, cancel));
     }
@@ -56,13 +53,11 @@ public sealed class FieldDesk(string directory, JobDesk desk)
     public async Task<FieldState> StateAsync(string id, CancellationToken cancel)
     {
         await using var store = JobStore.Connect(directory);
-        var known = states.TryGetValue(id, out var kept) ? kept : ([], FieldState.None);
+        var known = states.TryGet(id, out var kept) ? kept : ([], FieldState.None);
         if (await store.LastFieldAsync(id, cancel) == known.State.UpTo)
             return known.State;
         ImmutableArray<FieldEntry> entries = [.. known.Entries, .. await store.FieldAsync(id, known.State.UpTo, cancel)];
-        if (states.Count >= MostKept)
-            states.Clear();
-        states[id] = known = (entries, FieldState.Of(entries));
+        states.AddOrUpdate(id, known = (entries, FieldState.Of(entries)));
         return known.State;
     }
 

@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using BitFaster.Caching.Lru;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Simulation;
 
@@ -9,7 +9,7 @@ public sealed class FinderDesk
 {
     private const int MostKept = 40;
 
-    private readonly ConcurrentDictionary<(string Job, int Circuit), (int Stamp, Lazy<FaultFinder> Finder)> kept = new();
+    private readonly ConcurrentLru<(string Job, int Circuit), (int Stamp, Lazy<FaultFinder> Finder)> kept = new(MostKept);
 
     /// <summary>The finder of a circuit that has a network.</summary>
     /// <param name="id">The job.</param>
@@ -18,12 +18,10 @@ public sealed class FinderDesk
     /// <param name="circuit">The circuit.</param>
     public FaultFinder Of(string id, int stamp, JobAnalysis a, int circuit)
     {
-        if (kept.TryGetValue((id, circuit), out var there) && there.Stamp == stamp)
+        if (kept.TryGet((id, circuit), out var there) && there.Stamp == stamp)
             return there.Finder.Value;
-        if (kept.Count >= MostKept)
-            kept.Clear();
         var fresh = new Lazy<FaultFinder>(() => FaultFinder.Of(HouseWirings.Of(a, circuit)));
-        kept[(id, circuit)] = (stamp, fresh);
+        kept.AddOrUpdate((id, circuit), (stamp, fresh));
         return fresh.Value;
     }
 }

@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using BitFaster.Caching.Lru;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Planning;
@@ -15,12 +15,12 @@ public sealed class PracticeHouses(JobDesk desk)
 
     private const int MostKept = 6;
 
-    private readonly ConcurrentDictionary<int, JobAnalysis> kept = new();
+    private readonly ConcurrentLru<int, JobAnalysis> kept = new(MostKept);
 
     /// <summary>The house of a number.</summary>
     public async Task<JobAnalysis> OfAsync(int number, CancellationToken cancel)
     {
-        if (kept.TryGetValue(number, out var there))
+        if (kept.TryGet(number, out var there))
             return there;
         var starter = desk.Starters[number % desk.Starters.Count].File;
         var reading = await desk.StarterAsync(starter, cancel);
@@ -36,8 +36,7 @@ public sealed class PracticeHouses(JobDesk desk)
             },
         };
         var house = await Task.Run(() => Analyzer.Analyze(Planner.PlanAll(job)), cancel);
-        if (kept.Count >= MostKept)
-            kept.Clear();
-        return kept[number] = house;
+        kept.AddOrUpdate(number, house);
+        return house;
     }
 }

@@ -116,7 +116,9 @@ public static class App
             o.MultipartBodyLengthLimit = MostRequestBytes;
             o.ValueCountLimit = 1000;
         });
-        var desk = new JobDesk(directory);
+        builder.Services.AddHttpContextAccessor();
+        var accessor = new HttpContextAccessor();
+        var desk = new JobDesk(directory, () => accessor.HttpContext is { } asked ? Roles.NameOf(asked.User) : "");
         builder.Services.AddSingleton(desk);
         builder.Services.AddSingleton(new FieldDesk(directory, desk));
         builder.Services.AddSingleton<FinderDesk>();

@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using BitFaster.Caching.Lru;
 using Circuitum.Formats;
 
 namespace Circuitum.Web.Work;
@@ -11,7 +11,7 @@ public sealed class DrawnPlans
 {
     private const int Most = 40;
 
-    private readonly ConcurrentDictionary<string, (string Key, PlanDrawing Drawing)> last = new();
+    private readonly ConcurrentLru<string, (string Key, PlanDrawing Drawing)> last = new(Most);
 
     /// <summary>What to send: the changed parts when the page is known to show what was drawn last, else the whole.</summary>
     /// <param name="job">The job.</param>
@@ -20,10 +20,8 @@ public sealed class DrawnPlans
     /// <param name="drawing">The new drawing.</param>
     public (string Svg, bool Part) Answer(string job, string shown, string key, PlanDrawing drawing)
     {
-        var part = shown.Length > 0 && last.TryGetValue(job, out var before) && before.Key == shown ? drawing.Since(before.Drawing) : null;
-        if (last.Count >= Most)
-            last.Clear();
-        last[job] = (key, drawing);
+        var part = shown.Length > 0 && last.TryGet(job, out var before) && before.Key == shown ? drawing.Since(before.Drawing) : null;
+        last.AddOrUpdate(job, (key, drawing));
         return (part ?? drawing.Whole, part is not null);
     }
 }

@@ -14,14 +14,14 @@ public sealed partial class JobDesk
         var plain = name.Trim();
         if (plain.Length is 0 or > 80 || plain.Any(char.IsControl))
             return "Name: say in 1 to 80 characters what the set is issued for.";
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         return await TryAsync(() => store.IssueAsync(id, stamp, plain, cancel));
     }
 
     /// <summary>The sets of a job, last first.</summary>
     public async Task<IReadOnlyList<IssuedSet>> IssuedAsync(string id, CancellationToken cancel)
     {
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         return await store.IssuedAsync(id, cancel);
     }
 
@@ -34,14 +34,14 @@ public sealed partial class JobDesk
     /// <summary>The job as it stood when a set was issued, worked out, or none.</summary>
     public async Task<JobAnalysis?> IssuedAsync(string id, int number, CancellationToken cancel)
     {
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         return await store.IssuedJobAsync(id, number, cancel) is { } job ? Analyzer.Analyze(job) : null;
     }
 
     /// <summary>What holds for the firm, and which change that is.</summary>
     public async Task<(Company Company, int Stamp)> CompanyAsync(CancellationToken cancel)
     {
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         return await store.CompanyAsync(cancel);
     }
 
@@ -50,7 +50,7 @@ public sealed partial class JobDesk
     {
         if (Core.Intake.JobRules.Check(company) is [var first, ..])
             return first.Sentence;
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         return await store.SaveCompanyAsync(stamp, company, cancel)
             ? ""
             : "This was changed meanwhile, in another window. Here is how it stands now; your last edit was not made.";
@@ -59,7 +59,7 @@ public sealed partial class JobDesk
     /// <summary>A stored picture of a job, or none.</summary>
     public async Task<PictureRow?> PictureAsync(string id, string hash, CancellationToken cancel)
     {
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         return await store.PictureAsync(id, hash, cancel);
     }
 }

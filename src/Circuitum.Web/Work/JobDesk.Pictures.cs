@@ -84,7 +84,7 @@ public sealed partial class JobDesk
         var (picture, problem) = PictureFile.Look(bytes);
         if (picture is null)
             return problem;
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         var had = (await store.PicturesAsync(id, cancel)).Contains(picture.Hash);
         if (!await store.AddPictureAsync(id, picture.Hash, picture.MediaType, bytes, cancel))
             return $"A job keeps {JobStore.MostPictures} pictures at most.";

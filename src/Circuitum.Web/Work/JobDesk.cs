@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using BitFaster.Caching.Lru;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Edits;
@@ -12,11 +13,16 @@ using Circuitum.Storage;
 namespace Circuitum.Web.Work;
 
 /// <summary>What the pages ask of the application: open, edit, undo, make and import jobs.</summary>
-public sealed partial class JobDesk(string directory)
+/// <param name="directory">The data directory.</param>
+/// <param name="who">Says whose edit is made; none where nobody is asked for a name.</param>
+public sealed partial class JobDesk(string directory, Func<string>? who = null)
 {
-    private const int MostCached = 12;
+    // About as many as a company of twenty has open at once; one takes a few megabytes.
+    private const int MostCached = 24;
 
-    private readonly ConcurrentDictionary<string, OpenJob> open = new();
+    private readonly ConcurrentLru<string, OpenJob> open = new(MostCached);
+
+    private JobStore Connect() => JobStore.Connect(directory, who?.Invoke() ?? "");
 
     /// <summary>What a person is told when the job was changed elsewhere since the page was drawn.</summary>
     public const string Stale =
@@ -62,14 +68,14 @@ public sealed partial class JobDesk(string directory)
     /// <summary>All jobs.</summary>
     public async Task<IReadOnlyList<JobListing>> ListAsync(CancellationToken cancel)
     {
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         return await store.ListAsync(cancel);
     }
 
     /// <summary>A job with its analysis, or none.</summary>
     public async Task<OpenJob?> OpenAsync(string id, CancellationToken cancel)
     {
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         return await OpenAsync(store, id, cancel);
     }
 
@@ -82,15 +88,13 @@ public sealed partial class JobDesk(string directory)
     {
         if (key is not { Length: 32 })
             return await Create();
-        if (made.Count > MostMade)
-            made.Clear();
         return await made.GetOrAdd(key, _ => new(Create)).Value;
 
         async Task<string> Create()
         {
             // Only what can be worked out is written down; the first page will ask for it anyway.
             var analysis = Analyzer.Analyze(job);
-            await using var store = JobStore.Connect(directory);
+            await using var store = Connect();
             var id = await store.CreateAsync(job, title, cancel);
             if (await store.GetAsync(id, cancel) is { } stored)
                 Keep(id, new OpenJob(stored, analysis, await Pictures(store, id, job, cancel)));
@@ -106,47 +110,47 @@ public sealed partial class JobDesk(string directory)
             return null;
         var name = $"{job.Name}, copy";
         var copy = await CreateAsync(job with { Name = name[..Math.Min(name.Length, JobRules.LongestName)] }, "copy", key, cancel);
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         foreach (var hash in await store.PicturesAsync(id, cancel))
         {
             if (await store.PictureAsync(id, hash, cancel) is { } picture)
                 await store.AddPictureAsync(copy, hash, picture.MediaType, picture.Bytes, cancel);
         }
 
-        open.TryRemove(copy, out _);
+        open.TryRemove(copy);
         return copy;
     }
 
     private const int MostMade = 1000;
 
-    private readonly ConcurrentDictionary<string, Lazy<Task<string>>> made = new();
+    private readonly ConcurrentLru<string, Lazy<Task<string>>> made = new(MostMade);
 
     /// <summary>Jobs that were put away.</summary>
     public async Task<IReadOnlyList<JobListing>> DeletedAsync(CancellationToken cancel)
     {
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         return await store.DeletedAsync(cancel);
     }
 
     /// <summary>Puts a job away or takes it back.</summary>
     public async Task<bool> PutAwayAsync(string id, bool away, CancellationToken cancel)
     {
-        await using var store = JobStore.Connect(directory);
-        open.TryRemove(id, out _);
+        await using var store = Connect();
+        open.TryRemove(id);
         return await store.PutAwayAsync(id, away, cancel);
     }
 
     /// <summary>Whether the database answers.</summary>
     public async Task<bool> AnswersAsync(CancellationToken cancel)
     {
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         return await store.AnswersAsync(cancel);
     }
 
     /// <summary>A job's document as it is stored, readable or not; none when there is no such job.</summary>
     public async Task<string?> DocumentAsync(string id, CancellationToken cancel)
     {
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         return await store.DocumentAsync(id, cancel);
     }
 
@@ -161,7 +165,7 @@ public sealed partial class JobDesk(string directory)
     /// <param name="form">What the form said, to know it when it is sent twice; none when that cannot be.</param>
     public async Task<string> EditAsync(string id, int stamp, JobCommand command, CancellationToken cancel, string? form = null)
     {
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         if (await OpenAsync(store, id, cancel) is not { Stored: var stored, Analysis: var before })
             return "That job is not there any more.";
         if (stored.Stamp != stamp)
@@ -175,7 +179,7 @@ public sealed partial class JobDesk(string directory)
         try
         {
             int? from = stored.Notice.Length > 0 ? stored.Revision : null;
-            if (!await store.SaveAsync(id, stamp, result.Job, command.Title, command.Nudges, from, cancel))
+            if (!await store.SaveAsync(id, stamp, result.Job, command.Title, command.Nudges, from, About(command), cancel))
                 return Stale;
         }
         catch (StoreException e)
@@ -187,7 +191,7 @@ public sealed partial class JobDesk(string directory)
         if (form is not null)
             last[id] = (stamp, form);
         var saved = stored with { Job = result.Job, Stamp = stamp + 1, Undo = command.Title, Redo = null, Notice = "" };
-        open[id] = new OpenJob(saved, analysis, await Pictures(store, id, result.Job, cancel), before);
+        Keep(id, new OpenJob(saved, analysis, await Pictures(store, id, result.Job, cancel), before));
         return "";
     }
 
@@ -233,7 +237,7 @@ public sealed partial class JobDesk(string directory)
     /// <summary>Undoes or redoes.</summary>
     public async Task<string> StepAsync(string id, int stamp, bool back, CancellationToken cancel)
     {
-        await using var store = JobStore.Connect(directory);
+        await using var store = Connect();
         if (await OpenAsync(store, id, cancel) is not { Stored: var stored })
             return "That job is not there any more.";
         if (stored.Stamp != stamp)
@@ -259,7 +263,7 @@ public sealed partial class JobDesk(string directory)
     // The stamp tells whether the analysed job is still the stored one, so most requests read one number.
     private async Task<OpenJob?> OpenAsync(JobStore store, string id, CancellationToken cancel)
     {
-        if (open.TryGetValue(id, out var there) && await store.StampAsync(id, cancel) == there.Stored.Stamp)
+        if (open.TryGet(id, out var there) && await store.StampAsync(id, cancel) == there.Stored.Stamp)
             return there;
         if (await store.GetAsync(id, cancel) is not { } stored)
             return null;
@@ -268,9 +272,8 @@ public sealed partial class JobDesk(string directory)
 
     private OpenJob Keep(string id, OpenJob job)
     {
-        if (open.Count >= MostCached)
-            open.Clear();
-        return open[id] = job;
+        open.AddOrUpdate(id, job);
+        return job;
     }
 
     private static async Task<IReadOnlySet<string>> Pictures(JobStore store, string id, Job job, CancellationToken cancel) =>

@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using BitFaster.Caching.Lru;
 
 namespace Circuitum.Web.Work;
 
@@ -10,15 +10,13 @@ public sealed class Notes
 {
     private const int Most = 200;
 
-    private readonly ConcurrentDictionary<string, string> kept = new();
+    private readonly ConcurrentLru<string, string> kept = new(Most);
 
     /// <summary>Keeps a sentence and gives its key.</summary>
     public string Keep(string sentence)
     {
-        if (kept.Count >= Most)
-            kept.Clear();
         var key = Guid.NewGuid().ToString("N");
-        kept[key] = sentence;
+        kept.AddOrUpdate(key, sentence);
         return key;
     }
 

@@ -11,7 +11,7 @@ using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 namespace Circuitum.Storage.Migrations
 {
     [DbContext(typeof(JobDatabase))]
-    [Migration("20261129214035_History")]
+    [Migration("20261129215146_History")]
     partial class History
     {
         /// <inheritdoc />
@@ -371,6 +371,11 @@ namespace Circuitum.Storage.Migrations
 
                     b.Property<int>("Number")
                         .HasColumnType("INTEGER");
+
+                    b.Property<string>("About")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("TEXT");
 
                     b.Property<int>("Base")
                         .HasColumnType("INTEGER");
