@@ -95,7 +95,7 @@ public sealed partial class JobStore
                     || !await db.Revisions.AnyAsync(r => r.JobId == id && r.Number == head.Parent, cancel).ConfigureAwait(false)
                 )
                     return false;
-                row.Head = head.Parent;
+                await StandAt(row, head.Parent, cancel).ConfigureAwait(false);
                 return true;
             },
             cancel
@@ -110,11 +110,19 @@ public sealed partial class JobStore
             {
                 if (await RedoOf(id, row.Head, cancel).ConfigureAwait(false) is not { } next)
                     return false;
-                row.Head = next.Number;
+                await StandAt(row, next.Number, cancel).ConfigureAwait(false);
                 return true;
             },
             cancel
         );
+
+    // The list of jobs names the job as it stands.
+    private async Task StandAt(JobRow row, int number, CancellationToken cancel)
+    {
+        row.Head = number;
+        if (await RevisionAsync(row.Id, number, cancel).ConfigureAwait(false) is { } job)
+            row.Name = job.Name;
+    }
 
     private async Task<RevisionRow?> RedoOf(string id, int head, CancellationToken cancel) =>
         await db

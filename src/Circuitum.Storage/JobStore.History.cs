@@ -84,7 +84,7 @@ public sealed partial class JobStore
         );
 
     // The text of a state; none where there is no such one, empty where its bytes are damaged.
-    private async Task<string?> TextAsync(string id, int number, CancellationToken cancel) =>
+    internal async Task<string?> TextAsync(string id, int number, CancellationToken cancel) =>
         await db.Revisions.AsNoTracking().FirstOrDefaultAsync(r => r.JobId == id && r.Number == number, cancel).ConfigureAwait(false)
             is { } row
             ? await TextAsync(row, cancel).ConfigureAwait(false)

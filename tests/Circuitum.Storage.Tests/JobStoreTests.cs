@@ -57,6 +57,7 @@ public sealed class JobStoreTests : IAsyncLifetime
             j => j.Undo.ShouldBeNull(),
             j => j.Redo.ShouldBe("rename")
         );
+        (await store.ListAsync()).Single().Name.ShouldBe("One", "the list names it as it stands");
         (await store.UndoAsync(id, 3)).ShouldBeFalse();
         (await store.RedoAsync(id, 3)).ShouldBeTrue();
         (await Now()).Job.Name.ShouldBe("Two");
