@@ -36,6 +36,30 @@ analyze.SetAction((r, c) => Work.Analyze(r.GetValue(file)!, r.GetValue(output), 
 var import = new Command("import", "Puts a job file into the web application's database.") { file, data };
 import.SetAction((r, c) => Work.Import(r.GetValue(file)!, r.GetValue(data), c));
 
+var backupFile = new Argument<FileInfo>("file") { Description = "The backup." };
+var backup = new Command("backup", "Copies the live database with its pictures into one file, and opens it to see that it is whole.")
+{
+    backupFile,
+    data,
+};
+backup.SetAction((r, c) => StoreWork.Backup(r.GetValue(backupFile)!, r.GetValue(data), c));
+var restore = new Command(
+    "restore",
+    "Puts a backup into an empty data directory; beside it, never over it, where it has a database, with a list of what differs."
+)
+{
+    backupFile,
+    data,
+};
+restore.SetAction((r, c) => StoreWork.Restore(r.GetValue(backupFile)!, r.GetValue(data), c));
+var archive = new Command("archive", "Writes a job with its history, pictures and field entries into one file.")
+{
+    new Argument<string>("job") { Description = "The job's id, or all for each into a file of its own in the directory --out." },
+    output,
+    data,
+};
+archive.SetAction((r, c) => StoreWork.Archive(r.GetValue<string>("job")!, r.GetValue(output), r.GetValue(data), c));
+
 var walls = new Option<string[]>("--walls")
 {
     Description = "Layers of walls; guessed from their names without it.",
@@ -99,6 +123,9 @@ var root = new RootCommand(
     export,
     analyze,
     import,
+    backup,
+    restore,
+    archive,
     drawing,
     bench,
     rules,

@@ -86,6 +86,8 @@ internal static class Work
 
     internal static async Task<int> Import(FileInfo file, DirectoryInfo? data, CancellationToken cancel)
     {
+        if (file.Extension.Equals(".zip", StringComparison.OrdinalIgnoreCase))
+            return await StoreWork.Import(file, data, cancel);
         if (await Read(file, cancel) is not { } job)
             return 2;
         await using var store = await JobStore.OpenAsync(data?.FullName ?? "data", cancel);

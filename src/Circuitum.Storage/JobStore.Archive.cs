@@ -1,5 +1,6 @@
 using Circuitum.Formats.Supply;
 using Circuitum.Storage.Archive;
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
 namespace Circuitum.Storage;
@@ -8,6 +9,19 @@ namespace Circuitum.Storage;
 public sealed partial class JobStore
 {
     internal JobDatabase Database => db;
+
+    /// <summary>Copies the live database into a file that is not there yet: one state of it, while others go on writing.</summary>
+    public static void Backup(string directory, string to)
+    {
+        using var from = new SqliteConnection($"Data Source={FileIn(directory)};Mode=ReadWrite;Pooling=False;Default Timeout=60");
+        from.Open();
+        using var copy = from.CreateCommand();
+        copy.CommandText = "VACUUM INTO $to";
+        copy.Parameters.AddWithValue("$to", to);
+        copy.ExecuteNonQuery();
+        if (!OperatingSystem.IsWindows())
+            File.SetUnixFileMode(to, UnixFileMode.UserRead | UnixFileMode.UserWrite);
+    }
 
     /// <summary>Adds a job that was read from an archive, as one write.</summary>
     internal async Task<string> AddAsync(ReadJob read, CancellationToken cancel)
@@ -154,7 +168,5 @@ public sealed partial class JobStore
     /// <summary>Deletes a job that was archived, with all that belongs to it; only a backup has it then.</summary>
     /// <returns>Whether there was such a job among the archived ones.</returns>
     public Task<bool> DeleteAsync(string id, CancellationToken cancel = default) =>
-        Written(async () =>
-            await db.Jobs.Where(j => j.Id == id && j.Deleted != null).ExecuteDeleteAsync(cancel).ConfigureAwait(false) > 0
-        );
+        Written(async () => await db.Jobs.Where(j => j.Id == id && j.Deleted != null).ExecuteDeleteAsync(cancel).ConfigureAwait(false) > 0);
 }

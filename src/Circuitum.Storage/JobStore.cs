@@ -100,19 +100,6 @@ public sealed partial class JobStore : IAsyncDisposable
         }
     }
 
-    /// <summary>Copies the live database.</summary>
-    public static void Backup(string directory, string to)
-    {
-        using var from = new SqliteConnection($"Data Source={FileIn(directory)};Pooling=False");
-        using var copy = new SqliteConnection($"Data Source={to};Pooling=False");
-        from.Open();
-        copy.Open();
-        from.BackupDatabase(copy);
-        copy.Close();
-        if (!OperatingSystem.IsWindows())
-            File.SetUnixFileMode(to, UnixFileMode.UserRead | UnixFileMode.UserWrite);
-    }
-
     /// <summary>All jobs, last changed first.</summary>
     public async Task<IReadOnlyList<JobListing>> ListAsync(CancellationToken cancel = default) =>
         await db

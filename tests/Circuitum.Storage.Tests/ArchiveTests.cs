@@ -31,7 +31,15 @@ public sealed class ArchiveTests : IDisposable
     }
 
     private static FieldEntry Entry(int n, FieldSaid state, string value) =>
-        new($"entry-{n:0000}", "set/kitchen.r1", state, value, "as planned", "Hal <b>", new DateTime(2026, 11, 1, 8, n, 0, DateTimeKind.Utc));
+        new(
+            $"entry-{n:0000}",
+            "set/kitchen.r1",
+            state,
+            value,
+            "as planned",
+            "Hal <b>",
+            new DateTime(2026, 11, 1, 8, n, 0, DateTimeKind.Utc)
+        );
 
     private static async Task<string> Filled(JobStore store)
     {
@@ -49,7 +57,15 @@ public sealed class ArchiveTests : IDisposable
         await store.ScalePhotoAsync(id, 1, 0.25);
         var png = Grey(SKEncodedImageFormat.Png);
         await store.AddPictureAsync(id, PictureFile.Look(png).Picture!.Hash, "image/png", png);
-        await store.AddOrderAsync(id, new Order { Key = "order-key-0001", Job = "Gull", State = OrderState.Waiting });
+        await store.AddOrderAsync(
+            id,
+            new Order
+            {
+                Key = "order-key-0001",
+                Job = "Gull",
+                State = OrderState.Waiting,
+            }
+        );
         return id;
     }
 
@@ -69,7 +85,10 @@ public sealed class ArchiveTests : IDisposable
         var (id, problem) = await JobArchive.ReadAsync(other, new MemoryStream(file));
         problem.ShouldBeEmpty();
         (await Out(other, id!)).AsSpan().SequenceEqual(file).ShouldBeTrue();
-        (await other.GetAsync(id!))!.ShouldSatisfyAllConditions(j => j.Job.Name.ShouldBe("State 39, \"Gull\""), j => j.Redo.ShouldNotBeNull());
+        (await other.GetAsync(id!))!.ShouldSatisfyAllConditions(
+            j => j.Job.Name.ShouldBe("State 39, \"Gull\""),
+            j => j.Redo.ShouldNotBeNull()
+        );
         (await other.WaitingOrdersAsync()).ShouldBeEmpty("nothing is sent because a file says so");
 
         // Beside the one that it was made of: all but the orders, whose keys are taken.

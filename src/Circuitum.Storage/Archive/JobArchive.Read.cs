@@ -44,7 +44,7 @@ public static partial class JobArchive
         {
             return (null, e.Message);
         }
-        catch (Exception e) when (e is InvalidDataException or EndOfStreamException)
+        catch (Exception e) when (e is InvalidDataException or EndOfStreamException or ArgumentException or NotSupportedException)
         {
             return (null, "The archive is damaged, or is no zip file.");
         }
@@ -71,7 +71,9 @@ public static partial class JobArchive
         var bytes = parts.Bytes(name, PictureFile.MostBytes);
         using var data = SKData.CreateCopy(bytes);
         using var codec = SKCodec.Create(data);
-        return codec is not { EncodedFormat: SKEncodedImageFormat.Jpeg } || Math.Max(codec.Info.Width, codec.Info.Height) > PictureFile.MostPixels
+        return
+            codec is not { EncodedFormat: SKEncodedImageFormat.Jpeg }
+            || Math.Max(codec.Info.Width, codec.Info.Height) > PictureFile.MostPixels
             ? throw new BadArchive($"{name}: it is no JPEG picture.")
             : bytes;
     }
@@ -101,7 +103,12 @@ public static partial class JobArchive
             throw new BadArchive($"{Head}: head: there is no state {head.Head}.");
         foreach (var s in lists.States)
             Need(
-                s.Parent < s.Number && s.Parent >= 0 && Short(s.Title, 120) && Short(s.About, 120) && Short(s.By, 80) && Short(s.Named ?? "", 80),
+                s.Parent < s.Number
+                    && s.Parent >= 0
+                    && Short(s.Title, 120)
+                    && Short(s.About, 120)
+                    && Short(s.By, 80)
+                    && Short(s.Named ?? "", 80),
                 $"states: {s.Number}"
             );
         foreach (var s in lists.Sets)

@@ -48,6 +48,16 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray, Notes notes) : Pa
     public async Task<IActionResult> OnPostTakeBackAsync(string? job, CancellationToken cancel) =>
         await desk.PutAwayAsync(job ?? "", false, cancel) ? Redirect("/") : NotFound();
 
+    /// <summary>Deletes an archived job for good.</summary>
+    public async Task<IActionResult> OnPostDeleteAsync(string? job, string? name, CancellationToken cancel)
+    {
+        if (await desk.DeleteAsync(job ?? "", name ?? "", cancel) is not { Length: > 0 } problem)
+            return Redirect("/");
+        Problems = [problem];
+        await Load(cancel);
+        return Page();
+    }
+
     /// <summary>Makes another job of one.</summary>
     public async Task<IActionResult> OnPostCopyAsync(string? job, string? key, CancellationToken cancel) =>
         await desk.CopyAsync(job ?? "", key, cancel) is not null ? Redirect("/") : NotFound();
@@ -99,6 +109,12 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray, Notes notes) : Pa
         if (file is null)
             return await Finish(null, [new Problem("file", "Choose a job file or a drawing.")], "", cancel);
         await using var stream = file.OpenReadStream();
+        if (file.FileName.EndsWith(".zip", StringComparison.OrdinalIgnoreCase))
+        {
+            var (taken, problem) = await desk.TakeInAsync(stream, cancel);
+            return taken is not null ? Redirect($"/jobs/{taken}/rooms") : await Finish(null, [new Problem("file", problem)], "", cancel);
+        }
+
         if (!file.FileName.EndsWith(".dxf", StringComparison.OrdinalIgnoreCase))
         {
             var reading = await JobFile.ReadAsync(stream, cancel);

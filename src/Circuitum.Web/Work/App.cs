@@ -126,6 +126,14 @@ public static class App
         builder.Services.AddSingleton(s => new PhotoDesk(directory, s.GetRequiredService<FieldDesk>()));
         if (Supplier(builder, directory) is { } wrong)
             return Refuse(wrong);
+        builder.Services.AddSingleton(TimeProvider.System);
+        builder.Services.AddSingleton(s => new BackupDesk(
+            directory,
+            builder.Configuration,
+            s.GetRequiredService<TimeProvider>(),
+            s.GetRequiredService<ILogger<BackupDesk>>()
+        ));
+        builder.Services.AddHostedService(s => s.GetRequiredService<BackupDesk>());
         builder.Services.AddSingleton<DrawingTray>();
         builder.Services.AddSingleton<PriceTray>();
         builder.Services.AddSingleton<DrawnPlans>();
@@ -166,6 +174,7 @@ public static class App
             )
             .AllowAnonymous();
         Downloads.Map(app);
+        Archives.Map(app, directory);
         Pictures.Map(app);
         Previews.Map(app);
         BenchApi.Map(app);

@@ -2,6 +2,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Review;
 using Circuitum.Storage;
+using Circuitum.Storage.Archive;
 
 namespace Circuitum.Web.Work;
 
@@ -37,6 +38,35 @@ public sealed partial class JobDesk
         if (await store.RevisionAsync(id, number, cancel) is not { } job)
             return $"State {number} is not there any more, or cannot be read.";
         return await TryAsync(() => store.SaveAsync(id, stamp, job, $"returned to state {number}", cancel: cancel));
+    }
+
+    /// <summary>Takes an archive of a job in as another one. Gives its id, or a sentence that says why there is none.</summary>
+    public async Task<(string? Id, string Problem)> TakeInAsync(Stream archive, CancellationToken cancel)
+    {
+        await using var store = Connect();
+        try
+        {
+            return await JobArchive.ReadAsync(store, archive, cancel);
+        }
+        catch (StoreException e)
+        {
+            return (null, e.Message);
+        }
+    }
+
+    /// <summary>Deletes an archived job for good. Gives a sentence when it was not done.</summary>
+    /// <param name="id">The job.</param>
+    /// <param name="name">Its name, typed by who wants it gone.</param>
+    /// <param name="cancel">Gives up.</param>
+    public async Task<string> DeleteAsync(string id, string name, CancellationToken cancel)
+    {
+        await using var store = Connect();
+        if ((await store.DeletedAsync(cancel)).FirstOrDefault(j => j.Id == id) is not { } job)
+            return "That job is not among the archived ones.";
+        if (!string.Equals(name.Trim(), job.Name, StringComparison.OrdinalIgnoreCase))
+            return $"Type the name of the job to delete it for good: {job.Name}. Nothing was deleted.";
+        open.TryRemove(id);
+        return await store.DeleteAsync(id, cancel) ? "" : "That job is not among the archived ones.";
     }
 
     // What an edit names first of the things of a house is what it is about.
