@@ -20,6 +20,7 @@ public sealed class ProblemModel : PageModel
             404 => "There is no such page or job. It may have been deleted.",
             400 => "The form was out of date or not complete. Load the page again and repeat the edit; nothing was changed.",
             401 => "Sign in first.",
+            403 when HttpContext.Items[Faults.Sentence] is string sentence => sentence,
             403 => "That is the owner's to do.",
             429 => "Too many attempts. Wait a minute, then try again.",
             405 => "That is not done with this page.",

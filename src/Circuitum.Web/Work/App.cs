@@ -10,7 +10,6 @@ using Circuitum.Web.Stages;
 using Circuitum.Web.Supply;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.DataProtection;
-using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Diagnostics.HealthChecks;
 using Microsoft.AspNetCore.Http.Features;
 using Microsoft.AspNetCore.Identity;
@@ -25,10 +24,6 @@ public static class App
 {
     /// <summary>Most bytes that a request may bring: the largest file that is read, a drawing, and a little more.</summary>
     public const long MostRequestBytes = DxfReader.MostBytes + 200_000;
-
-    private const string Policy =
-        "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self' data: blob:; connect-src "
-        + "'self'; worker-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     // The names under which this machine reaches itself; a page elsewhere that points its own name here gets no answer.
     private static readonly string[] OwnNames = ["127.0.0.1", "localhost", "[::1]"];
@@ -143,19 +138,10 @@ public static class App
         var app = builder.Build();
         await desk.PrepareAsync();
         app.UseHostFiltering();
-        app.Use(
-            async (context, next) =>
-            {
-                var h = context.Response.Headers;
-                h.ContentSecurityPolicy = Policy;
-                h.XContentTypeOptions = "nosniff";
-                h["Referrer-Policy"] = "same-origin";
-                await next(context);
-            }
-        );
+        app.Use(Fences.Marked);
         app.UseExceptionHandler("/problem");
         app.UseStatusCodePagesWithReExecute("/problem", "?status={0}");
-        app.Use(Lawful);
+        app.Use(Fences.Lawful);
 
         // Modules import each other by plain names: a browser asks each time whether they are still the same.
         app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = "no-cache" });
@@ -228,26 +214,6 @@ public static class App
         ));
         builder.Services.AddHostedService<OrderOffice>();
         return null;
-    }
-
-    // Only what the pages use, and nothing larger than is read.
-    private static Task Lawful(HttpContext context, RequestDelegate next)
-    {
-        // The page that tells of a refusal is asked for by itself, without what was refused.
-        if (context.Features.Get<IStatusCodeReExecuteFeature>() is not null)
-        {
-            (context.Request.Method, context.Request.ContentLength, context.Request.ContentType) = (HttpMethods.Get, null, null);
-            return next(context);
-        }
-
-        var method = context.Request.Method;
-        if (!HttpMethods.IsGet(method) && !HttpMethods.IsHead(method) && !HttpMethods.IsPost(method))
-            context.Response.StatusCode = StatusCodes.Status405MethodNotAllowed;
-        else if (context.Request.ContentLength > MostRequestBytes)
-            context.Response.StatusCode = StatusCodes.Status413PayloadTooLarge;
-        else
-            return next(context);
-        return Task.CompletedTask;
     }
 
     // To the console and to files that take each other's place; what is in a job never comes into them.

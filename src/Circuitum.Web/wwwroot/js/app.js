@@ -43,7 +43,7 @@ function turnNight() {
   const root = document.documentElement;
   const night = root.dataset.theme ? root.dataset.theme === 'night' : matchMedia('(prefers-color-scheme: dark)').matches;
   root.dataset.theme = night ? 'day' : 'night';
-  document.cookie = `theme=${root.dataset.theme}; path=/; max-age=31536000; samesite=strict`;
+  document.cookie = `theme=${root.dataset.theme}; path=/; max-age=31536000; samesite=strict${location.protocol === 'https:' ? '; secure' : ''}`;
 }
 
 document.addEventListener('click', e => {

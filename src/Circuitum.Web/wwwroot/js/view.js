@@ -68,7 +68,7 @@ export function tellCanvas() {
     .map(Number) ?? [800, 630];
   const same = [wide, tall].every((n, i) => Math.abs(n - told[i]) <= 0.05 * told[i]);
   if (same || wide < 100 || tall < 100) return;
-  document.cookie = `canvas=${wide}x${tall}; path=/; max-age=31536000; samesite=strict`;
+  document.cookie = `canvas=${wide}x${tall}; path=/; max-age=31536000; samesite=strict${location.protocol === 'https:' ? '; secure' : ''}`;
   drawAgain();
 }
 
