@@ -64,6 +64,7 @@ public sealed class RolesTests : IDisposable
         "jobs/{id}/document",
         "jobs/{id}/editions",
         "jobs/{id}/files/{what}",
+        "jobs/{id}/follow",
         "jobs/{id}/history",
         "jobs/{id}/issued",
         "jobs/{id}/labels",
@@ -169,7 +170,7 @@ public sealed class RolesTests : IDisposable
         request.Headers.Accept.ParseAdd("text/html");
         if (method == "POST")
             request.Content = new FormUrlEncodedContent([]);
-        return client.SendAsync(request);
+        return client.SendAsync(request, HttpCompletionOption.ResponseHeadersRead);
     }
 
     [Fact]

@@ -18,7 +18,7 @@ public static class Fences
         ("Referrer-Policy", "same-origin"),
         ("Cross-Origin-Opener-Policy", "same-origin"),
         ("Cross-Origin-Resource-Policy", "same-origin"),
-        ("Permissions-Policy", "camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), bluetooth=()"),
+        ("Permissions-Policy", "camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=()"),
     ];
 
     /// <summary>Puts the headers on every answer.</summary>

@@ -161,6 +161,7 @@ public static class App
             .AllowAnonymous();
         Downloads.Map(app);
         Archives.Map(app, directory);
+        JobChanges.Map(app);
         Pictures.Map(app);
         Previews.Map(app);
         BenchApi.Map(app);

@@ -37,7 +37,10 @@ public sealed partial class JobDesk
         await using var store = Connect();
         if (await store.RevisionAsync(id, number, cancel) is not { } job)
             return $"State {number} is not there any more, or cannot be read.";
-        return await TryAsync(() => store.SaveAsync(id, stamp, job, $"returned to state {number}", cancel: cancel));
+        var problem = await TryAsync(() => store.SaveAsync(id, stamp, job, $"returned to state {number}", cancel: cancel));
+        if (problem.Length == 0)
+            Changes.Tell(id, stamp + 1, Who, $"returned to state {number}");
+        return problem;
     }
 
     /// <summary>Takes an archive of a job in as another one. Gives its id, or a sentence that says why there is none.</summary>

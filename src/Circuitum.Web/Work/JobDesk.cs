@@ -22,7 +22,7 @@ public sealed partial class JobDesk(string directory, Func<string>? who = null)
 
     private readonly ConcurrentLru<string, OpenJob> open = new(MostCached);
 
-    private JobStore Connect() => JobStore.Connect(directory, who?.Invoke() ?? "");
+    private JobStore Connect() => JobStore.Connect(directory, Who);
 
     /// <summary>What a person is told when the job was changed elsewhere since the page was drawn.</summary>
     public const string Stale =
@@ -169,7 +169,13 @@ public sealed partial class JobDesk(string directory, Func<string>? who = null)
         if (await OpenAsync(store, id, cancel) is not { Stored: var stored, Analysis: var before })
             return "That job is not there any more.";
         if (stored.Stamp != stamp)
-            return form is not null && last.TryGetValue(id, out var done) && done == (stamp, form) ? "" : Stale;
+        {
+            if (form is not null && last.TryGetValue(id, out var done) && done == (stamp, form))
+                return "";
+            if (!IsGoodNow(id, stamp, stored.Job, command))
+                return await StaleBy(id, cancel);
+        }
+
         var result = Watched(id, command, c => c.Apply(stored.Job));
         if (result.Job is null)
             return result.Problem;
@@ -179,7 +185,7 @@ public sealed partial class JobDesk(string directory, Func<string>? who = null)
         try
         {
             int? from = stored.Notice.Length > 0 ? stored.Revision : null;
-            if (!await store.SaveAsync(id, stamp, result.Job, command.Title, command.Nudges, from, About(command), cancel))
+            if (!await store.SaveAsync(id, stored.Stamp, result.Job, command.Title, command.Nudges, from, About(command), cancel))
                 return Stale;
         }
         catch (StoreException e)
@@ -190,8 +196,9 @@ public sealed partial class JobDesk(string directory, Func<string>? who = null)
         // What was just written need not be read again: the next page shows it.
         if (form is not null)
             last[id] = (stamp, form);
-        var saved = stored with { Job = result.Job, Stamp = stamp + 1, Undo = command.Title, Redo = null, Notice = "" };
+        var saved = stored with { Job = result.Job, Stamp = stored.Stamp + 1, Undo = command.Title, Redo = null, Notice = "" };
         Keep(id, new OpenJob(saved, analysis, await Pictures(store, id, result.Job, cancel), before));
+        Changes.Tell(id, saved.Stamp, Who, $"{command.Title}{(About(command) is { Length: > 0 } about ? $": {about}" : "")}");
         return "";
     }
 
@@ -244,7 +251,10 @@ public sealed partial class JobDesk(string directory, Func<string>? who = null)
             return Stale;
         if ((back ? stored.Undo : stored.Redo) is null)
             return back ? "There is nothing to undo." : "There is nothing to redo.";
-        return await TryAsync(() => back ? store.UndoAsync(id, stamp, cancel) : store.RedoAsync(id, stamp, cancel));
+        var problem = await TryAsync(() => back ? store.UndoAsync(id, stamp, cancel) : store.RedoAsync(id, stamp, cancel));
+        if (problem.Length == 0)
+            Changes.Tell(id, stamp + 1, Who, $"{(back ? "undo" : "redo")}: {(back ? stored.Undo : stored.Redo)}");
+        return problem;
     }
 
     // Another window is named only when it was one; a full disk is a full disk.
@@ -273,6 +283,7 @@ public sealed partial class JobDesk(string directory, Func<string>? who = null)
     private OpenJob Keep(string id, OpenJob job)
     {
         open.AddOrUpdate(id, job);
+        Remember(id, job.Stored.Stamp, job.Stored.Job);
         return job;
     }
 

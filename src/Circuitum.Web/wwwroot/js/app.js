@@ -10,6 +10,7 @@ import { drawingKey } from './room.js';
 import './patch.js';
 import { typeRooms } from './entry.js';
 import './jobs.js';
+import './together.js';
 import './planning.js';
 import './preferences.js';
 import './ticks.js';

@@ -74,12 +74,12 @@ export async function inches(text) {
 // A question without an edit; when the program cannot be reached, it is answered like one that failed.
 export const fetched = url => fetch(url).catch(() => new Response('The program does not answer.', { status: 503 }));
 
-export function tell(sentence, again) {
+export function tell(sentence, again, word = 'Send it again') {
   const here = work() ?? document.querySelector('main');
   here?.querySelector('.notice.told')?.remove();
   const box = Object.assign(document.createElement('div'), { className: 'notice stop told', role: 'alert', textContent: sentence });
   if (again) {
-    const button = Object.assign(document.createElement('button'), { type: 'button', textContent: 'Send it again' });
+    const button = Object.assign(document.createElement('button'), { type: 'button', textContent: word });
     button.addEventListener('click', () => {
       box.remove();
       again();
