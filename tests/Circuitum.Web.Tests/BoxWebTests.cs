@@ -212,6 +212,12 @@ public sealed class BoxWebTests : WebHouse
         var taken = await Web.PostAsync("/jobs/gull-cottage/plans", new FormUrlEncodedContent(form));
         taken.RequestMessage!.RequestUri!.AbsolutePath.ShouldEndWith("/circuits");
         (await taken.Content.ReadAsStringAsync()).ShouldContain("Undo take plan");
+
+        // Sent again it is the same plan; of a state that nobody remembers it is not made.
+        var same = await Stored();
+        await Web.PostAsync("/jobs/gull-cottage/plans", new FormUrlEncodedContent(form));
+        JobFile.Write(await Stored()).ShouldBe(JobFile.Write(same));
+        form["stamp"] = "999";
         Parse(await (await Web.PostAsync("/jobs/gull-cottage/plans", new FormUrlEncodedContent(form))).Content.ReadAsStringAsync())
             .QuerySelector("[role=alert]")!
             .TextContent.ShouldContain("changed meanwhile");
