@@ -40,7 +40,12 @@ public sealed class JobDatabase(DbContextOptions<JobDatabase> options) : Identit
     protected override void OnModelCreating(ModelBuilder builder)
     {
         base.OnModelCreating(builder);
-        builder.Entity<Account>(e => e.Property(a => a.Role).HasMaxLength(20));
+        builder.Entity<Account>(e =>
+        {
+            e.Property(a => a.Role).HasMaxLength(20);
+            e.Property(a => a.Job).HasMaxLength(40);
+            e.Property(a => a.Link).HasMaxLength(64);
+        });
         builder.Entity<FieldRow>(e =>
         {
             e.HasKey(f => new { f.JobId, f.Number });

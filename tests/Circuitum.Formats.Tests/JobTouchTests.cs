@@ -16,7 +16,8 @@ public class JobTouchTests
 
     private static Job Made(JobCommand command, Job job) => command.Apply(job).Job.ShouldNotBeNull();
 
-    private static string Box(string room, int n = 0) => House.Decisions.Boxes.Where(b => b is { Wall: not null } && b.Room == room).ElementAt(n).Id;
+    private static string Box(string room, int n = 0) =>
+        House.Decisions.Boxes.Where(b => b is { Wall: not null } && b.Room == room).ElementAt(n).Id;
 
     [Fact]
     public void A_box_here_and_a_wall_there_are_apart()

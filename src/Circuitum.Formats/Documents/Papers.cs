@@ -42,6 +42,9 @@ public static class Papers
         ("packet", "Packet", Packet),
     ];
 
+    /// <summary>The papers: their file's name and their title.</summary>
+    public static IReadOnlyList<(string Name, string Title)> Titles { get; } = [.. All.Select(p => (p.Name, p.Title))];
+
     /// <summary>The papers by their file's name.</summary>
     public static IReadOnlyList<string> Names { get; } = [.. All.Select(p => p.Name)];
 

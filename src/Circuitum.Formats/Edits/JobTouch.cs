@@ -59,7 +59,9 @@ public static class JobTouch
                     }
 
                     touched.Add($"{path} {key}");
-                    foreach (var room in new[] { left, right }.Select(t => path == "rooms" ? Text(t, "id") : Text(t, "room")).OfType<string>())
+                    foreach (
+                        var room in new[] { left, right }.Select(t => path == "rooms" ? Text(t, "id") : Text(t, "room")).OfType<string>()
+                    )
                         touched.Add((Shapes.Contains(path) ? Shape : Near) + room);
                 }
 

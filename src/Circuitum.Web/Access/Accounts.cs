@@ -3,7 +3,6 @@ using System.Text.Encodings.Web;
 using System.Threading.RateLimiting;
 using Circuitum.Storage;
 using Microsoft.AspNetCore.Authentication;
-using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
@@ -70,12 +69,7 @@ internal static class Accounts
                 return Task.CompletedTask;
             };
         });
-        services
-            .AddAuthorizationBuilder()
-            .AddPolicy(Roles.Crew, p => p.RequireRole(Roles.Owner, Roles.Crew))
-            .AddPolicy(Roles.Owner, p => p.RequireRole(Roles.Owner))
-            .SetFallbackPolicy(new AuthorizationPolicyBuilder().RequireRole(Roles.Owner).Build())
-            .SetDefaultPolicy(new AuthorizationPolicyBuilder().RequireRole(Roles.Owner).Build());
+        Roles.AddPolicies(services.AddAuthorizationBuilder());
         services.AddRateLimiter(o =>
         {
             o.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
@@ -125,7 +119,13 @@ internal sealed class RoleClaims(UserManager<Account> people, IOptions<IdentityO
     protected override async Task<ClaimsIdentity> GenerateClaimsAsync(Account user)
     {
         var identity = await base.GenerateClaimsAsync(user);
+
+        // Asked anew with each request: whose time has ended has no role any more.
+        if (user.Until is { } until && until <= DateTime.UtcNow)
+            return identity;
         identity.AddClaim(new(identity.RoleClaimType, user.Role));
+        if (user.Job is { } job)
+            identity.AddClaim(new(Roles.JobClaim, job));
         return identity;
     }
 }

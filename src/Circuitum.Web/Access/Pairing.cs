@@ -23,10 +23,16 @@ public sealed class Pairing
                 open.TryRemove(key, out _);
         }
 
-        var text = Convert.ToHexStringLower(RandomNumberGenerator.GetBytes(16));
+        var text = NewCode();
         open[Key(text)] = (account, DateTime.UtcNow + Good);
         return text;
     }
+
+    /// <summary>Letters of a code.</summary>
+    public const int Letters = 32;
+
+    /// <summary>Letters that nobody can guess.</summary>
+    public static string NewCode() => Convert.ToHexStringLower(RandomNumberGenerator.GetBytes(Letters / 2));
 
     /// <summary>Whether a code is good; it stays so.</summary>
     public bool IsGood(string code) => open.TryGetValue(Key(code), out var there) && there.Until >= DateTime.UtcNow;
@@ -35,5 +41,5 @@ public sealed class Pairing
     public string? Use(string code) => open.TryRemove(Key(code), out var there) && there.Until >= DateTime.UtcNow ? there.Account : null;
 
     // What stands in memory is of no use to whoever reads it.
-    private static string Key(string code) => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(code)));
+    internal static string Key(string code) => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(code)));
 }

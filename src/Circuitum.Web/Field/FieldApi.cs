@@ -26,7 +26,7 @@ internal static class FieldApi
 
     internal static void Map(WebApplication app)
     {
-        app.MapPost("/jobs/{id}/field/entries", Take).RequireAuthorization(Roles.Crew);
+        app.MapPost("/jobs/{id}/field/entries", Take).RequireAuthorization(Roles.Checker);
         app.MapGet("/jobs/{id}/field/pages", Pages).RequireAuthorization(Roles.Crew);
         app.MapGet("/jobs/{id}/run/{number:int}", Run).RequireAuthorization(Roles.Crew);
 
@@ -36,7 +36,7 @@ internal static class FieldApi
                 context.Response.Headers.CacheControl = "no-store";
                 return Results.Json(new { token = tokens.GetAndStoreTokens(context).RequestToken });
             })
-            .RequireAuthorization(Roles.Crew);
+            .RequireAuthorization(Roles.Checker);
     }
 
     private static async Task<IResult> Take(string id, HttpContext context, IAntiforgery tokens, FieldDesk field, CancellationToken cancel)
@@ -63,19 +63,21 @@ internal static class FieldApi
         var answers = new List<FieldAnswer>();
         foreach (var e in entries)
             answers.Add(
-                await field.TakeAsync(
-                    id,
-                    new(
-                        e.Id ?? "",
-                        e.Task ?? "",
-                        e.State,
-                        (e.Value ?? "").Trim(),
-                        e.Mark ?? "",
-                        Roles.NameOf(context.User),
-                        FieldClock.Right(e.At, late)
-                    ),
-                    cancel
-                )
+                !Roles.MaySay(context.User, e.Task)
+                    ? new(e.Id ?? "", 0, "That is the crew's to say.")
+                    : await field.TakeAsync(
+                        id,
+                        new(
+                            e.Id ?? "",
+                            e.Task ?? "",
+                            e.State,
+                            (e.Value ?? "").Trim(),
+                            e.Mark ?? "",
+                            Roles.NameOf(context.User),
+                            FieldClock.Right(e.At, late)
+                        ),
+                        cancel
+                    )
             );
         return Results.Json(new { answers, upTo = (await field.StateAsync(id, cancel)).UpTo }, Json);
     }

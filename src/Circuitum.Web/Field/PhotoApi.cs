@@ -11,7 +11,7 @@ internal static class PhotoApi
     internal static void Map(WebApplication app)
     {
         app.MapPost("/jobs/{id}/photos", Take).RequireAuthorization(Roles.Crew).DisableAntiforgery();
-        app.MapGet("/jobs/{id}/photos/{number:int}/{size:regex(^(full|small)$)}", Show).RequireAuthorization(Roles.Crew);
+        app.MapGet("/jobs/{id}/photos/{number:int}/{size:regex(^(full|small)$)}", Show).RequireAuthorization(Roles.Reader);
     }
 
     private static async Task<IResult> Take(string id, HttpContext context, IAntiforgery tokens, PhotoDesk photos, CancellationToken cancel)

@@ -2,13 +2,16 @@ using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Storage;
+using Circuitum.Web.Access;
 using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Circuitum.Web.Pages;
 
 /// <summary>What holds for all new jobs of the firm.</summary>
+[Authorize(Roles.Owner)]
 public sealed class CompanyModel(JobDesk desk) : PageModel
 {
     /// <summary>The firm's document.</summary>

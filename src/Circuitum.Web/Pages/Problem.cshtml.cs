@@ -21,7 +21,7 @@ public sealed class ProblemModel : PageModel
             400 => "The form was out of date or not complete. Load the page again and repeat the edit; nothing was changed.",
             401 => "Sign in first.",
             403 when HttpContext.Items[Faults.Sentence] is string sentence => sentence,
-            403 => "That is the owner's to do.",
+            403 => "You may not do that here. Ask the owner of the firm.",
             429 => "Too many attempts. Wait a minute, then try again.",
             405 => "That is not done with this page.",
             413 => $"What was sent is larger than {App.MostRequestBytes / 1_000_000} MB. Nothing was changed.",

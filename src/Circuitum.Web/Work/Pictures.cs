@@ -17,7 +17,7 @@ internal static class Pictures
                         ? TypedResults.File(picture.Bytes, picture.MediaType)
                         : TypedResults.NotFound()
             )
-            .RequireAuthorization(Roles.Crew);
+            .RequireAuthorization(Roles.Reader);
         app.MapPost(
             "/jobs/{id}/pictures",
             async (string id, HttpContext context, IAntiforgery tokens, JobDesk desk, Notes notes, CancellationToken cancel) =>

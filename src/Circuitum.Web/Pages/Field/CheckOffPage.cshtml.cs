@@ -8,7 +8,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Field;
 
 /// <summary>What an inspection looks at, ticked on the way through the house.</summary>
-[Authorize(Roles.Crew)]
+[Authorize(Roles.Checker)]
 public sealed class CheckOffModel(FieldDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>
@@ -42,7 +42,9 @@ public sealed class CheckOffModel(FieldDesk desk) : PageModel
     )
     {
         var words = state is FieldSaid.Wrong or FieldSaid.Note ? note : value;
-        Refusal = (await desk.TakeAsync(Id, FieldDesk.Said(task, mark, state, words, Roles.NameOf(User)), cancel)).Problem;
+        Refusal = !Roles.MaySay(User, task)
+            ? "That is the crew's to say."
+            : (await desk.TakeAsync(Id, FieldDesk.Said(task, mark, state, words, Roles.NameOf(User)), cancel)).Problem;
         if (Refusal.Length == 0)
             return Redirect($"/jobs/{Id}/check-off?at={CheckOff.Word(At)}#{Uri.EscapeDataString(task ?? "")}");
         return await Load(cancel) ? Page() : NotFound();

@@ -9,7 +9,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Field;
 
 /// <summary>The plan with its circuits, every storey and building, as a phone keeps it.</summary>
-[Authorize(Roles.Crew)]
+[Authorize(Roles.Reader)]
 public sealed class FieldPlanModel(FieldDesk desk) : PageModel
 {
     // Twice as wide as a phone, so that labels have room: it is looked at by moving it under the glass.

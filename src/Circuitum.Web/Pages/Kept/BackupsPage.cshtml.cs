@@ -1,11 +1,14 @@
 using Circuitum.Storage;
+using Circuitum.Web.Access;
 using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 
 namespace Circuitum.Web.Pages.Kept;
 
 /// <summary>Backups: made, looked into, saved elsewhere; a job of one brought back.</summary>
+[Authorize(Roles.Owner)]
 public sealed class BackupsModel(BackupDesk desk) : PageModel
 {
     /// <summary>The backup that is looked into, or none.</summary>

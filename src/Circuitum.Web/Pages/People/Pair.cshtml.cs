@@ -35,6 +35,6 @@ public sealed class PairModel(Pairing codes, SignInManager<Account> door, UserMa
         person.Seen = DateTime.UtcNow;
         await people.UpdateAsync(person);
         await door.SignInAsync(person, isPersistent: true);
-        return Redirect("/field");
+        return Redirect(person.Role == Roles.Owner ? "/field" : Roles.HomeOf(person));
     }
 }

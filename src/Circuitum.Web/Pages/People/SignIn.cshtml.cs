@@ -36,7 +36,7 @@ public sealed class SignInModel(SignInManager<Account> door, UserManager<Account
     /// <summary>Whether there is nobody yet, and this is not the machine where the first is made.</summary>
     public bool FirstElsewhere { get; private set; }
 
-    private string Home => Url.IsLocalUrl(Back) ? Back! : "/";
+    private string Home(Account person) => Url.IsLocalUrl(Back) && Back != "/" ? Back! : Roles.HomeOf(person);
 
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel)
@@ -64,9 +64,10 @@ public sealed class SignInModel(SignInManager<Account> door, UserManager<Account
             {
                 person.Seen = DateTime.UtcNow;
                 await people.UpdateAsync(person);
+                return Redirect(Home(person));
             }
 
-            return Redirect(Home);
+            return Redirect("/");
         }
 
         // Whether there is such a name is not told.
@@ -99,7 +100,7 @@ public sealed class SignInModel(SignInManager<Account> door, UserManager<Account
         }
 
         await door.SignInAsync(owner, isPersistent: true);
-        return Redirect(Home);
+        return Redirect(Home(owner));
     }
 
     private async Task Look(CancellationToken cancel)

@@ -13,7 +13,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>The box schedule on paper: room by room what is set where, with the room's plan and its walls in studs.</summary>
-[Authorize(Roles.Crew)]
+[Authorize(Roles.Reader)]
 public sealed class BoxSchedulePageModel(JobDesk desk) : PageModel
 {
     // The room's plan stands over its table, as wide as the page.

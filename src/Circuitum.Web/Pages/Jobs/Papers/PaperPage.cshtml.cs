@@ -1,9 +1,11 @@
 using System.Globalization;
 using Circuitum.Core.Review;
 using Circuitum.Formats.Documents;
+using Circuitum.Web.Access;
 using Circuitum.Web.Field;
 using Circuitum.Web.Supply;
 using Circuitum.Web.Work;
+using Microsoft.AspNetCore.Authorization;
 using Microsoft.AspNetCore.Http.Extensions;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
@@ -11,6 +13,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>Any paper of a job, on the screen in the words of its PDF.</summary>
+[Authorize(Roles.Reader)]
 public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply, FieldDesk fieldDesk, PhotoDesk photos) : PageModel
 {
     private static readonly string[] Money = ["material", "estimate", "change-order", "builders", "van"];
@@ -55,6 +58,8 @@ public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply, FieldDesk fi
         if (!Formats.Documents.Papers.Names.Contains(name) || await desk.OpenAsync(id, cancel) is not { } open)
             return NotFound();
         var money = Money.Contains(name);
+        if (!Roles.SeesMoney(User) && (money || !Field.LookModel.Papers.Any(p => p.Name == name)))
+            return Forbid();
         Sheet = new(id, open, name, money ? "material" : "panel", money ? "material" : "panel")
         {
             Field = await fieldDesk.StateAsync(id, cancel),

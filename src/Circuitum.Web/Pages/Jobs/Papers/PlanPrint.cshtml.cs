@@ -9,7 +9,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>The dimensioned plan of a storey on paper.</summary>
-[Authorize(Roles.Crew)]
+[Authorize(Roles.Reader)]
 public sealed class PlanPrintModel(JobDesk desk) : PageModel
 {
     // What is left of a page between its margins, in pixels.

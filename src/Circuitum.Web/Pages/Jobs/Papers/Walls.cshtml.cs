@@ -12,7 +12,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs.Papers;
 
 /// <summary>The walls with their cables, room by room, for paper.</summary>
-[Authorize(Roles.Crew)]
+[Authorize(Roles.Reader)]
 public sealed class WallsModel(JobDesk desk) : PageModel
 {
     /// <summary>The job's id.</summary>
