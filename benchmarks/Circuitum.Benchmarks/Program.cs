@@ -21,6 +21,14 @@ else if (args is ["picture"])
     Circuitum.Benchmarks.PictureReading.Run(House.Demo());
 else if (args is ["picture", var what, var file, var wide, var tall])
     Circuitum.Benchmarks.PictureReading.One(what, file, double.Parse(wide), double.Parse(tall));
+else if (args is ["load", var address, var people, var jobs, var minutes, .. var process])
+    return await Circuitum.Benchmarks.LoadRun.RunAsync(
+        address,
+        int.Parse(people),
+        int.Parse(jobs),
+        double.Parse(minutes, System.Globalization.CultureInfo.InvariantCulture),
+        process is [var id] ? int.Parse(id) : 0
+    );
 else if (args is ["houses", var count, .. var rest] && int.TryParse(count, out var houses))
     return Circuitum.Benchmarks.ManyHouses.Run(houses, rest is [var first] && int.TryParse(first, out var from) ? from : 0);
 else if (args is ["same", var lines])

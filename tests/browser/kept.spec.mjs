@@ -16,7 +16,10 @@ test('a backup is made, tells what differs, and gives a job back that was delete
   const id = house.job.split('/').at(-1);
   await page.goto(`${house.url}/`);
   const name = await page.locator(`[data-card="${id}"] h2`).textContent();
-  await page.locator(`[data-card="${id}"]`).getByRole('button', { name: /^Archive/ }).click();
+  await page
+    .locator(`[data-card="${id}"]`)
+    .getByRole('button', { name: /^Archive/ })
+    .click();
   await page.locator('.archived > summary').click();
   const row = page.locator('.archived > ul > li', { hasText: name });
   await row.getByText('Delete for good').first().click();

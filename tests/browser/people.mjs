@@ -9,7 +9,10 @@ export async function helperBy(page, house) {
   await page.locator('[name="password"]').fill('a long enough sentence');
   await page.getByRole('button', { name: 'Make the account' }).click();
   await page.goto(`${house.url}/people`);
-  await page.locator('form', { has: page.getByRole('button', { name: 'Add' }) }).locator('[name="who"]').fill('Hal Helper');
+  await page
+    .locator('form', { has: page.getByRole('button', { name: 'Add' }) })
+    .locator('[name="who"]')
+    .fill('Hal Helper');
   await page.getByRole('button', { name: 'Add' }).click();
   await page.locator('tr', { hasText: 'Hal Helper' }).getByRole('button', { name: 'Code for a phone' }).click();
   await expect(page.locator('.qr svg')).toBeVisible();

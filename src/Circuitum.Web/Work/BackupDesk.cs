@@ -119,11 +119,35 @@ public sealed class BackupDesk : BackgroundService
     {
         foreach (var left in Directory.GetDirectories(directory, "opened-*"))
             Directory.Delete(left, true);
+        await TidyAsync(stoppingToken);
         while (!stoppingToken.IsCancellationRequested)
         {
-            if (IsDue() && await MakeAsync(stoppingToken) is { Facts: null, Problem: var problem })
-                log.LogError("No backup was made by the clock: {Problem}", problem);
+            if (IsDue())
+            {
+                if (await MakeAsync(stoppingToken) is { Facts: null, Problem: var problem })
+                    log.LogError("No backup was made by the clock: {Problem}", problem);
+                await TidyAsync(stoppingToken);
+            }
+
             await Task.Delay(Look, clock, stoppingToken);
+        }
+    }
+
+    // States of an older program are packed, old ones thinned out: also of a job that nobody edits any more.
+    private async Task TidyAsync(CancellationToken cancel)
+    {
+        try
+        {
+            await using var store = JobStore.Connect(directory);
+            foreach (var job in (await store.ListAsync(cancel)).Concat(await store.DeletedAsync(cancel)))
+            {
+                await store.CompactAsync(job.Id, cancel);
+                await store.ThinAsync(job.Id, clock.GetUtcNow().UtcDateTime, cancel);
+            }
+        }
+        catch (Exception e) when (e is StoreException or Microsoft.Data.Sqlite.SqliteException)
+        {
+            log.LogError("States could not be thinned out: {Problem}", e.Message);
         }
     }
 

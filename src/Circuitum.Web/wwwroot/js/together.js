@@ -28,7 +28,8 @@ async function catchUp(news) {
   if (!work() || news.stamp <= Number(work().dataset.stamp)) return;
   if (document.querySelector('form.htmx-request')) return setTimeout(() => catchUp(news), 400);
   await drawAgain();
-  if (work() && news.stamp > Number(work().dataset.stamp)) tell(`${news.by} changed this job: ${news.what}.`, () => visit(work().dataset.pick), 'Show it');
+  if (work() && news.stamp > Number(work().dataset.stamp))
+    tell(`${news.by} changed this job: ${news.what}.`, () => visit(work().dataset.pick), 'Show it');
 }
 
 function showHere() {

@@ -28,7 +28,7 @@ public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply, FieldDesk fi
         CancellationToken cancel
     )
     {
-        var money = new PaperMoney(await supply.PricesAsync(cancel)) { Options = [.. (option ?? []).Take(OwnersOption.Most)] };
+        var money = new PaperMoney(await supply.PricesAsync(cancel)) { Options = [.. (option ?? []).OfType<string>().Take(OwnersOption.Most)] };
         return
             since is { } number
             && (await desk.IssuedAsync(id, cancel)).FirstOrDefault(s => s.Number == number) is { } set
@@ -45,7 +45,7 @@ public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply, FieldDesk fi
     {
         if (since is { } set)
             yield return new("since", set.ToString(CultureInfo.InvariantCulture));
-        foreach (var id in option ?? [])
+        foreach (var id in (option ?? []).OfType<string>())
             yield return new("option", id);
     }
 
