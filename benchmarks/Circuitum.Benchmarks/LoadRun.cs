@@ -6,8 +6,8 @@ using System.Text.RegularExpressions;
 namespace Circuitum.Benchmarks;
 
 /// <summary>
-/// People who edit at a program that runs on this machine, for so long, and what they wait: each opens a page of a job, moves a box, opens
-/// the next. Ends by itself; goes to no other machine.
+/// People who edit at a program that runs on this machine, for so long, and what they wait: each opens a page of a job, looks, moves a box
+/// as a page with its script does, looks, opens the next. Ends by itself; goes to no other machine.
 /// </summary>
 internal static partial class LoadRun
 {
@@ -97,7 +97,7 @@ internal static partial class LoadRun
             took.Add(opened);
             if (!opened.Good)
                 continue;
-            await Task.Delay(random.Next(200, 800));
+            await Task.Delay(Look(random));
             var fields = new FormUrlEncodedContent([
                 new("__RequestVerificationToken", Token().Match(html).Groups[1].Value),
                 new("stamp", Stamp().Match(html).Groups[1].Value),
@@ -105,12 +105,21 @@ internal static partial class LoadRun
                 new("box", "living.r1"),
                 new("along", $"{2 + random.Next(5)}'{random.Next(12)}"),
             ]);
-            var (_, made) = await Timed(true, () => web.PostAsync(page, fields), text => !text.Contains("role=\"alert\""));
+            var (_, made) = await Timed(true, () => web.SendAsync(Asked(page, fields)), text => !text.Contains("role=\"alert\""));
             took.Add(made);
-            await Task.Delay(random.Next(200, 800));
+            await Task.Delay(Look(random));
         }
 
         return took;
+    }
+
+    private static TimeSpan Look(Random random) => TimeSpan.FromSeconds(1 + (2 * random.NextDouble()));
+
+    private static HttpRequestMessage Asked(string page, HttpContent fields)
+    {
+        var request = new HttpRequestMessage(HttpMethod.Post, page) { Content = fields };
+        request.Headers.Add("HX-Request", "true");
+        return request;
     }
 
     private static async Task<(string Text, Took Took)> Timed(bool edit, Func<Task<HttpResponseMessage>> ask, Func<string, bool> good)
