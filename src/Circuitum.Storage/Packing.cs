@@ -4,8 +4,8 @@ using ZstdSharp;
 namespace Circuitum.Storage;
 
 /// <summary>
-/// Documents made small: whole, or against another one that most of it repeats. An edit of a house changes a few lines of many, so that what
-/// is written against a state before is a few hundred bytes.
+/// Documents made small: whole, or against another one that most of it repeats. An edit of a house changes a few lines of many, so that
+/// what is written against a state before is a few hundred bytes.
 /// </summary>
 public static class Packing
 {

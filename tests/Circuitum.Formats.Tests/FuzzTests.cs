@@ -9,8 +9,8 @@ using SkiaSharp;
 namespace Circuitum.Formats.Tests;
 
 /// <summary>
-/// Files that somebody has turned: whatever they say, the answer is a job that can be worked out, or a sentence. A few hundred in the suite;
-/// CIRCUITUM_FUZZ=20000 tries as many of each sort, CIRCUITUM_SEED=N begins elsewhere. Each case is made again by its number.
+/// Files that somebody has turned: whatever they say, the answer is a job that can be worked out, or a sentence. A few hundred in the
+/// suite; CIRCUITUM_FUZZ=20000 tries as many of each sort, CIRCUITUM_SEED=N begins elsewhere. Each case is made again by its number.
 /// </summary>
 public class FuzzTests
 {
@@ -30,18 +30,14 @@ public class FuzzTests
         "1e308",
         "-9999999999",
         "99999999999999999999",
-        "0.1",
         "\"\"",
         "\"0\"",
-        "\"kitchen\"",
         "\"<script>\"",
         "\"\\u0000\"",
         "\"999'\"",
-        "\"-5'\"",
         "\"1/0\"",
         "[]",
         "{}",
-        "[[[[]]]]",
         "true",
         "{\"x\":\"1'\",\"y\":\"1e9\"}",
     ];

@@ -4,8 +4,8 @@ using AngleSharp.Dom;
 namespace Circuitum.Web.Tests;
 
 /// <summary>
-/// Questions and forms as no page sends them: never a fault of the program, and the job can be opened afterwards. CIRCUITUM_FUZZ=20000 tries
-/// as many, CIRCUITUM_SEED=N begins elsewhere.
+/// Questions and forms as no page sends them: never a fault of the program, and the job can be opened afterwards. CIRCUITUM_FUZZ=20000
+/// tries as many, CIRCUITUM_SEED=N begins elsewhere.
 /// </summary>
 public sealed class FuzzWebTests : WebHouse
 {

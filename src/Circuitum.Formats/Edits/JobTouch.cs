@@ -5,7 +5,8 @@ using Circuitum.Core.Jobs;
 namespace Circuitum.Formats.Edits;
 
 /// <summary>
-/// What lies between two states of a job, thing by thing: so it is told whether two people changed the same, however either change was made.
+/// What lies between two states of a job, thing by thing: so it is told whether two people changed the same, however either change was
+/// made.
 /// </summary>
 public static class JobTouch
 {

@@ -87,6 +87,9 @@ public static class Roles
             _ => $"/jobs/{account.Job}/look",
         };
 
+    /// <summary>The page of a job from which somebody goes on: the work, or what there is to look at.</summary>
+    public static string PageOf(ClaimsPrincipal user) => user.IsInRole(Inspector) || user.IsInRole(Guest) ? "look" : "field";
+
     /// <summary>The name under which somebody is taken down.</summary>
     public static string NameOf(ClaimsPrincipal user) => user.Identity?.Name is { Length: > 0 } name ? name : "the desk";
 }

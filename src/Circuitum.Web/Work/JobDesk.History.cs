@@ -31,7 +31,9 @@ public sealed partial class JobDesk
         return await store.RevisionAsync(id, number, cancel) is { } job ? Analyzer.Analyze(job) : null;
     }
 
-    /// <summary>Returns to a state: it becomes the newest one, and all that came after it stays. Gives a sentence when it was not done.</summary>
+    /// <summary>
+    /// Returns to a state: it becomes the newest one, and all that came after it stays. Gives a sentence when it was not done.
+    /// </summary>
     public async Task<string> ReturnAsync(string id, int stamp, int number, CancellationToken cancel)
     {
         await using var store = Connect();

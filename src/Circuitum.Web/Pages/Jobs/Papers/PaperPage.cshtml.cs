@@ -28,7 +28,8 @@ public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply, FieldDesk fi
         CancellationToken cancel
     )
     {
-        var money = new PaperMoney(await supply.PricesAsync(cancel)) { Options = [.. (option ?? []).OfType<string>().Take(OwnersOption.Most)] };
+        var options = (option ?? []).OfType<string>().Take(OwnersOption.Most);
+        var money = new PaperMoney(await supply.PricesAsync(cancel)) { Options = [.. options] };
         return
             since is { } number
             && (await desk.IssuedAsync(id, cancel)).FirstOrDefault(s => s.Number == number) is { } set
