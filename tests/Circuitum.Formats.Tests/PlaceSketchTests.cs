@@ -45,7 +45,7 @@ public class PlaceSketchTests
                     );
                 }
 
-                strip.ShouldContain($"data-box=\"{task.Box}\"", Case.Sensitive, why);
+                strip.ShouldContain($"data-on-strip=\"{task.Box}\"", Case.Sensitive, why);
             }
         }
     }

@@ -40,7 +40,7 @@ test.describe('on a phone', () => {
     await expect(first.locator('> details')).toHaveAttribute('open', '');
     await expect(first.locator('figure svg')).toBeVisible();
     // Its box is told from the others of its wall.
-    await expect(first.locator('.strip-box.here')).toHaveAttribute('data-box', keys[0].slice(4));
+    await expect(first.locator('.strip-box.here')).toHaveAttribute('data-on-strip', keys[0].slice(4));
     // The press is on the screen as it comes, and large enough for a glove.
     const box = await first.locator('[data-do]').boundingBox();
     expect(box.height).toBeGreaterThanOrEqual(48);

@@ -27,7 +27,9 @@ test('a box taken out is found in the history, compared on the plan, and brought
   await page.goto(`${house.job}/boxes?pick=box:kitchen.r1`);
   await expect(page.locator('button[data-do="remove-box"]').first()).toBeVisible();
   // The way back has a way back.
+  const undone = page.waitForResponse(r => r.request().method() === 'POST');
   await page.getByRole('button', { name: /^Undo/ }).first().click();
+  await undone;
   await page.goto(`${house.job}/history`);
   await expect(page.locator('tr.now')).toContainText('remove box: kitchen.r1');
 });

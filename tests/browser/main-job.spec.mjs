@@ -120,10 +120,12 @@ test('killing the program right after an answered edit loses nothing', async ({ 
     await page.getByRole('button', { name: button }).click();
     await answered;
     const stamp = Number(await page.locator('#work').getAttribute('data-stamp'));
+    house.lost = true;
     house.child.kill('SIGKILL');
     await new Promise(done => house.child.on('exit', done));
     house.child = await serve(house.port, house.data);
     await page.goto(`${house.url}/jobs/gull-cottage/boxes`);
+    house.lost = false;
     await expect(page.locator(sign).first()).toBeVisible();
     expect(Number(await page.locator('#work').getAttribute('data-stamp'))).toBeGreaterThanOrEqual(stamp);
   }

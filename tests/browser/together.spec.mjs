@@ -59,6 +59,31 @@ test('each sees the other and what the other does; what lies apart is taken, wha
   await two.context().close();
 });
 
+test('what was typed into an edit that was not made stands in its form again', async ({ browser, house }) => {
+  const one = await open(browser, house, '');
+  const two = await open(browser, house, '');
+  await two.route('**/follow', route => route.abort());
+  for (const page of [one, two]) {
+    await page.goto(`${house.job}/rooms?pick=room:kitchen`);
+    await ready(page);
+  }
+  const form = page => page.locator('.side form', { has: page.locator('[name="ceiling"]') }).first();
+  await form(one).locator('[name="ceiling"]').fill(`9'6`);
+  await form(one).getByRole('button', { name: 'Save' }).click();
+  await expect(one.locator('#work')).not.toHaveAttribute('data-stamp', String(await stamp(two)));
+  await form(two).locator('[name="name"]').fill('Galley');
+  await form(two).getByRole('button', { name: 'Save' }).click();
+  await expect(two.getByRole('alert')).toContainText('edit room, kitchen');
+  await expect(form(two).locator('[name="name"]')).toHaveValue('Galley');
+  // Seen and pressed again, it is made.
+  await form(two).locator('[name="ceiling"]').fill(`9'6`);
+  await form(two).getByRole('button', { name: 'Save' }).click();
+  await expect(two.getByRole('alert')).toHaveCount(0);
+  await expect(two.locator('.side h2').first()).toContainText('Galley');
+  await one.context().close();
+  await two.context().close();
+});
+
 test('what one has begun to type stays when the other changes something', async ({ browser, house }) => {
   const one = await open(browser, house, 'box:kitchen.r1');
   const two = await open(browser, house, 'box:living.r1');

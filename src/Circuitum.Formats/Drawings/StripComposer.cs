@@ -182,7 +182,7 @@ public sealed class StripComposer
                 State = $"{(view.Selected == $"box:{box.Id}" ? "picked " : "")}{(box.Held is null ? "" : "held")}".Trim(),
                 Link = view.Link?.Invoke(box) ?? "",
                 Title = $"{spec.Device}, {BoxSchedule.Place(a.House, box)}",
-                Data = [("data-box", box.Id)],
+                Data = [("data-on-strip", box.Id)],
             };
         on.Add("boxes", Group(body));
         var (px, py, wide) = (x * on.Scale, y * on.Scale, TextWidths.Of(spec.Mark, Letters, bold: true));

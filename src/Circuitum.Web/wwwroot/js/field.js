@@ -27,7 +27,7 @@ function placeStrip(item) {
   item.querySelector('.strip-here').append(strip);
   strip.querySelectorAll('.here').forEach(e => e.classList.remove('here'));
   if (!item.dataset.at) return;
-  strip.querySelectorAll(`[data-box="${CSS.escape(item.dataset.at)}"]`).forEach(e => e.classList.add('here'));
+  strip.querySelectorAll(`[data-on-strip="${CSS.escape(item.dataset.at)}"]`).forEach(e => e.classList.add('here'));
 }
 
 function openNext(item) {

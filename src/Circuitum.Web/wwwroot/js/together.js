@@ -41,10 +41,37 @@ function showHere() {
   if (line.textContent !== says) line.textContent = says;
 }
 
+// What was typed into an edit that was not made stands in its form again: the page around it has come anew.
+let typed = null;
+const told = field => field.name && !['hidden', 'file', 'submit', 'button'].includes(field.type);
+const isChecked = field => ['checkbox', 'radio'].includes(field.type);
+
+document.addEventListener('htmx:beforeRequest', e => {
+  const form = e.detail.elt;
+  if (!form.matches?.('.side form[method="post"]')) return;
+  const fields = [...form.elements].filter(told).map(f => [f.name, isChecked(f) ? f.checked : f.value]);
+  typed = { word: form.elements.namedItem('do')?.value, fields };
+});
+
+function typeAgain() {
+  const before = typed;
+  typed = null;
+  if (!before || !document.querySelector('#work > .notice.stop')) return;
+  const form = [...document.querySelectorAll('.side form')].find(f => f.elements.namedItem('do')?.value === before.word);
+  const fields = [...(form?.elements ?? [])].filter(told);
+  if (fields.length !== before.fields.length) return;
+  fields.forEach((field, i) => {
+    const [name, value] = before.fields[i];
+    if (field.name === name) field[isChecked(field) ? 'checked' : 'value'] = value;
+  });
+}
+
+document.addEventListener('circuitum:patched', typeAgain);
 document.addEventListener('visibilitychange', follow);
 document.addEventListener('htmx:afterSettle', () => {
   follow();
   showHere();
+  typeAgain();
 });
 addEventListener('pagehide', () => follows?.close());
 follow();
