@@ -132,20 +132,25 @@ public sealed partial class JobStore
             .FirstOrDefaultAsync(cancel)
             .ConfigureAwait(false);
 
-    private async Task<bool> ChangeAsync(string id, int stamp, Func<JobRow, Task<bool>> change, CancellationToken cancel)
-    {
-        db.ChangeTracker.Clear();
-        if (await db.Jobs.FirstOrDefaultAsync(j => j.Id == id, cancel).ConfigureAwait(false) is not { } row || row.Stamp != stamp)
-            return false;
-        if (!await change(row).ConfigureAwait(false))
-            return false;
-        row.Stamp++;
-        row.Changed = DateTime.UtcNow;
-        // Another edit may have got in between: the stamp or the revision number was taken.
-        if (!await SavedAsync(cancel).ConfigureAwait(false))
-            return false;
-        if (row.Head % ThinEvery == 0)
-            await ThinAsync(id, DateTime.UtcNow, cancel).ConfigureAwait(false);
-        return true;
-    }
+    // Read and written under one lock: what a change is made from, such as the state that it is written against, cannot be thinned out
+    // in between.
+    private Task<bool> ChangeAsync(string id, int stamp, Func<JobRow, Task<bool>> change, CancellationToken cancel) =>
+        Written(async () =>
+        {
+            db.ChangeTracker.Clear();
+            await using var at = await db.Database.BeginTransactionAsync(cancel).ConfigureAwait(false);
+            if (await db.Jobs.FirstOrDefaultAsync(j => j.Id == id, cancel).ConfigureAwait(false) is not { } row || row.Stamp != stamp)
+                return false;
+            if (!await change(row).ConfigureAwait(false))
+                return false;
+            row.Stamp++;
+            row.Changed = DateTime.UtcNow;
+            if (!await SavedAsync(cancel).ConfigureAwait(false))
+                return false;
+            await at.CommitAsync(cancel).ConfigureAwait(false);
+            await at.DisposeAsync().ConfigureAwait(false);
+            if (row.Head % ThinEvery == 0)
+                await ThinAsync(id, DateTime.UtcNow, cancel).ConfigureAwait(false);
+            return true;
+        });
 }

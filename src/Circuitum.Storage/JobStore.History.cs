@@ -128,6 +128,8 @@ public sealed partial class JobStore
     public Task<int> ThinAsync(string id, DateTime now, CancellationToken cancel = default) =>
         Written(async () =>
         {
+            db.ChangeTracker.Clear();
+            await using var at = await db.Database.BeginTransactionAsync(cancel).ConfigureAwait(false);
             var all = await db
                 .Revisions.AsNoTracking()
                 .Where(r => r.JobId == id)
@@ -141,8 +143,6 @@ public sealed partial class JobStore
             var gone = Thin.Out(all, kept, now, MostRevisions);
             if (gone.Count == 0)
                 return 0;
-            await using var at = await db.Database.BeginTransactionAsync(cancel).ConfigureAwait(false);
-            db.ChangeTracker.Clear();
             await Rejoin(id, all, gone, cancel).ConfigureAwait(false);
             await db.SaveChangesAsync(cancel).ConfigureAwait(false);
             await db.Revisions.Where(r => r.JobId == id && gone.Contains(r.Number)).ExecuteDeleteAsync(cancel).ConfigureAwait(false);
@@ -159,6 +159,7 @@ public sealed partial class JobStore
         for (var packed = 0; ; packed += Lot)
         {
             db.ChangeTracker.Clear();
+            await using var at = await db.Database.BeginTransactionAsync(cancel).ConfigureAwait(false);
             var rows = await db
                 .Revisions.Where(r => r.JobId == id && r.Packed == null && r.Document != "")
                 .OrderBy(r => r.Number)
@@ -173,6 +174,7 @@ public sealed partial class JobStore
                 await Written(() => db.SaveChangesAsync(cancel)).ConfigureAwait(false);
             }
 
+            await at.CommitAsync(cancel).ConfigureAwait(false);
             if (rows.Count < Lot)
                 return packed + rows.Count;
         }

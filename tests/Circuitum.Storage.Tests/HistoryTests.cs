@@ -151,4 +151,32 @@ public sealed class HistoryTests : IDisposable
         list.Select(r => (r.Number, r.By, r.Title, r.About)).ShouldBe([(2, "Olga Owner", "edit room", "kitchen"), (1, "", "new", "")]);
         (await store.NameRevisionAsync(id, 9, "none")).ShouldBeFalse();
     }
+
+    // Thinned out and edited at once, as when two people work and the clock tidies up: no state is written against one that went.
+    [Fact]
+    public async Task Thinned_out_while_others_edit_nothing_is_lost()
+    {
+        var (random, job) = (new Random(3), Demo());
+        await using var store = await JobStore.OpenAsync(folder);
+        var id = await store.CreateAsync(job, "new");
+        for (var n = 1; n < 40; n++)
+            await store.SaveAsync(id, n, job with { Name = $"R{n}" }, "rename");
+        using var ended = new CancellationTokenSource();
+        var thinning = Task.Run(async () =>
+        {
+            await using var other = JobStore.Connect(folder);
+            while (!ended.IsCancellationRequested)
+                await other.ThinAsync(id, DateTime.UtcNow.AddDays(40 + random.Next(3)));
+        });
+        for (var n = 40; n < 160; n++)
+        {
+            (await store.SaveAsync(id, n, job with { Name = $"R{n}" }, "rename")).ShouldBeTrue();
+            (await store.GetAsync(id))!.ShouldSatisfyAllConditions(j => j.Job.Name.ShouldBe($"R{n}"), j => j.Notice.ShouldBeEmpty());
+        }
+
+        await ended.CancelAsync();
+        await thinning;
+        foreach (var state in await store.HistoryAsync(id, most: 1000))
+            (await store.RevisionAsync(id, state.Number)).ShouldNotBeNull($"{state.Number}");
+    }
 }

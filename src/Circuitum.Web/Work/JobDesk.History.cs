@@ -70,7 +70,10 @@ public sealed partial class JobDesk
             return "That job is not among the archived ones.";
         if (!string.Equals(name.Trim(), job.Name, StringComparison.OrdinalIgnoreCase))
             return $"Type the name of the job to delete it for good: {job.Name}. Nothing was deleted.";
+
+        // Another job may take its id.
         open.TryRemove(id);
+        past.TryRemove(id);
         return await store.DeleteAsync(id, cancel) ? "" : "That job is not among the archived ones.";
     }
 
