@@ -37,8 +37,9 @@ export function visit(pick, stage, sight) {
 const again = 'X-Again';
 export const isAgain = e => e.detail.requestConfig?.headers[again] !== undefined;
 
+// When the program does not answer, that is told by the page itself.
 export function drawAgain() {
-  return htmx.ajax('GET', here(), { target: '#work', swap: 'outerHTML', headers: { [again]: '1' } });
+  return htmx.ajax('GET', here(), { target: '#work', swap: 'outerHTML', headers: { [again]: '1' } }).catch(() => {});
 }
 
 const begun = field =>
