@@ -34,9 +34,9 @@ internal static class PlannerCurve
             "rooms | boxes | of | things | first ms | first over | search ms | search over | 20x ms | 20x over | exact ms | "
                 + "circuits that may be | proven gap % | tree bound under %"
         );
-        Divide(House(4), quiet: true);
+        Divide(BoxProposal.Propose(House(4)), quiet: true);
         foreach (var rooms in sizes.Length > 0 ? sizes : [3, 6, 15, 30, 60, 90, 150])
-            Divide(House(rooms), quiet: false);
+            Divide(BoxProposal.Propose(House(rooms)), quiet: false);
     }
 
     private static void Divide(Job job, bool quiet)
@@ -85,8 +85,8 @@ internal static class PlannerCurve
         return (value, watch.Elapsed.TotalMilliseconds);
     }
 
-    // Rooms on a grid, two storeys from ten rooms on, a door to the room on the left and to the one behind, boxes proposed.
-    private static Job House(int count)
+    /// <summary>Rooms on a grid, two storeys from ten rooms on, a door to the room on the left and to the one behind, no boxes.</summary>
+    internal static Job House(int count)
     {
         var storeys = count < 10 ? 1 : 2;
         var each = (count + storeys - 1) / storeys;
@@ -117,39 +117,37 @@ internal static class PlannerCurve
                         To = rooms[d.To].Id,
                     }
             );
-        return BoxProposal.Propose(
-            new Job
-            {
-                Name = $"{count} rooms",
-                Storeys =
-                [
-                    .. Enumerable
-                        .Range(0, storeys)
-                        .Select(s => new Storey
-                        {
-                            Id = $"s{s}",
-                            Name = $"Storey {s + 1}",
-                            Floor = Length.Feet(9 * s),
-                        }),
-                ],
-                Rooms = [.. rooms],
-                Openings = [.. doors],
-                Panels =
-                [
-                    new Panel
+        return new Job
+        {
+            Name = $"{count} rooms",
+            Storeys =
+            [
+                .. Enumerable
+                    .Range(0, storeys)
+                    .Select(s => new Storey
                     {
-                        Id = "main",
-                        Name = "Main",
-                        Room = "r0",
-                        Wall = 3,
-                        Along = Length.Feet(3),
-                        Spaces = 84,
-                        MainBreaker = 400,
-                        BreakerFamily = "A",
-                    },
-                ],
-            }
-        );
+                        Id = $"s{s}",
+                        Name = $"Storey {s + 1}",
+                        Floor = Length.Feet(9 * s),
+                    }),
+            ],
+            Rooms = [.. rooms],
+            Openings = [.. doors],
+            Panels =
+            [
+                new Panel
+                {
+                    Id = "main",
+                    Name = "Main",
+                    Room = "r0",
+                    Wall = 3,
+                    Along = Length.Feet(3),
+                    Spaces = 84,
+                    MainBreaker = 400,
+                    BreakerFamily = "A",
+                },
+            ],
+        };
     }
 
     private static Room Room(int i, double x, double y, string storey) =>

@@ -15,6 +15,8 @@ else if (args is ["planner", .. var rooms])
     Circuitum.Benchmarks.PlannerCurve.Run([.. rooms.Select(int.Parse)]);
 else if (args is ["solver-files", var folder])
     Circuitum.Benchmarks.SolverFiles.Write(folder);
+else if (args is ["large", var size])
+    Circuitum.Benchmarks.LargeHouse.Run(int.Parse(size), Environment.GetEnvironmentVariable("UNTIL") == "1");
 else if (args is ["routes", ..])
     Circuitum.Benchmarks.RouteCurve.Run();
 else if (args is ["picture"])

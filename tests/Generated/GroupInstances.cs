@@ -17,7 +17,7 @@ internal static class GroupInstances
         int Feet(double f) => (int)(f * w.CableFoot);
         return new GroupProblem
         {
-            Between = [.. place.Select(a => place.Select(b => Feet(Math.Abs(a.X - b.X) + Math.Abs(a.Y - b.Y) + 4)).ToArray())],
+            Between = new(place.Select(a => place.Select(b => Feet(Math.Abs(a.X - b.X) + Math.Abs(a.Y - b.Y) + 4)).ToArray())),
             Home = [.. place.Select(a => Feet(a.X + a.Y + 20))],
             Load = [.. room.Select(_ => 180)],
             Size = [.. room.Select(_ => 1)],

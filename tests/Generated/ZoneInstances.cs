@@ -49,10 +49,9 @@ internal static class ZoneInstances
         int Feet(double f) => (int)(f * w.CableFoot);
         return new GroupProblem
         {
-            Between =
-            [
-                .. at.Select(a => at.Select(b => Feet(Math.Abs(a.X - b.X) + Math.Abs(a.Y - b.Y) + Math.Abs(a.Up - b.Up) + 3)).ToArray()),
-            ],
+            Between = new(
+                at.Select(a => at.Select(b => Feet(Math.Abs(a.X - b.X) + Math.Abs(a.Y - b.Y) + Math.Abs(a.Up - b.Up) + 3)).ToArray())
+            ),
             Home = [.. at.Select(a => Feet(a.X + a.Y + a.Up + 15))],
             Load = [.. at.Select(_ => 120)],
 

@@ -64,9 +64,9 @@ internal static class AlarmRules
 
     private static void Place(Draft draft, RoomShape shape, bool carbonMonoxide)
     {
-        if (draft.All.Any(b => b.Kind == BoxKind.SmokeAlarm && b.Room == shape.Room.Id))
+        if (draft.In(shape).Any(b => b.Kind == BoxKind.SmokeAlarm))
             return;
-        var best = BestPlace(draft.House, draft.Edition, [.. draft.All], shape);
+        var best = BestPlace(draft.House, draft.Edition, draft.In(shape), shape);
         draft.Add(
             new Box
             {

@@ -120,5 +120,6 @@ internal static class EquipmentRules
         );
     }
 
-    private static Box Free(Draft draft, Box box) => BoxBody.Settle(draft.House, box with { Id = "new" }, [.. draft.All], 48, clear: true);
+    private static Box Free(Draft draft, Box box) =>
+        BoxBody.Settle(draft.House, box with { Id = "new" }, draft.Near(box.Room), 48, clear: true);
 }

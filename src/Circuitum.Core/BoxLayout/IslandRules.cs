@@ -17,7 +17,7 @@ internal static class IslandRules
     {
         foreach (var island in draft.Job.Counters.Where(c => c.Room == shape.Room.Id && IsIsland(c)))
         {
-            var there = On(draft.House, draft.All, shape, island).ToList();
+            var there = On(draft.House, draft.In(shape), shape, island).ToList();
             var wanted = Wanted(draft.Edition, island);
             if (wanted == 0)
             {

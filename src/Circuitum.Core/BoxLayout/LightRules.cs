@@ -33,8 +33,7 @@ internal static class LightRules
         SwitchRules.Add(draft);
     }
 
-    internal static List<Box> Of(Draft draft, RoomShape shape) =>
-        [.. draft.All.Where(b => b.Kind == BoxKind.Light && b.Room == shape.Room.Id && !b.Outside)];
+    internal static List<Box> Of(Draft draft, RoomShape shape) => [.. draft.In(shape).Where(b => b.Kind == BoxKind.Light && !b.Outside)];
 
     internal static void Lights(Draft draft, RoomShape shape)
     {

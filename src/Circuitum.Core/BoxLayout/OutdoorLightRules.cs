@@ -18,7 +18,7 @@ internal static class OutdoorLightRules
     {
         if (OutdoorRules.Ground(draft.House)?.Id != shape.Room.Storey)
             return;
-        foreach (var door in DoorsOut(shape).Where(d => !draft.All.Any(b => LightRules.Lights(b, shape, d))))
+        foreach (var door in DoorsOut(shape).Where(d => !draft.In(shape).Any(b => LightRules.Lights(b, shape, d))))
             draft.Add(BesideDoor(shape, door) with { Outside = true });
     }
 

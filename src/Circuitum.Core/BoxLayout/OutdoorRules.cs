@@ -40,10 +40,7 @@ internal static class OutdoorRules
     // Beside the door by which a person comes out; on the wall of the house, which the porch's own outline touches there.
     private static void AtDoor(Draft draft, RoomShape shape)
     {
-        if (
-            draft.All.Any(b => b.Kind == BoxKind.Receptacle && b.Room == shape.Room.Id)
-            || shape.Openings.FirstOrDefault(o => o.IsDoorway) is not { } door
-        )
+        if (draft.In(shape).Any(b => b.Kind == BoxKind.Receptacle) || shape.Openings.FirstOrDefault(o => o.IsDoorway) is not { } door)
             return;
         var length = shape.Walls[door.Wall].Length;
         var along = door.Hinge == End.Start ? door.To + Length.Inches(14) : door.From - Length.Inches(14);

@@ -90,7 +90,7 @@ internal static class ReceptacleRules
 
     private static void Fill(Draft draft, RoomShape shape, WallSpace space, Length reach, Length height, bool overCounter)
     {
-        foreach (var offset in ReceptacleSpots.Missing(draft.Job, draft.Edition, draft.All, shape, space, reach, overCounter))
+        foreach (var offset in ReceptacleSpots.Missing(draft.Job, draft.Edition, draft.In(shape), shape, space, reach, overCounter))
         {
             var (wall, along) = shape.FromPerimeter(space.Start + offset);
             draft.Add(

@@ -15,11 +15,9 @@ internal static class RoomReceptacleRules
         foreach (var basin in draft.Job.Fixtures.Where(f => f.Room == shape.Room.Id && f.Kind == FixtureKind.Basin))
         {
             if (
-                draft.All.Any(b =>
-                    b.Kind == BoxKind.Receptacle
-                    && b.Room == shape.Room.Id
-                    && Places.InchesTo(shape, basin.Spot, Places.Of(draft.House, b)) <= reach
-                )
+                draft
+                    .In(shape)
+                    .Any(b => b.Kind == BoxKind.Receptacle && Places.InchesTo(shape, basin.Spot, Places.Of(draft.House, b)) <= reach)
             )
                 continue;
             if (BesideBasin(draft, shape, basin, reach) is { } place)
@@ -83,7 +81,7 @@ internal static class RoomReceptacleRules
             return;
         foreach (var space in WallSpaces.Of(shape, draft.Job, draft.InchNumber("foyerWallLeastIn")))
         {
-            if (!ReceptacleSpots.Held(draft.All, draft.Job, draft.Edition, shape, space, false).Any())
+            if (!ReceptacleSpots.Held(draft.In(shape), draft.Job, draft.Edition, shape, space, false).Any())
                 PlaceIn(draft, shape, space, ReceptacleRules.ReceptacleHeight(draft));
         }
     }
@@ -119,8 +117,7 @@ internal static class RoomReceptacleRules
         );
     }
 
-    private static bool HasReceptacle(Draft draft, RoomShape shape) =>
-        draft.All.Any(b => b.Kind == BoxKind.Receptacle && b.Room == shape.Room.Id && !b.Outside);
+    private static bool HasReceptacle(Draft draft, RoomShape shape) => draft.In(shape).Any(b => b.Kind == BoxKind.Receptacle && !b.Outside);
 
     /// <summary>Vehicle bays by the doors: one for each, two for one 14 ft or wider; at least one.</summary>
     internal static int Bays(RoomShape shape) =>
@@ -131,7 +128,7 @@ internal static class RoomReceptacleRules
 
     internal static void Garage(Draft draft, RoomShape shape)
     {
-        var there = draft.All.Count(b => b.Kind == BoxKind.Receptacle && b.Room == shape.Room.Id);
+        var there = draft.In(shape).Count(b => b.Kind == BoxKind.Receptacle);
         var doors = shape.Openings.Where(o => o.Opening.Kind == OpeningKind.GarageDoor).Select(o => o.Wall).ToHashSet();
         var spaces = WallSpaces.Of(shape, draft.Job, Length.Feet(3)).OrderByDescending(s => s.Length).ToList();
 

@@ -32,7 +32,7 @@ internal static class SwitchRules
                 Inside(draft, shape, lights);
             foreach (var door in OutdoorLightRules.DoorsOut(shape))
             {
-                if (draft.All.FirstOrDefault(b => LightRules.Lights(b, shape, door)) is { } light && !Switched(draft, [light]))
+                if (draft.In(shape).FirstOrDefault(b => LightRules.Lights(b, shape, door)) is { } light && !draft.IsSwitched([light]))
                     AddGang(draft, shape, door, [light], 1);
             }
 
@@ -40,18 +40,13 @@ internal static class SwitchRules
         }
 
         Stairs(draft);
+        var boxes = draft.All.ToDictionary(b => b.Id);
         foreach (var box in draft.All.Where(b => draft.IsOwn(b) && b.Gangs.Length > 1).ToList())
         {
             // With each gang a box grows; where it does not fit any more it moves aside.
-            var settled = BoxBody.Settle(draft.House, box, [.. draft.All.Where(b => b.Id != box.Id)], MostAside);
-            draft.Replace(box, GangOrder.InOrder(draft.House, draft.All.ToDictionary(b => b.Id), settled));
+            var settled = BoxBody.Settle(draft.House, box, [.. draft.Near(box.Room).Where(b => b.Id != box.Id)], MostAside);
+            draft.Replace(box, GangOrder.InOrder(draft.House, boxes, settled));
         }
-    }
-
-    private static bool Switched(Draft draft, List<Box> lights)
-    {
-        var ids = lights.Select(l => l.Id).ToHashSet();
-        return draft.All.Any(b => b.Gangs.Any(g => g.Lights.Any(ids.Contains)));
     }
 
     private static void Inside(Draft draft, RoomShape shape, List<Box> lights)
@@ -63,7 +58,7 @@ internal static class SwitchRules
         var places = Fewest(draft.Job, shape, entries);
         foreach (var (i, set) in sets.Select((s, i) => (i, s.Lights)))
         {
-            if (Switched(draft, set))
+            if (draft.IsSwitched(set))
                 continue;
 
             // The main light is reached from every way in, the others from the one that is nearest to them.
@@ -77,7 +72,7 @@ internal static class SwitchRules
     // A porch light and a closet light are switched from the room one comes from.
     private static void FromBeyond(Draft draft, RoomShape shape, List<Box> lights)
     {
-        if (lights.Count == 0 || Switched(draft, lights))
+        if (lights.Count == 0 || draft.IsSwitched(lights))
             return;
         var door = shape.Openings.Where(o => o.IsDoorway).OrderByDescending(o => o.Opening.Kind == OpeningKind.Hinged).FirstOrDefault();
         if (door?.Beyond is { } beyond && draft.House[beyond].Openings.FirstOrDefault(o => o.Opening.Id == door.Opening.Id) is { } there)
@@ -142,14 +137,15 @@ internal static class SwitchRules
     private static void AddGang(Draft draft, RoomShape shape, int wall, Length along, List<Box> lights, int locations)
     {
         var gang = new SwitchGang { Lights = [.. lights.Select(l => l.Id)], Locations = locations };
-        var near = draft.All.FirstOrDefault(b =>
-            draft.IsOwn(b)
-            && b.Kind == BoxKind.Switch
-            && b.Room == shape.Room.Id
-            && b.Wall == wall
-            && (b.Along - along).Abs() < Length.Inches(16)
-            && b.Gangs.Length < MostGangs
-        );
+        var near = draft
+            .In(shape)
+            .FirstOrDefault(b =>
+                draft.IsOwn(b)
+                && b.Kind == BoxKind.Switch
+                && b.Wall == wall
+                && (b.Along - along).Abs() < Length.Inches(16)
+                && b.Gangs.Length < MostGangs
+            );
         if (near is not null)
             draft.Replace(near, near with { Gangs = near.Gangs.Add(gang) });
         else
@@ -196,15 +192,14 @@ internal static class SwitchRules
     {
         foreach (
             var fan in draft
-                .All.Where(b =>
-                    b.Kind == BoxKind.Appliance
-                    && b.Room == shape.Room.Id
-                    && ApplianceFacts.Has(draft.Job.ApplianceById(b.Appliance), ApplianceTrait.OwnSwitch)
+                .In(shape)
+                .Where(b =>
+                    b.Kind == BoxKind.Appliance && ApplianceFacts.Has(draft.Job.ApplianceById(b.Appliance), ApplianceTrait.OwnSwitch)
                 )
                 .ToList()
         )
         {
-            if (!Switched(draft, [fan]) && SwitchReach.Entries(draft.House, shape).FirstOrDefault() is { } entry)
+            if (!draft.IsSwitched([fan]) && SwitchReach.Entries(draft.House, shape).FirstOrDefault() is { } entry)
                 AddGang(draft, shape, entry, [fan], 1);
         }
     }
@@ -215,7 +210,7 @@ internal static class SwitchRules
         foreach (var flight in StairRules.Flights(draft.House))
         {
             var lights = LightRules.Of(draft, flight.Upper);
-            if (lights.Count == 0 || Switched(draft, lights))
+            if (lights.Count == 0 || draft.IsSwitched(lights))
                 continue;
             var places = flight
                 .Ends.SelectMany(f => Fewest(draft.Job, f, SwitchReach.Entries(draft.House, f)).Select(d => (Flight: f, Door: d)))

@@ -66,9 +66,7 @@ internal static class WishRules
                 var along = Length.Min(most, Length.Max(least, wanted + Length.Inches(away * side))).RoundTo(Length.Inches(1));
                 if (ReceptacleSpots.InOpening(shape, wall, along, 2, windowsToo: false))
                     continue;
-                var there = draft.All.Any(b =>
-                    b.Room == shape.Room.Id && b.Wall == wall && b.Kind == kind && (b.Along - along).Abs() < Length.Inches(18)
-                );
+                var there = draft.In(shape).Any(b => b.Wall == wall && b.Kind == kind && (b.Along - along).Abs() < Length.Inches(18));
                 if (!there)
                     draft.Add(
                         new Box

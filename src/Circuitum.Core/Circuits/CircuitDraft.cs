@@ -10,14 +10,18 @@ namespace Circuitum.Core.Circuits;
 internal sealed class CircuitDraft
 {
     private readonly List<(Circuit Circuit, List<CircuitBox> Boxes)> circuits;
-    private readonly HashSet<string> assigned;
+
+    // The circuit that each box is on.
+    private readonly Dictionary<string, int> assigned;
+    private readonly Dictionary<string, Box> boxes;
 
     internal CircuitDraft(HouseShape house, CodeEdition edition)
     {
         House = house;
         Edition = edition;
         circuits = [.. house.Job.Decisions.Circuits.Select(c => (c, c.Boxes.ToList()))];
-        assigned = [.. circuits.SelectMany(c => c.Boxes).Select(b => b.Box)];
+        assigned = circuits.SelectMany(c => c.Boxes.Select(b => (b.Box, c.Circuit.Number))).ToDictionary(b => b.Box, b => b.Number);
+        boxes = house.Job.Decisions.Boxes.ToDictionary(b => b.Id);
     }
 
     internal HouseShape House { get; }
@@ -35,7 +39,7 @@ internal sealed class CircuitDraft
         ];
 
     internal List<Box> Loose(CircuitPurpose purpose) =>
-        [.. Job.Decisions.Boxes.Where(b => b.Serves is null && !assigned.Contains(b.Id) && BoxPurpose.Of(Job, Edition, b) == purpose)];
+        [.. Job.Decisions.Boxes.Where(b => b.Serves is null && !assigned.ContainsKey(b.Id) && BoxPurpose.Of(Job, Edition, b) == purpose)];
 
     /// <summary>The circuits of a purpose that serve a building.</summary>
     /// <param name="purpose">The purpose.</param>
@@ -63,12 +67,11 @@ internal sealed class CircuitDraft
         return buildings[room] = apart ? rooms.Min(StringComparer.Ordinal)! : "";
     }
 
-    private string RoomOf(string box) => Job.Decisions.Boxes.First(b => b.Id == box).Room;
+    private string RoomOf(string box) => boxes[box].Room;
 
     private readonly Dictionary<string, string> buildings = [];
 
-    internal List<Box> On(int number) =>
-        [.. circuits.First(c => c.Circuit.Number == number).Boxes.Select(m => Job.Decisions.Boxes.First(b => b.Id == m.Box))];
+    internal List<Box> On(int number) => [.. circuits.First(c => c.Circuit.Number == number).Boxes.Select(m => boxes[m.Box])];
 
     /// <summary>Spaces that the circuits with boxes take which fit a description, in the building of the service.</summary>
     internal int PolesOf(Func<Circuit, bool> fits) =>
@@ -106,10 +109,10 @@ internal sealed class CircuitDraft
     /// <summary>The circuit that a box is on, who put it there and whether that circuit is locked; none when it is loose.</summary>
     internal (int Number, Origin By, bool Locked)? Member(string box)
     {
-        if (!assigned.Contains(box))
+        if (!assigned.TryGetValue(box, out var number))
             return null;
-        var (circuit, boxes) = circuits.First(c => c.Boxes.Any(b => b.Box == box));
-        return (circuit.Number, boxes.First(b => b.Box == box).By, circuit.Locked);
+        var (circuit, boxes) = circuits.First(c => c.Circuit.Number == number);
+        return (number, boxes.First(b => b.Box == box).By, circuit.Locked);
     }
 
     internal bool Locked(int number) => circuits.First(c => c.Circuit.Number == number).Circuit.Locked;
@@ -130,7 +133,7 @@ internal sealed class CircuitDraft
 
     internal void Put(int number, Box box)
     {
-        if (!assigned.Add(box.Id))
+        if (!assigned.TryAdd(box.Id, number))
             return;
         circuits.First(c => c.Circuit.Number == number).Boxes.Add(new CircuitBox { Box = box.Id, By = Origin.Planner });
     }

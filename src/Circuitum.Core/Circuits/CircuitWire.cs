@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
@@ -12,10 +13,11 @@ internal sealed class CircuitWire
     private readonly Job job;
     private readonly CableRouter runs;
     private readonly ImmutableArray<ImmutableArray<Box>> things;
+    private readonly (string Box, Point At)[][] places;
     private readonly PlanWeights weights;
     private readonly FeedingPanels feeding;
     private readonly List<Panel> panels;
-    private readonly Dictionary<string, int> known = [];
+    private readonly ConcurrentDictionary<string, int> known = [];
 
     /// <summary>Prepares the costs between some things.</summary>
     /// <param name="job">The job.</param>
@@ -27,22 +29,22 @@ internal sealed class CircuitWire
     {
         (this.job, this.runs, this.things, this.weights) = (job, runs, things, weights);
         var p = job.Preferences;
+        places = [.. things.Select(t => t.Select(b => (b.Id, runs.PlaceOf(b.Id))).ToArray())];
         this.feeding = feeding;
         panels = feeding.In(things.Length > 0 ? things[0][0].Room : null);
         Home = [.. things.Select(t => Cents(Length.Feet(NearestPanel(t)) + p.PanelMakeUp + p.BoxMakeUp))];
-        Between = [.. things.Select(_ => new int[things.Length])];
-        for (var i = 0; i < things.Length; i++)
-        {
-            for (var j = i + 1; j < things.Length; j++)
-                Between[i][j] = Between[j][i] = Cents(Nearest(things[i], things[j]) + (p.BoxMakeUp * 2));
-        }
+        Between = new(
+            things.Length,
+            (i, j) => Cents(Nearest(places[i], places[j]) + (p.BoxMakeUp * 2)),
+            (i, j) => Cents(Straight(places[i], places[j]).Least + (p.BoxMakeUp * 2))
+        );
     }
 
     /// <summary>From the panel to each.</summary>
     internal int[] Home { get; }
 
     /// <summary>From each to each other.</summary>
-    internal int[][] Between { get; }
+    internal PairCosts Between { get; }
 
     /// <summary>All cables of a circuit of some things, in cents: home run, runs from box to box, switch legs and travelers.</summary>
     internal int Routed(int[] of)
@@ -69,17 +71,34 @@ internal sealed class CircuitWire
 
     private int Cents(Length way) => (int)(way.InFeet * weights.CableFoot);
 
-    // A thing of many boxes has its nearest pair looked for by the straight distance first.
-    private Length Nearest(ImmutableArray<Box> one, ImmutableArray<Box> other)
+    // The two boxes that are nearest straight across: cable goes along the axes of the frame, so it is no shorter than that.
+    private static (int One, int Other, Length Least) Straight((string Box, Point At)[] one, (string Box, Point At)[] other)
     {
-        var best = new Length(long.MaxValue);
-        foreach (
-            var (a, b, least) in one.SelectMany(a => other.Select(b => (a.Id, b.Id, Least: runs.AtLeast(a.Id, b.Id)))).OrderBy(x => x.Least)
-        )
+        var best = (One: 0, Other: 0, Least: new Length(long.MaxValue));
+        for (var i = 0; i < one.Length; i++)
         {
-            if (least >= best)
-                break;
-            best = Length.Min(best, runs.Between(a, b));
+            for (var j = 0; j < other.Length; j++)
+            {
+                if (one[i].At.RectilinearTo(other[j].At) is var least && least < best.Least)
+                    best = (i, j, least);
+            }
+        }
+
+        return best;
+    }
+
+    // Of things of many boxes only those pairs are led through the frame that could be nearer than the best so far.
+    private Length Nearest((string Box, Point At)[] one, (string Box, Point At)[] other)
+    {
+        var (i, j, _) = Straight(one, other);
+        var best = runs.Between(one[i].Box, other[j].Box);
+        foreach (var a in one)
+        {
+            foreach (var b in other)
+            {
+                if (a.At.RectilinearTo(b.At) < best)
+                    best = Length.Min(best, runs.Between(a.Box, b.Box));
+            }
         }
 
         return best;

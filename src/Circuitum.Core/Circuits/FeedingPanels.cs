@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
@@ -12,7 +13,7 @@ internal sealed class FeedingPanels(HouseShape house, CableRouter runs)
 {
     private static readonly double FeederVolts = CodeLibrary.Supply.Between;
 
-    private readonly Dictionary<string, double> feederFeet = [];
+    private readonly ConcurrentDictionary<string, double> feederFeet = [];
 
     /// <summary>Panels in a room's own building; where it has none, those in the building of the service.</summary>
     /// <param name="room">The room; none takes the building of the service.</param>

@@ -161,7 +161,10 @@ internal sealed class GeneralGroups
     private static int Alarms(CircuitDraft work, CircuitPurpose purpose) =>
         purpose == CircuitPurpose.Receptacles
             ? 0
-            : (int)Math.Ceiling(work.Job.Decisions.Boxes.Count(b => b.Kind == BoxKind.SmokeAlarm) * BoxLoad.AlarmVa);
+            : (int)Math.Ceiling(Math.Min(MostAlarms, work.Job.Decisions.Boxes.Count(b => b.Kind == BoxKind.SmokeAlarm)) * BoxLoad.AlarmVa);
+
+    // All alarms of a dwelling hear each other; what has more than this is no dwelling, and one circuit would not hold them.
+    private const int MostAlarms = 40;
 
     // A closet, a hall or stairs with one or two goes along with a neighbour and is not a room more.
     private static bool Counts(Room room, ImmutableArray<ImmutableArray<Box>> things) =>
@@ -219,8 +222,9 @@ internal sealed class GeneralGroups
             work.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Mixed ? CircuitPurpose.Mixed : CircuitPurpose.Lighting;
         foreach (var alarm in work.Loose(CircuitPurpose.Lighting).Where(b => b.Kind == BoxKind.SmokeAlarm))
         {
-            var circuits = work.Existing(purpose).Where(n => !work.Locked(n)).ToList();
-            var withAlarms = circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.SmokeAlarm));
+            int On(int circuit) => work.On(circuit).Count(b => b.Kind == BoxKind.SmokeAlarm);
+            var circuits = work.Existing(purpose).Where(n => !work.Locked(n) && On(n) < MostAlarms).ToList();
+            var withAlarms = circuits.FirstOrDefault(n => On(n) > 0);
             int Lighting(RoomKind kind) =>
                 circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.Light && work.House[b.Room].Room.Kind == kind));
             if (work.Job.Preferences.Division.Alarms == AlarmsWith.Alone)

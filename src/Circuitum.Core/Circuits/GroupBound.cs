@@ -81,11 +81,10 @@ internal static class GroupBound
             cost += near[next];
             if (fromPanel[next])
                 runs++;
-            var row = p.Between[next];
             for (var i = 0; i < n; i++)
             {
-                if (!hung[i] && row[i] < near[i])
-                    (near[i], fromPanel[i]) = (row[i], false);
+                if (!hung[i] && p.Between[next, i] < near[i])
+                    (near[i], fromPanel[i]) = (p.Between[next, i], false);
             }
         }
 

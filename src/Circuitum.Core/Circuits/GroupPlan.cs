@@ -5,6 +5,9 @@ internal sealed class GroupPlan
 {
     private readonly GroupProblem problem;
     private readonly List<List<int>> circuits = [];
+
+    // A copy shares the circuits that neither of the two changes.
+    private readonly List<bool> shared = [];
     private readonly List<int> costs = [];
     private readonly int[] on;
 
@@ -24,7 +27,10 @@ internal sealed class GroupPlan
     private GroupPlan(GroupPlan other)
     {
         problem = other.problem;
-        circuits = [.. other.circuits.Select(c => new List<int>(c))];
+        circuits = [.. other.circuits];
+        for (var i = 0; i < circuits.Count; i++)
+            other.shared[i] = true;
+        shared = [.. other.shared];
         costs = [.. other.costs];
         on = [.. other.on];
         Moves = other.Moves;
@@ -63,6 +69,7 @@ internal sealed class GroupPlan
         }
 
         circuits.Add([]);
+        shared.Add(false);
         costs.Add(0);
         return circuits.Count - 1;
     }
@@ -93,7 +100,6 @@ internal sealed class GroupPlan
         var there = System.Runtime.InteropServices.CollectionsMarshal.AsSpan(circuits[circuit]);
         if (there.Length == 0)
             return Extra(thing, circuit);
-        var row = problem.Between[thing];
         int size = problem.Size[thing],
             load = problem.Load[thing],
             nearest = int.MaxValue,
@@ -105,8 +111,7 @@ internal sealed class GroupPlan
             with[i] = t;
             size += problem.Size[t];
             load += problem.Load[t];
-            if (row[t] < nearest)
-                nearest = row[t];
+            nearest = Math.Min(nearest, problem.Between[thing, t]);
             if (problem.Home[t] < problem.Home[head])
                 head = t;
         }
@@ -114,7 +119,10 @@ internal sealed class GroupPlan
         if (size > problem.MostSize || load > problem.MostLoad)
             return null;
         with[^1] = thing;
-        var first = problem.Home[thing] < problem.Home[head] ? problem.Home[thing] - problem.Home[head] + row[head] : int.MaxValue;
+        var first =
+            problem.Home[thing] < problem.Home[head]
+                ? problem.Home[thing] - problem.Home[head] + problem.Between[thing, head]
+                : int.MaxValue;
         return Math.Min(nearest, first) + problem.Mixed(with) - problem.Mixed(there) + MoveCost(thing, circuit);
     }
 
@@ -139,7 +147,7 @@ internal sealed class GroupPlan
 
     internal void Put(int thing, int circuit)
     {
-        circuits[circuit].Add(thing);
+        Own(circuit).Add(thing);
         on[thing] = circuit;
         costs[circuit] = problem.Cost(System.Runtime.InteropServices.CollectionsMarshal.AsSpan(circuits[circuit]));
         Moves += MoveCost(thing, circuit);
@@ -149,9 +157,16 @@ internal sealed class GroupPlan
     {
         var circuit = on[thing];
         Moves -= MoveCost(thing, circuit);
-        circuits[circuit].Remove(thing);
+        Own(circuit).Remove(thing);
         on[thing] = -1;
         costs[circuit] = problem.Cost(System.Runtime.InteropServices.CollectionsMarshal.AsSpan(circuits[circuit]));
+    }
+
+    private List<int> Own(int circuit)
+    {
+        if (shared[circuit])
+            (circuits[circuit], shared[circuit]) = ([.. circuits[circuit]], false);
+        return circuits[circuit];
     }
 
     private int MoveCost(int thing, int circuit) =>

@@ -12,7 +12,7 @@ internal sealed record GroupProblem
     public int Count => Load.Length;
 
     /// <summary>Cost of cable between two things, make-up at both ends included.</summary>
-    public required int[][] Between { get; init; }
+    public required PairCosts Between { get; init; }
 
     /// <summary>Cost of cable from the panel to a thing.</summary>
     public required int[] Home { get; init; }
@@ -173,7 +173,7 @@ internal sealed record GroupProblem
         hung[head] = true;
         cables[head] = 1;
         for (var i = 0; i < n; i++)
-            (near[i], from[i]) = (Between[things[head]][things[i]], head);
+            (near[i], from[i]) = (Between[things[head], things[i]], head);
         for (var k = 1; k < n; k++)
         {
             var next = -1;
@@ -189,7 +189,6 @@ internal sealed record GroupProblem
             var feeder = from[next];
             cables[feeder]++;
             var full = cables[feeder] >= MostCables;
-            var row = Between[things[next]];
             for (var i = 0; i < n; i++)
             {
                 if (hung[i])
@@ -199,13 +198,13 @@ internal sealed record GroupProblem
                     near[i] = int.MaxValue;
                     for (var j = 0; j < n; j++)
                     {
-                        if (hung[j] && cables[j] < MostCables && Between[things[j]][things[i]] < near[i])
-                            (near[i], from[i]) = (Between[things[j]][things[i]], j);
+                        if (hung[j] && cables[j] < MostCables && Between[things[j], things[i]] < near[i])
+                            (near[i], from[i]) = (Between[things[j], things[i]], j);
                     }
                 }
 
-                if (row[things[i]] < near[i])
-                    (near[i], from[i]) = (row[things[i]], next);
+                if (Between[things[next], things[i]] is var way && way < near[i])
+                    (near[i], from[i]) = (way, next);
             }
         }
 

@@ -84,7 +84,11 @@ internal sealed partial class GroupSearch
 
             // Only the circuit that just grew looks different now.
             foreach (var w in waiting)
-                w.Look(to, Cost(plan, w.Things, to, noise), near[w.Things[0]].Contains(next.Things[0]));
+            {
+                var isNear = near[w.Things[0]].Contains(next.Things[0]);
+                if (noise || isNear || w.Knows(to))
+                    w.Look(to, Cost(plan, w.Things, to, noise), isNear);
+            }
         }
     }
 

@@ -19,22 +19,7 @@ internal sealed partial class GroupSearch
     {
         this.problem = problem;
         this.seed = seed;
-        near =
-        [
-            .. Enumerable
-                .Range(0, problem.Count)
-                .Select(t =>
-                {
-                    var row = problem.Between[t];
-                    return Enumerable
-                        .Range(0, problem.Count)
-                        .Where(o => o != t)
-                        .OrderBy(o => row[o])
-                        .ThenBy(o => o)
-                        .Take(Nearest)
-                        .ToArray();
-                }),
-        ];
+        near = [.. Enumerable.Range(0, problem.Count).Select(t => problem.Between.Nearest(t, Nearest))];
     }
 
     /// <summary>Rounds of search that are worth while for a number of things.</summary>
@@ -45,7 +30,8 @@ internal sealed partial class GroupSearch
             <= 30 => 3000,
             <= 150 => 12_000,
             <= 300 => 24_000,
-            _ => 30_000,
+            <= 600 => 30_000,
+            _ => 5000,
         };
 
     /// <summary>A good plan at once: everything that is loose, the one first that would regret most to wait.</summary>
@@ -197,6 +183,8 @@ internal sealed partial class GroupSearch
         internal int Cost { get; private set; }
 
         internal int Regret { get; private set; }
+
+        internal bool Knows(int circuit) => choices.Exists(c => c.Circuit == circuit);
 
         internal void Look(int circuit, int cost, bool isNear)
         {

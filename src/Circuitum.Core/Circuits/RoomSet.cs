@@ -1,84 +1,87 @@
 using System.Numerics;
+using System.Runtime.Intrinsics;
 
 namespace Circuitum.Core.Circuits;
 
 /// <summary>Rooms by their place in the job's list, of which a job has <see cref="Intake.JobRules.MostRooms"/> at most.</summary>
 internal struct RoomSet : IEquatable<RoomSet>
 {
-    // Three words hold 192 rooms.
-    private ulong a,
-        b,
-        c;
+    // Eight words hold 512 rooms, and go through the processor as one or two.
+    private const int Words = 8;
+
+    private static readonly RoomSet[] Singles = [.. Enumerable.Range(0, Words * 64).Select(Single)];
+
+    private Vector512<ulong> words;
+
+    private RoomSet(Vector512<ulong> words) => this.words = words;
 
     internal static RoomSet Of(IEnumerable<int> rooms)
     {
-        var set = new RoomSet();
+        var set = Vector512<ulong>.Zero;
         foreach (var room in rooms)
-            set.Add(room);
-        return set;
+            set |= Singles[room].words;
+        return new(set);
     }
 
-    internal readonly int Count => BitOperations.PopCount(a) + BitOperations.PopCount(b) + BitOperations.PopCount(c);
-
-    internal readonly bool IsEmpty => (a | b | c) == 0;
-
-    public static bool operator ==(RoomSet one, RoomSet other) => one.Equals(other);
-
-    public static bool operator !=(RoomSet one, RoomSet other) => !one.Equals(other);
-
-    internal void Add(int room)
+    internal readonly int Count
     {
-        if (room < 64)
-            a |= 1UL << room;
-        else if (room < 128)
-            b |= 1UL << (room - 64);
-        else
-            c |= 1UL << (room - 128);
+        get
+        {
+            var count = 0;
+            for (var i = 0; i < Words; i++)
+                count += BitOperations.PopCount(words[i]);
+            return count;
+        }
     }
 
-    internal void Add(RoomSet other) => (a, b, c) = (a | other.a, b | other.b, c | other.c);
+    internal readonly bool IsEmpty => words == Vector512<ulong>.Zero;
 
-    internal readonly RoomSet And(RoomSet other) =>
-        new()
-        {
-            a = a & other.a,
-            b = b & other.b,
-            c = c & other.c,
-        };
+    public static bool operator ==(RoomSet one, RoomSet other) => one.words == other.words;
 
-    internal readonly RoomSet Without(RoomSet other) =>
-        new()
-        {
-            a = a & ~other.a,
-            b = b & ~other.b,
-            c = c & ~other.c,
-        };
+    public static bool operator !=(RoomSet one, RoomSet other) => one.words != other.words;
 
-    internal readonly bool Meets(RoomSet other) => ((a & other.a) | (b & other.b) | (c & other.c)) != 0;
+    internal void Add(int room) => words |= Singles[room].words;
 
-    internal readonly bool HasAll(RoomSet other) => (other.a & ~a) == 0 && (other.b & ~b) == 0 && (other.c & ~c) == 0;
+    internal void Add(RoomSet other) => words |= other.words;
+
+    internal readonly RoomSet And(RoomSet other) => new(words & other.words);
+
+    internal readonly RoomSet Without(RoomSet other) => new(Vector512.AndNot(words, other.words));
+
+    internal readonly bool Meets(RoomSet other) => (words & other.words) != Vector512<ulong>.Zero;
+
+    internal readonly bool HasAll(RoomSet other) => Vector512.AndNot(other.words, words) == Vector512<ulong>.Zero;
 
     /// <summary>The lowest room in it, or -1 when it is empty.</summary>
-    internal readonly int First =>
-        a != 0 ? BitOperations.TrailingZeroCount(a)
-        : b != 0 ? 64 + BitOperations.TrailingZeroCount(b)
-        : c != 0 ? 128 + BitOperations.TrailingZeroCount(c)
-        : -1;
+    internal readonly int First
+    {
+        get
+        {
+            for (var i = 0; i < Words; i++)
+            {
+                if (words[i] != 0)
+                    return (64 * i) + BitOperations.TrailingZeroCount(words[i]);
+            }
+
+            return -1;
+        }
+    }
 
     /// <summary>Its rooms, lowest first.</summary>
     internal readonly IEnumerable<int> Rooms()
     {
-        var left = this;
-        for (var room = left.First; room >= 0; room = left.First)
+        for (var i = 0; i < Words; i++)
         {
-            yield return room;
-            left = left.Without(Of([room]));
+            for (var left = words[i]; left != 0; left &= left - 1)
+                yield return (64 * i) + BitOperations.TrailingZeroCount(left);
         }
     }
 
-    public readonly bool Equals(RoomSet other) => a == other.a && b == other.b && c == other.c;
+    public readonly bool Equals(RoomSet other) => words == other.words;
 
     public override readonly bool Equals(object? obj) => obj is RoomSet other && Equals(other);
 
-    public override readonly int GetHashCode() => HashCode.Combine(a, b, c);
+    public override readonly int GetHashCode() => words.GetHashCode();
+
+    private static RoomSet Single(int room) => new(Vector512<ulong>.Zero.WithElement(room / 64, 1UL << (room % 64)));
 }

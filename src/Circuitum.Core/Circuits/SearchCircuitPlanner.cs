@@ -29,13 +29,10 @@ public sealed class SearchCircuitPlanner(PlanEffort effort, PlanWatch? watch = n
         work.Simple(CircuitPurpose.Garage, work.Loose(CircuitPurpose.Garage), 10);
         var runs = new CableRouter(house);
         var outside = OutdoorGroups.Near(work, runs);
-        foreach (var groups in GeneralGroups.Of(work, runs).ToList())
-        {
-            var problem = groups.Problem;
-            if (problem.Count == 0)
-                continue;
-            groups.Take(Divide(problem, groups.Title));
-        }
+        // None of them knows of the others, so they are divided side by side; they are taken in their order.
+        var general = GeneralGroups.Of(work, runs).Where(g => g.Problem.Count > 0).ToList();
+        foreach (var (groups, plan) in general.Zip(general.AsParallel().AsOrdered().Select(g => Divide(g.Problem, g.Title)).ToList()))
+            groups.Take(plan);
 
         // Alarms first: what is fed from inside goes where there is room beside them.
         GeneralGroups.Alarms(work);

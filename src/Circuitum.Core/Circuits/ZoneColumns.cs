@@ -12,7 +12,8 @@ internal sealed class ZoneColumns
     private readonly ZoneRules rules;
     private readonly RoomSet[] rooms;
     private readonly List<int>[] beside;
-    private readonly List<ZoneColumn> columns = [];
+    private readonly List<int[]> sets = [];
+    private ZoneColumn[] columns = [];
 
     private ZoneColumns(GroupProblem problem, ZoneRules rules)
     {
@@ -41,7 +42,10 @@ internal sealed class ZoneColumns
         if (problem.Zones is not { } rules || problem.Count == 0)
             return null;
         var all = new ZoneColumns(problem, rules);
-        return all.List(watch, title) ? all : null;
+        if (!all.List(watch, title))
+            return null;
+        all.Measure(watch, title);
+        return watch is { Stopped: true } ? null : all;
     }
 
     // A room that is too much for one circuit is cut into even stretches along its walls.
@@ -120,7 +124,6 @@ internal sealed class ZoneColumns
                 || watch is { Stopped: true }
             )
                 return false;
-            watch?.Say($"{title}: possible circuits measured: {columns.Count:#,0}, from room {first + 1} of {Units.Length}.");
         }
 
         return true;
@@ -139,7 +142,7 @@ internal sealed class ZoneColumns
             wide.Add(rooms[next]);
             if (grown.Count(u => Problem.Fixed[Units[u][0]] >= 0) > 1 || !Problem.Fits(Things(grown)) || rules.Broken(wide) > 0)
                 continue;
-            if (columns.Count >= Most)
+            if (sets.Count >= Most)
                 return false;
             Put(grown);
             var fresh = beside[next].Where(u => u > first && !seen.Contains(u)).ToList();
@@ -150,7 +153,22 @@ internal sealed class ZoneColumns
         return true;
     }
 
-    private void Put(int[] units) => columns.Add(new([.. units.Order()], Problem.Priced(Things(units))));
+    private void Put(int[] units) => sets.Add([.. units.Order()]);
+
+    // The dearest part, and only when they are not too many; each by itself.
+    private void Measure(PlanWatch? watch, string title)
+    {
+        var measured = 0;
+        columns = new ZoneColumn[sets.Count];
+        Parallel.For(0, sets.Count, (i, state) =>
+        {
+            if (watch is { Stopped: true })
+                state.Stop();
+            columns[i] = new(sets[i], Problem.Priced(Things(sets[i])));
+            if (Interlocked.Increment(ref measured) % 100 == 0)
+                watch?.Say($"{title}: possible circuits measured: {measured:#,0} of {sets.Count:#,0}.");
+        });
+    }
 
     internal int[] Things(int[] units) => [.. units.SelectMany(u => Units[u])];
 }

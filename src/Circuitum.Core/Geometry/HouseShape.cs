@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -150,7 +151,12 @@ public sealed class HouseShape
     /// <summary>The walls of other rooms that are the other side of a room's wall, in order along it.</summary>
     /// <param name="room">The room.</param>
     /// <param name="wall">The number of its wall.</param>
-    public ImmutableArray<FacingWall> Facing(RoomShape room, int wall)
+    public ImmutableArray<FacingWall> Facing(RoomShape room, int wall) =>
+        facing.GetOrAdd((room.Room.Id, wall), _ => FindFacing(room, wall));
+
+    private readonly ConcurrentDictionary<(string Room, int Wall), ImmutableArray<FacingWall>> facing = [];
+
+    private ImmutableArray<FacingWall> FindFacing(RoomShape room, int wall)
     {
         var own = room.Walls[wall];
         var found = new List<FacingWall>();

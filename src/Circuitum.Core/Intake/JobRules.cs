@@ -13,16 +13,16 @@ namespace Circuitum.Core.Intake;
 public static partial class JobRules
 {
     /// <summary>Most rooms in a job.</summary>
-    public const int MostRooms = 150;
+    public const int MostRooms = 500;
 
     /// <summary>Most storeys in a job.</summary>
     public const int MostStoreys = 12;
 
     /// <summary>Most openings in a job.</summary>
-    public const int MostOpenings = 800;
+    public const int MostOpenings = 2500;
 
     /// <summary>Most boxes in a job.</summary>
-    public const int MostBoxes = 1200;
+    public const int MostBoxes = 6000;
 
     /// <summary>Most corners of a room's outline.</summary>
     public const int MostCorners = 64;
@@ -30,10 +30,10 @@ public static partial class JobRules
     private const int MostStarters = 20;
 
     /// <summary>Most circuits in a job.</summary>
-    public const int MostCircuits = 150;
+    public const int MostCircuits = 500;
 
     /// <summary>Most appliances, counters or fixtures in a job, each.</summary>
-    public const int MostThings = 1000;
+    public const int MostThings = 2000;
 
     /// <summary>Most characters in a name.</summary>
     public const int LongestName = 120;

@@ -11,7 +11,10 @@ public static class PlanChoices
 {
     /// <summary>The plan that stands and one for each aim.</summary>
     public static ImmutableArray<PlanChoice> Of(Job job) =>
-        [Score("as it stands", job, job), .. PlanAims.All.Select(a => Score(a.Name, PlanAims.Plan(job, a.Weights), job))];
+        [
+            Score("as it stands", job, job),
+            .. PlanAims.All.AsParallel().AsOrdered().Select(a => Score(a.Name, PlanAims.Plan(job, a.Weights), job)),
+        ];
 
     /// <summary>What planning afresh would save, by the job's own weights, and what it would move.</summary>
     public static Explain.Derivation Saving(JobAnalysis now)

@@ -115,13 +115,13 @@ internal sealed class CableFrame
                 job.Fixtures.Where(f => f.Kind is FixtureKind.Beam or FixtureKind.Duct or FixtureKind.Fireplace)
                     .Select(f => $"{f.Kind}{f.Room}{f.Spot.Wall}:{f.Spot.From.Units}:{f.Spot.At}:{f.Spot.Width.Units}:{f.Spot.Depth.Units}")
             ),
-            string.Join(',', job.Openings.Select(o => $"{o.Room}{o.Wall}:{o.From.Units}:{o.Width.Units}"))
+            string.Join(',', job.Openings.Select(o => $"{o.Room}{o.Wall}:{o.From.Units}:{o.Width.Units}:{o.Foot.Units}:{o.Top.Units}"))
         );
         return Kept.Of(job.Rooms, key, () => new(house));
     }
 
-    /// <summary>Inches from node to node; infinite when there is no way.</summary>
-    internal double Far(int from, int to) => far[from][to];
+    /// <summary>Inches from a node to each; infinite where there is no way.</summary>
+    internal ReadOnlySpan<double> Far(int from) => far[from];
 
     /// <summary>The nodes from one to another, both included.</summary>
     internal IEnumerable<int> Way(int from, int to)
@@ -139,7 +139,10 @@ internal sealed class CableFrame
         {
             if (!Above.TryGetValue(storey, out var upper))
                 continue;
-            foreach (var shape in house.Rooms.Where(r => r.Room.Storey == storey && !r.Room.Kind.OpenAir()))
+            // In a storey of very many rooms not each has a riser of its own: the next one is a room away.
+            var rooms = house.Rooms.Where(r => r.Room.Storey == storey && !r.Room.Kind.OpenAir()).ToList();
+            var each = (rooms.Count + MostRisers - 1) / MostRisers;
+            foreach (var shape in rooms.Where((_, i) => i % each == 0))
             {
                 foreach (var wall in shape.Walls.Where(w => w.Length.InInches > 2 * FromCorner))
                 {
@@ -179,6 +182,8 @@ internal sealed class CableFrame
     }
 
     private const int MostTurns = 400;
+
+    private const int MostRisers = 120;
 
     // Rooms that stand so near to each other that cable gets from one to the next.
     private static List<List<RoomShape>> Parts(List<RoomShape> rooms, double margin)

@@ -16,17 +16,18 @@ public sealed partial class CableRouter
         if (of is null && panels.Count > 1)
             return job.Panels.Select(p => FromPanel(box, p.Id)).Min();
         var id = PanelOf(of)!;
+        if (fromPanel.TryGetValue((id, box), out var way))
+            return way;
         using var _ = gate.EnterScope();
-        if (!fromPanel.TryGetValue((id, box), out var way))
-            fromPanel[(id, box)] = way = ByField(
-                Panel + id,
-                box,
-                panels[id].At,
-                panels[id].Z,
-                places[box].At,
-                places[box].Z,
-                job.Preferences.RunBy
-            );
+        fromPanel[(id, box)] = way = ByField(
+            Panel + id,
+            box,
+            panels[id].At,
+            panels[id].Z,
+            places[box].At,
+            places[box].Z,
+            job.Preferences.RunBy
+        );
         return way;
     }
 
@@ -51,18 +52,24 @@ public sealed partial class CableRouter
     public Length Between(string from, string to)
     {
         var (a, b) = (places[from], places[to]);
+        if (between.TryGetValue((a.Number, b.Number), out var way))
+            return way;
         using var _ = gate.EnterScope();
-        return InStuds(a, b) is { } along ? along.Way : ByField(from, to, a.At, a.Z, b.At, b.Z, Chains);
+        between[(a.Number, b.Number)] = way = InStuds(a, b) is { } along ? along.Way : ByField(from, to, a.At, a.Z, b.At, b.Z, Chains);
+        return way;
     }
 
     /// <summary>What the way from box to box cannot be shorter than: cable goes along the axes of the frame.</summary>
-    internal Length AtLeast(string from, string to) => places[from].At.RectilinearTo(places[to].At);
+    internal Length AtLeast(string from, string to) => PlaceOf(from).RectilinearTo(PlaceOf(to));
+
+    /// <summary>Where a box is on the plan.</summary>
+    internal Point PlaceOf(string box) => places[box].At;
 
     // Chains that go up and over keep out from under the floor.
     private RunBy Chains => job.Preferences.ChainBy == ChainBy.UpAndOver ? RunBy.Overhead : RunBy.Shorter;
 
     // The way through the studs where it is taken: by the job's school, and in one stud bay or back to back in any case.
-    private StudWay? InStuds((Point At, Length Z, Box Box) a, (Point At, Length Z, Box Box) b)
+    private StudWay? InStuds(Place a, Place b)
     {
         if (notThroughStuds.Count > 0 && (notThroughStuds.Contains((a.Box.Id, b.Box.Id)) || notThroughStuds.Contains((b.Box.Id, a.Box.Id))))
             return null;

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
@@ -19,14 +20,18 @@ public sealed partial class CableRouter
 
     private readonly HouseShape house;
     private readonly Job job;
-    private readonly Dictionary<string, (Point At, Length Z, Box Box)> places;
+    private readonly Dictionary<string, Place> places;
     private readonly Dictionary<string, (Point At, Length Z)> panels = [];
     private readonly RouteSearch ways;
     private readonly StudWays studs;
     private readonly CodeEdition edition;
-    private readonly ImmutableArray<SwitchGroup> switched;
-    private readonly Dictionary<(string Panel, string Box), Length> fromPanel = [];
+    private readonly SwitchGroups switched;
+    private readonly ConcurrentDictionary<(string Panel, string Box), Length> fromPanel = [];
     private readonly Dictionary<(string? From, string To), LedSegment> led = [];
+    private readonly ConcurrentDictionary<(int From, int To), Length> between = [];
+
+    // Where a box is, and its place in the job's list.
+    private sealed record Place(int Number, Point At, Length Z, string Storey, Box Box);
 
     // An analysis is read by several requests at once, and what is found out on the way is kept.
     private readonly Lock gate = new();
@@ -46,8 +51,10 @@ public sealed partial class CableRouter
         job = house.Job;
         ways = new(house);
         studs = new(house);
-        switched = SwitchGroup.Of(job);
-        places = job.Decisions.Boxes.ToDictionary(b => b.Id, b => (Places.Of(house, b), Floor(b.Room) + b.Height, b));
+        switched = new(SwitchGroup.Of(job));
+        places = job
+            .Decisions.Boxes.Select((b, i) => new Place(i, Places.Of(house, b), Floor(b.Room) + b.Height, house[b.Room].Room.Storey, b))
+            .ToDictionary(p => p.Box.Id);
         edition = CodeLibrary.EditionOf(job);
         foreach (var box in job.Decisions.Boxes)
             ways.Add(
@@ -79,7 +86,7 @@ public sealed partial class CableRouter
     private string EndOf(CableSegment segment) => segment.From ?? Panel + PanelOf(segment.Panel);
 
     /// <summary>The storey on which a box stands.</summary>
-    internal string StoreyOf(string box) => job.RoomById(places[box].Box.Room)!.Storey;
+    internal string StoreyOf(string box) => places[box].Storey;
 
     /// <summary>The room in which a box stands.</summary>
     internal string RoomOf(string box) => places[box].Box.Room;

@@ -1,4 +1,6 @@
 using System.Collections.Immutable;
+using System.Numerics;
+using System.Runtime.InteropServices;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -57,7 +59,7 @@ internal sealed partial class RouteSearch
     {
         if (UnderOnly(a, b, by) && Direct(a, b, by).A is { } first && IsUnder(first.Field))
             return double.PositiveInfinity;
-        var reach = ReachOf(b, by).Inches;
+        var reach = ReachOf(b, by);
         var best = double.PositiveInfinity;
         foreach (var entry in Open(a, by))
         {
@@ -71,31 +73,48 @@ internal sealed partial class RouteSearch
     // With cable overhead only, nothing comes into the space under the floor.
     private IEnumerable<Entry> Open(End end, RunBy by) => by == RunBy.Overhead ? end.Entries.Where(e => !IsUnder(e.Field)) : end.Entries;
 
-    private (double[] Inches, (int Entry, int Node)[] By) ReachOf(End end, RunBy which)
+    private double[] ReachOf(End end, RunBy which)
     {
         var kept = which == RunBy.Overhead ? 1 : 0;
         if (end.Reach[kept] is { } known)
             return known;
         var reach = new double[frame.Nodes.Count];
-        var by = new (int, int)[frame.Nodes.Count];
         Array.Fill(reach, double.PositiveInfinity);
-        for (var e = 0; e < end.Entries.Count; e++)
+        foreach (var entry in Open(end, which))
         {
-            if (kept == 1 && IsUnder(end.Entries[e].Field))
-                continue;
-            foreach (var (node, inches) in end.Entries[e].Visible)
+            foreach (var (node, inches) in entry.Visible)
+                Nearer(reach, frame.Far(node), entry.Inches + inches);
+        }
+
+        return end.Reach[kept] = reach;
+    }
+
+    // As many at once as the processor takes.
+    private static void Nearer(Span<double> reach, ReadOnlySpan<double> far, double first)
+    {
+        var wide = MemoryMarshal.Cast<double, Vector<double>>(reach);
+        var on = MemoryMarshal.Cast<double, Vector<double>>(far);
+        var ahead = new Vector<double>(first);
+        for (var i = 0; i < wide.Length; i++)
+            wide[i] = Vector.Min(wide[i], on[i] + ahead);
+        for (var i = wide.Length * Vector<double>.Count; i < reach.Length; i++)
+            reach[i] = Math.Min(reach[i], far[i] + first);
+    }
+
+    // Where the shortest way from an end to a node comes in: the entry, and the first node that it sees.
+    private (Entry Entry, int Node) EntryTo(End end, int node, RunBy by)
+    {
+        var (best, entry, first) = (double.PositiveInfinity, end.Entries[0], node);
+        foreach (var e in Open(end, by))
+        {
+            foreach (var (seen, inches) in e.Visible)
             {
-                var first = end.Entries[e].Inches + inches;
-                for (var n = 0; n < reach.Length; n++)
-                {
-                    if (first + frame.Far(node, n) < reach[n])
-                        (reach[n], by[n]) = (first + frame.Far(node, n), (e, node));
-                }
+                if (e.Inches + inches + frame.Far(seen)[node] is var all && all < best)
+                    (best, entry, first) = (all, e, seen);
             }
         }
 
-        end.Reach[kept] = (reach, by);
-        return (reach, by);
+        return (entry, first);
     }
 
     /// <summary>The shortest way between two ends, piece by piece; none when no field joins them.</summary>
@@ -115,13 +134,13 @@ internal sealed partial class RouteSearch
             return new(pieces.ToImmutable());
         }
 
-        var (reach, reachBy) = ReachOf(b, by);
+        var reach = ReachOf(b, by);
         var (entry, node) = Open(a, by)
             .SelectMany(e => e.Visible.Select(v => (e, v)))
             .OrderBy(x => x.e.Inches + x.v.Inches + reach[x.v.Node])
             .Select(x => (x.e, x.v.Node))
             .First();
-        var (last, end) = reachBy[node];
+        var (last, end) = EntryTo(b, node, by);
         Enter(a, entry, pieces, leave: false);
         var (field, at, cell) = (entry.Field, entry.At, entry.Cell);
         foreach (var step in frame.Way(node, end))
@@ -136,8 +155,8 @@ internal sealed partial class RouteSearch
             (field, at, cell) = (f, place, c);
         }
 
-        Across(field, at, cell, b.Entries[last].At, b.Entries[last].Cell, pieces);
-        Enter(b, b.Entries[last], pieces, leave: true);
+        Across(field, at, cell, last.At, last.Cell, pieces);
+        Enter(b, last, pieces, leave: true);
         return new(pieces.ToImmutable());
     }
 

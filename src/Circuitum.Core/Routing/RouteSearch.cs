@@ -1,4 +1,6 @@
+using System.Collections.Concurrent;
 using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -16,17 +18,38 @@ internal sealed partial class RouteSearch
     // A hand's breadth to the wall that the box stands on is no way outside.
     private const double OutsideFrom = 12;
 
-    // The usual head of doors and windows.
-
     private readonly HouseShape house;
     private readonly CableFrame frame;
+    private readonly ConcurrentDictionary<EndPlace, End> attached;
     private readonly Dictionary<string, End> ends = [];
 
     internal RouteSearch(HouseShape house)
     {
         this.house = house;
         frame = CableFrame.Of(house);
+        attached = Attached.GetOrCreateValue(frame);
+        if (attached.Count > MostAttached)
+            attached.Clear();
     }
+
+    // Most edits leave nearly all boxes where they are, and to weigh the ways to one is the dearest part of them all: what was
+    // attached to a frame stays as long as the frame does.
+    private static readonly ConditionalWeakTable<CableFrame, ConcurrentDictionary<EndPlace, End>> Attached = [];
+
+    // A box that is dragged about leaves a trace of places.
+    private const int MostAttached = 20_000;
+
+    /// <summary>All that says how an end comes into the fields of a frame.</summary>
+    private readonly record struct EndPlace(
+        string Room,
+        int? Wall,
+        Length Along,
+        Point At,
+        Length Height,
+        Length? Buried,
+        bool Inside,
+        Length? Chases
+    );
 
     /// <summary>One end of a cable: where it is, and where it comes into each field.</summary>
     private sealed class End(Point at, Length z)
@@ -43,7 +66,7 @@ internal sealed partial class RouteSearch
         /// <summary>
         /// Inches to every node of the frame, by all fields and by the overhead ones alone, worked out when first asked for.
         /// </summary>
-        internal (double[] Inches, (int Entry, int Node)[] By)?[] Reach { get; } = new (double[], (int, int)[])?[2];
+        internal double[]?[] Reach { get; } = new double[2][];
     }
 
     /// <summary>Where an end comes into a field.</summary>
@@ -80,6 +103,16 @@ internal sealed partial class RouteSearch
         bool inside = false
     )
     {
+        var chases = wall is { } w ? Chases(room, w) : null;
+        ends[name] = attached.GetOrAdd(
+            new(room.Room.Id, wall, along, at, height, buried, inside, chases),
+            (_, r) => Attach(r, wall, along, at, height, buried, inside),
+            room
+        );
+    }
+
+    private End Attach(RoomShape room, int? wall, Length along, Point at, Length height, Length? buried, bool inside)
+    {
         var storey = room.Room.Storey;
         var z = house.Job.StoreyById(storey)!.Floor + height;
         var end = new End(at, z);
@@ -114,7 +147,7 @@ internal sealed partial class RouteSearch
             }
         }
 
-        ends[name] = end;
+        return end;
     }
 
     /// <summary>Makes a place known over or under which a cable is led; false when no field of its storey has room there.</summary>
@@ -194,11 +227,8 @@ internal sealed partial class RouteSearch
     {
         var edge = Length.Inches(3);
         var to = along;
-        if (house.Job.Walls.FirstOrDefault(w => w.Room == room.Room.Id && w.Wall == wall) is { Build: WallBuild.InsulatedPanel } panel)
-        {
-            if (Chase(room, wall, along, panel.ChaseStations ?? Length.Feet(4)) is { } chase)
-                return (room.On(wall, chase), (chase - along).Abs());
-        }
+        if (Chases(room, wall) is { } apart && Chase(room, wall, along, apart) is { } chase)
+            return (room.On(wall, chase), (chase - along).Abs());
 
         foreach (var o in room.Openings.Where(o => o.Wall == wall && to > o.From - edge && to < o.To + edge))
         {
@@ -211,6 +241,12 @@ internal sealed partial class RouteSearch
         to = Length.Min(room.Walls[wall].Length, Length.Max(Length.Zero, to));
         return (room.On(wall, to), (to - along).Abs());
     }
+
+    // How far apart the upright chases of a panel wall are; none where it is built of studs.
+    private Length? Chases(RoomShape room, int wall) =>
+        house.Job.Walls.FirstOrDefault(w => w.Room == room.Room.Id && w.Wall == wall) is { Build: WallBuild.InsulatedPanel } panel
+            ? panel.ChaseStations ?? Length.Feet(4)
+            : null;
 
     // The nearest upright chase of a panel wall that is in no opening and not beyond one.
     private static Length? Chase(RoomShape room, int wall, Length along, Length station)

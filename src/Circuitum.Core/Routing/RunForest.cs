@@ -43,6 +43,10 @@ internal sealed class RunForest
     private readonly Dictionary<string, List<RunCable>> at = [];
     private readonly Dictionary<string, string> root = [];
 
+    // Used again by each search.
+    private readonly Dictionary<string, RunCable?> came = [];
+    private readonly Queue<string> next = [];
+
     internal RunForest(IEnumerable<string> boxes)
     {
         foreach (var box in boxes)
@@ -76,11 +80,32 @@ internal sealed class RunForest
         return cable;
     }
 
+    /// <summary>All boxes that hang together with one, itself among them.</summary>
+    internal IReadOnlyCollection<string> Tree(string box)
+    {
+        came.Clear();
+        next.Clear();
+        came[box] = null;
+        next.Enqueue(box);
+        while (next.TryDequeue(out var here))
+        {
+            foreach (var cable in at[here])
+            {
+                if (came.TryAdd(cable.Other(here), cable))
+                    next.Enqueue(cable.Other(here));
+            }
+        }
+
+        return came.Keys;
+    }
+
     /// <summary>The cables from one box to another of the same tree.</summary>
     internal List<RunCable> Path(string from, string to)
     {
-        var came = new Dictionary<string, RunCable?> { [from] = null };
-        var next = new Queue<string>([from]);
+        came.Clear();
+        next.Clear();
+        came[from] = null;
+        next.Enqueue(from);
         while (!came.ContainsKey(to) && next.TryDequeue(out var box))
         {
             foreach (var cable in at[box])

@@ -49,6 +49,7 @@ internal sealed partial class RunPlanner
     private void Power(string head, HashSet<string> needy)
     {
         var hot = new Dictionary<string, int>();
+        var begun = new HashSet<string>();
         Enter(head, 1);
         var near = new Dictionary<string, (string From, Length Way)>();
         foreach (var b in needy.Where(b => !forest.Together(head, b)))
@@ -56,16 +57,10 @@ internal sealed partial class RunPlanner
         while (near.Count > 0)
         {
             // A room that is begun is finished first.
-            var begun = hot.Keys.Select(runs.RoomOf).ToHashSet();
-            var next = near.OrderBy(n => alarms.Contains(n.Key))
-                .ThenBy(n => !begun.Contains(runs.RoomOf(n.Key)))
-                .ThenBy(n => n.Value.Way)
-                .ThenBy(n => n.Key, StringComparer.Ordinal)
-                .First();
-            var from = next.Value.From;
-            forest.Lay(from, next.Key, runs.Between(from, next.Key)).Hot = true;
+            var (next, from) = First(near.Select(n => (n.Key, n.Value.From, n.Value.Way)));
+            forest.Lay(from, next, runs.Between(from, next)).Hot = true;
             hot[from]++;
-            var fresh = Enter(next.Key, 1);
+            var fresh = Enter(next, 1);
             foreach (var b in near.Keys.Where(b => forest.Together(head, b)).ToList())
                 near.Remove(b);
             foreach (var b in near.Keys.ToList())
@@ -78,14 +73,30 @@ internal sealed partial class RunPlanner
             }
         }
 
+        (string Box, string From) First(IEnumerable<(string Box, string From, Length Way)> all)
+        {
+            var (best, key) = ((Box: head, From: head), (true, true, new Length(long.MaxValue)));
+            foreach (var (box, from, way) in all)
+            {
+                var rank = (alarms.Contains(box), !begun.Contains(runs.RoomOf(box)), way);
+                if (rank.CompareTo(key) is var order && (order < 0 || (order == 0 && string.CompareOrdinal(box, best.Box) < 0)))
+                    (best, key) = ((box, from), rank);
+            }
+
+            return best;
+        }
+
         (string From, Length Way) Nearest(string box)
         {
-            var open = hot.Where(h => h.Value < MostCables).Select(h => h.Key).ToList();
-            if (open.Count == 0)
-                open = [.. hot.Keys.Take(1)];
-            if (open.Count == 0)
-                open = [head];
-            var from = open.OrderBy(h => Rank(h, box)).ThenBy(h => h, StringComparer.Ordinal).First();
+            string? from = null;
+            var least = new Length(long.MaxValue);
+            foreach (var (end, _) in hot.Where(h => h.Value < MostCables))
+            {
+                if (Rank(end, box) is var rank && (rank < least || (rank == least && string.CompareOrdinal(end, from) < 0)))
+                    (from, least) = (end, rank);
+            }
+
+            from ??= hot.Keys.FirstOrDefault() ?? head;
             return (from, Apart(from, box));
         }
 
@@ -95,20 +106,23 @@ internal sealed partial class RunPlanner
         List<string> Enter(string entry, int cables)
         {
             var fresh = new List<string>();
-            foreach (var box in needy.Where(b => forest.Together(entry, b) && !hot.ContainsKey(b)).Order(StringComparer.Ordinal).ToList())
+            foreach (
+                var box in forest.Tree(entry).Where(b => needy.Contains(b) && !hot.ContainsKey(b)).Order(StringComparer.Ordinal).ToList()
+            )
             {
                 foreach (var cable in forest.Path(entry, box))
                     cable.Hot = true;
                 if (alarms.Contains(box))
                     continue;
                 hot[box] = box == entry ? cables : forest.At(box).Count(c => c.Hot);
+                begun.Add(runs.RoomOf(box));
                 fresh.Add(box);
             }
 
             if (fresh.Count == 0 && hot.Count == 0)
                 fresh.Add(entry);
-            if (!alarms.Contains(entry) || hot.Count == 0)
-                hot.TryAdd(entry, cables);
+            if ((!alarms.Contains(entry) || hot.Count == 0) && hot.TryAdd(entry, cables))
+                begun.Add(runs.RoomOf(entry));
             return fresh;
         }
     }
@@ -138,11 +152,7 @@ internal sealed partial class RunPlanner
             var left = group.Lights.Where(l => l != light).ToList();
             while (left.Count > 0)
             {
-                var open = lit.Where(l => l.Value < MostCables).Select(l => l.Key).DefaultIfEmpty(end).ToList();
-                var (from, next, _) = left.SelectMany(l => open.Select(o => (o, l, runs.Between(o, l))))
-                    .OrderBy(x => x.Item3)
-                    .ThenBy(x => x.l, StringComparer.Ordinal)
-                    .First();
+                var (from, next) = NearestPair(lit.Where(l => l.Value < MostCables).Select(l => l.Key).DefaultIfEmpty(end), left);
                 foreach (var cable in Joined(from, next))
                     cable.Legs = cable.Legs.Add(g);
                 left.Remove(next);
@@ -150,6 +160,23 @@ internal sealed partial class RunPlanner
                 lit[next] = 1;
             }
         }
+    }
+
+    private (string From, string To) NearestPair(IEnumerable<string> from, List<string> to)
+    {
+        var open = from.ToList();
+        var (best, least) = ((From: open[0], To: to[0]), new Length(long.MaxValue));
+        foreach (var t in to)
+        {
+            foreach (var f in open)
+            {
+                var way = runs.Between(f, t);
+                if (way < least || (way == least && string.CompareOrdinal(t, best.To) < 0))
+                    (best, least) = ((f, t), way);
+            }
+        }
+
+        return best;
     }
 
     // The groups with the end from which the switched wire goes to the lights; power comes to the other one.

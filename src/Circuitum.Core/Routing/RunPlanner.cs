@@ -46,7 +46,7 @@ internal sealed partial class RunPlanner
     internal RunPlanner(
         CableRouter runs,
         Preferences preferences,
-        ImmutableArray<SwitchGroup> switched,
+        SwitchGroups switched,
         IReadOnlyList<string> boxes,
         string? first,
         SwitchLoops loops,
@@ -60,8 +60,7 @@ internal sealed partial class RunPlanner
         forest = new(boxes);
         this.locked = [.. locked.Where(c => own.Contains(c.To) && (c.From is null || own.Contains(c.From)))];
         this.first = this.locked.FirstOrDefault(c => c.From is null)?.To ?? first;
-        var within = switched.Select(g => g.Within(own)).Where(g => g.Lights.Length > 0 && g.Switches.Length > 0);
-        foreach (var group in within)
+        foreach (var group in switched.Within(own))
             groups.Add((group, LightWithPower(group, loops)));
     }
 
