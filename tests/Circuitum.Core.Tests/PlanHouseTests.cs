@@ -1,8 +1,10 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Circuits;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Entry;
 using Circuitum.Core.Geometry;
+using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -178,4 +180,66 @@ public class PlanHouseTests
             after.Job.Decisions.Circuits.Single(n => n.Number == c.Number).Boxes.Select(b => b.Box).ShouldBe(c.Boxes.Select(b => b.Box));
         new ExchangeAppliance(range.Id, "range").Apply(planned).Problem.ShouldContain("another appliance");
     }
+
+    // What compares whole plans takes the longest of all; nobody who left is planned for.
+    [Fact]
+    public void What_is_ended_compares_no_plans()
+    {
+        var planned = Planner.PlanAll(GeneratedHouse.Make(7));
+        using var watch = new PlanWatch();
+        watch.Stop();
+        Should.Throw<OperationCanceledException>(() => PlanChoices.Of(planned, watch));
+        Should.Throw<OperationCanceledException>(() => PlanChoices.Saving(Analyzer.Analyze(planned), watch));
+        Should.Throw<OperationCanceledException>(() =>
+            EditionCompare.Of(planned, planned.CodeEdition, CodeLibrary.EditionIds.First(e => e != planned.CodeEdition), watch)
+        );
+    }
+
+    // The largest house that is taken: twelve times as many rooms take less than the square of that.
+    [Fact]
+    public void Five_hundred_rooms_are_taken()
+    {
+        var job = RowsOfRooms(JobRules.MostRooms);
+        JobRules.Check(job).ShouldBeEmpty();
+        var planned = Planner.PlanAll(job);
+        JobRules.Check(planned).ShouldBeEmpty();
+        planned.Decisions.Boxes.Length.ShouldBeGreaterThan(4 * JobRules.MostRooms);
+        planned.Decisions.Circuits.SelectMany(c => c.Boxes).Count().ShouldBe(planned.Decisions.Boxes.Length);
+    }
+
+    private static Job RowsOfRooms(int count) =>
+        new()
+        {
+            Name = "Rows",
+            Storeys = [new Storey { Id = "first", Name = "First" }],
+            Rooms =
+            [
+                .. Enumerable
+                    .Range(0, count)
+                    .Select(i =>
+                    {
+                        var (x, y) = (Length.Feet(i % 22 * 12.5), Length.Feet(i / 22 * 12.5));
+                        var (right, low) = (x + Length.Feet(12), y + Length.Feet(12));
+                        return new Room
+                        {
+                            Id = $"r{i}",
+                            Name = $"Room {i}",
+                            Storey = "first",
+                            Kind = RoomKind.Den,
+                            Outline = [new(x, y), new(right, y), new(right, low), new(x, low)],
+                        };
+                    }),
+            ],
+            Panels =
+            [
+                new Panel
+                {
+                    Id = "main",
+                    Name = "Main",
+                    Room = "r0",
+                    Along = Length.Feet(4),
+                    BreakerFamily = "A",
+                },
+            ],
+        };
 }

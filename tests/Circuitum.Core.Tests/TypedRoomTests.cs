@@ -188,10 +188,24 @@ public class TypedRoomTests
             .Take(Empty, "first", [new string('x', RoomList.LongestLine + 1)])
             .Problems.Single()
             .Sentence.ShouldContain("more than 300 letters");
-        var many = Enumerable.Range(1, 170).Select(n => $"Room {n} 3 x 3 e").ToList();
-        var (job, problems) = RoomList.Take(Empty, "first", many);
-        job.Rooms.Length.ShouldBe(150);
+        var full = Empty with { Rooms = [.. Enumerable.Range(1, JobRules.MostRooms - 5).Select(Far)] };
+        var many = Enumerable.Range(1, 25).Select(n => $"Room {n} 3 x 3 e").ToList();
+        var (job, problems) = RoomList.Take(full, "first", many);
+        job.Rooms.Length.ShouldBe(JobRules.MostRooms);
         problems.Length.ShouldBe(20);
+
+        Room Far(int n)
+        {
+            var (x, y) = (Length.Feet(n % 40 * 5), Length.Feet(n / 40 * 5));
+            var (right, low) = (x + Length.Feet(4), y + Length.Feet(4));
+            return new()
+            {
+                Id = $"far{n}",
+                Name = $"Far {n}",
+                Storey = "first",
+                Outline = [new(x, y), new(right, y), new(right, low), new(x, low)],
+            };
+        }
     }
 
     // Whatever is typed, a list is read to its end in a moment and leaves a job that is right.

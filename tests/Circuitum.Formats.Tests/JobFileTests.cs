@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Planning;
@@ -20,6 +21,21 @@ public partial class JobFileTests
     internal static string DemoText(string name = "tamarack-row.json") => File.ReadAllText(Path.Combine(Root(), "demo", name));
 
     internal static Job Demo(string name = "tamarack-row.json") => JobFile.Read(DemoText(name)).Job.ShouldNotBeNull();
+
+    [Fact]
+    public async Task The_published_schema_has_the_limits_of_the_program()
+    {
+        var schema = await JsonSchema.FromFileAsync(Path.Combine(Root(), "docs", "job-format", "job.schema.json"), CancellationToken.None);
+        var decisions = schema.Properties["decisions"].ActualSchema.Properties;
+        schema.Properties["rooms"].MaxItems.ShouldBe(JobRules.MostRooms);
+        schema.Properties["openings"].MaxItems.ShouldBe(JobRules.MostOpenings);
+        foreach (var thing in new[] { "counters", "fixtures", "appliances" })
+            schema.Properties[thing].MaxItems.ShouldBe(JobRules.MostThings);
+        foreach (var boxes in new[] { "boxes", "refused" })
+            decisions[boxes].MaxItems.ShouldBe(JobRules.MostBoxes);
+        foreach (var circuits in new[] { "circuits", "spaces" })
+            decisions[circuits].MaxItems.ShouldBe(JobRules.MostCircuits);
+    }
 
     [Theory]
     [InlineData("tamarack-row.json")]

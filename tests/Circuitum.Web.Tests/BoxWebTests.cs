@@ -203,6 +203,8 @@ public sealed class BoxWebTests : WebHouse
         const string Circuits = "/jobs/gull-cottage/circuits?storey=ground";
         Alert(Parse(await (await Post(Circuits, ("do", "plan-circuits"))).Content.ReadAsStringAsync())).ShouldBe("");
         var plans = Parse(await Web.GetStringAsync("/jobs/gull-cottage/plans"));
+        while (plans.QuerySelector("[hx-trigger='load delay:1s']") is not null)
+            plans = Parse(await Web.GetStringAsync("/jobs/gull-cottage/plans"));
         plans.QuerySelectorAll(".columns section").Length.ShouldBe(5);
         plans.QuerySelectorAll(".small-plan svg").Length.ShouldBe(5);
         var form = plans

@@ -15,8 +15,8 @@ public sealed class PlanWatch : IDisposable
     /// <summary>Whether somebody ended it early.</summary>
     public bool Stopped => stop.IsCancellationRequested;
 
-    /// <summary>Is cancelled when somebody ends it early.</summary>
-    internal CancellationToken Token => stop.Token;
+    /// <summary>Is cancelled when somebody ends it early, or nobody waits for it any more.</summary>
+    public CancellationToken Ended => stop.Token;
 
     /// <summary>Ends it with the best so far.</summary>
     public void Stop() => stop.Cancel();
@@ -24,5 +24,11 @@ public sealed class PlanWatch : IDisposable
     /// <inheritdoc/>
     public void Dispose() => stop.Dispose();
 
-    internal void Say(string sentence) => says = sentence;
+    /// <summary>Goes on unless it was ended.</summary>
+    /// <exception cref="OperationCanceledException">It was.</exception>
+    public void GoOn() => stop.Token.ThrowIfCancellationRequested();
+
+    /// <summary>Says how far it is.</summary>
+    /// <param name="sentence">For the one who waits.</param>
+    public void Say(string sentence) => says = sentence;
 }

@@ -55,6 +55,6 @@ public sealed class SearchCircuitPlanner(PlanEffort effort, PlanWatch? watch = n
         if (effort != PlanEffort.Full)
             return plan;
         watch?.Say($"{title}: outlets are tried on other circuits.");
-        return search.Improve(plan, standing ? RoundsWhenStanding : GroupSearch.Rounds(problem.Count), watch?.Token ?? default);
+        return search.Improve(plan, standing ? RoundsWhenStanding : GroupSearch.Rounds(problem.Count), watch?.Ended ?? default);
     }
 }

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Circuits;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Planning;
@@ -16,9 +17,15 @@ public static class PlanAims
     ];
 
     /// <summary>The job planned afresh for an aim; its own weights stay in the document.</summary>
-    public static Job Plan(Job job, PlanWeights? weights)
+    /// <param name="job">The job.</param>
+    /// <param name="weights">The aim; none for the job's own weights.</param>
+    /// <param name="watch">Who looks on and may end it early; none for nobody.</param>
+    public static Job Plan(Job job, PlanWeights? weights, PlanWatch? watch = null)
     {
-        var planned = Planner.PlanAfresh(weights is null ? job : job with { Preferences = job.Preferences with { Weights = weights } });
+        var planned = Planner.PlanAfresh(
+            weights is null ? job : job with { Preferences = job.Preferences with { Weights = weights } },
+            new SearchCircuitPlanner(PlanEffort.Full, watch)
+        );
         return planned with { Preferences = job.Preferences };
     }
 }

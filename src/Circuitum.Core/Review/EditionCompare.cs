@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Circuits;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Planning;
@@ -15,9 +16,12 @@ public static class EditionCompare
     /// <param name="job">A checked job; its own proposals are made afresh for each edition, a person's boxes stay.</param>
     /// <param name="one">An edition's id.</param>
     /// <param name="other">Another's.</param>
-    public static ImmutableArray<EditionDifference> Of(Job job, string one, string other)
+    /// <param name="watch">Who may end it; none for nobody.</param>
+    /// <exception cref="OperationCanceledException">It was ended.</exception>
+    public static ImmutableArray<EditionDifference> Of(Job job, string one, string other, PlanWatch? watch = null)
     {
-        var (a, b) = (Under(job, one), Under(job, other));
+        var a = Under(job, one, watch);
+        var b = Under(job, other, watch);
         var found = ImmutableArray.CreateBuilder<EditionDifference>();
         foreach (var room in job.Rooms)
         {
@@ -31,21 +35,23 @@ public static class EditionCompare
         return found.ToImmutable();
     }
 
-    private static JobAnalysis Under(Job job, string edition) =>
-        Analyzer.Analyze(
-            Planner.PlanAll(
-                job with
+    private static JobAnalysis Under(Job job, string edition, PlanWatch? watch)
+    {
+        var planned = Planner.PlanAll(
+            job with
+            {
+                CodeEdition = edition,
+                Decisions = job.Decisions with
                 {
-                    CodeEdition = edition,
-                    Decisions = job.Decisions with
-                    {
-                        Boxes = job.Decisions.Boxes.RemoveAll(b => b.By == Origin.Planner),
-                        Circuits = [],
-                        Spaces = [],
-                    },
-                }
-            )
+                    Boxes = job.Decisions.Boxes.RemoveAll(b => b.By == Origin.Planner),
+                    Circuits = [],
+                    Spaces = [],
+                },
+            }
         );
+        watch?.GoOn();
+        return Analyzer.Analyze(planned);
+    }
 
     private static IEnumerable<(string What, string One, string Other)> Pair(
         SortedDictionary<string, string> one,

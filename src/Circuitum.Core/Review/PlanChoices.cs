@@ -10,16 +10,42 @@ namespace Circuitum.Core.Review;
 public static class PlanChoices
 {
     /// <summary>The plan that stands and one for each aim.</summary>
-    public static ImmutableArray<PlanChoice> Of(Job job) =>
-        [
-            Score("as it stands", job, job),
-            .. PlanAims.All.AsParallel().AsOrdered().Select(a => Score(a.Name, PlanAims.Plan(job, a.Weights), job)),
-        ];
+    /// <param name="job">The job.</param>
+    /// <param name="watch">Who looks on and may end it; none for nobody.</param>
+    /// <exception cref="OperationCanceledException">It was ended.</exception>
+    public static ImmutableArray<PlanChoice> Of(Job job, PlanWatch? watch = null)
+    {
+        var done = 0;
+        var stands = Score("as it stands", job, job);
+        watch?.Say($"Plans for {PlanAims.All.Length} aims are being made.");
+        try
+        {
+            return [stands, .. PlanAims.All.AsParallel().AsOrdered().WithCancellation(watch?.Ended ?? default).Select(Made)];
+        }
+        catch (AggregateException e) when (watch is { Stopped: true })
+        {
+            throw new OperationCanceledException("The plans were not waited for.", e, watch.Ended);
+        }
+
+        PlanChoice Made((string Name, PlanWeights? Weights) aim)
+        {
+            var plan = PlanAims.Plan(job, aim.Weights, watch);
+            watch?.GoOn();
+            var choice = Score(aim.Name, plan, job);
+            watch?.Say($"{Interlocked.Increment(ref done)} of {PlanAims.All.Length} plans are made.");
+            return choice;
+        }
+    }
 
     /// <summary>What planning afresh would save, by the job's own weights, and what it would move.</summary>
-    public static Explain.Derivation Saving(JobAnalysis now)
+    /// <param name="now">The house as it stands.</param>
+    /// <param name="watch">Who looks on and may end it; none for nobody.</param>
+    /// <exception cref="OperationCanceledException">It was ended.</exception>
+    public static Explain.Derivation Saving(JobAnalysis now, PlanWatch? watch = null)
     {
-        var after = Score("afresh", PlanAims.Plan(now.Job, null), now.Job);
+        var plan = PlanAims.Plan(now.Job, null, watch);
+        watch?.GoOn();
+        var after = Score("afresh", plan, now.Job);
         var (before, then) = (PlanExplain.CostOf(now.House), PlanExplain.CostOf(after.Analysis.House));
         var saving = before - then;
         return new("Planning afresh", saving.Cents > 0 ? $"{saving} less" : "saves nothing")

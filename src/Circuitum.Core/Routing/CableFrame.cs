@@ -183,7 +183,7 @@ internal sealed class CableFrame
 
     private const int MostTurns = 400;
 
-    private const int MostRisers = 120;
+    private const int MostRisers = 100;
 
     // Rooms that stand so near to each other that cable gets from one to the next.
     private static List<List<RoomShape>> Parts(List<RoomShape> rooms, double margin)

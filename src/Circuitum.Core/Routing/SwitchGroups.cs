@@ -22,7 +22,9 @@ internal sealed class SwitchGroups
         }
     }
 
-    /// <summary>What of each group is among some boxes, where there is a light and a switch of it, in the order of the job's boxes.</summary>
+    /// <summary>
+    /// What of each group is among some boxes, where there is a light and a switch of it, in the order of the job's boxes.
+    /// </summary>
     internal IEnumerable<SwitchGroup> Within(HashSet<string> boxes) =>
         boxes
             .SelectMany(b => at.GetValueOrDefault(b) ?? [])

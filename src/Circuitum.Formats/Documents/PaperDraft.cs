@@ -4,13 +4,14 @@ using Circuitum.Formats.Drawings;
 namespace Circuitum.Formats.Documents;
 
 /// <summary>A paper while it is written, from above down.</summary>
-internal sealed class PaperDraft
+internal sealed class PaperDraft(CancellationToken cancel = default)
 {
     private readonly List<(PaperPart Head, List<PaperBlock> Blocks)> parts = [];
 
     /// <summary>Begins a part.</summary>
     internal PaperDraft Part(string title, bool flows = false, bool turned = false, bool small = false)
     {
+        cancel.ThrowIfCancellationRequested();
         parts.Add(
             (
                 new(title, [])

@@ -56,7 +56,9 @@ public static class Papers
     /// <param name="money">Prices, and the state before a change; none takes the made-up prices.</param>
     /// <param name="field">What was said in the field; none for nothing.</param>
     /// <param name="photos">Pictures from the field, for papers that show them.</param>
+    /// <param name="cancel">Gives up; asked before each part.</param>
     /// <exception cref="ArgumentException">There is no such paper.</exception>
+    /// <exception cref="OperationCanceledException">Nobody waits for it.</exception>
     public static Paper Of(
         JobAnalysis a,
         string name,
@@ -64,13 +66,14 @@ public static class Papers
         PaperSize size = PaperSize.Letter,
         PaperMoney? money = null,
         FieldState? field = null,
-        ImmutableArray<FieldPhoto> photos = default
+        ImmutableArray<FieldPhoto> photos = default,
+        CancellationToken cancel = default
     )
     {
         var paper = Array.Find(All, p => p.Name == name);
         if (paper.Write is null)
             throw new ArgumentException($"There is no paper '{name}'.", nameof(name));
-        var draft = new PaperDraft();
+        var draft = new PaperDraft(cancel);
         paper.Write(
             draft,
             new(a, change, size, money ?? PaperMoney.MadeUp, field ?? FieldState.None) { Photos = photos.IsDefault ? [] : photos }
@@ -91,7 +94,9 @@ public static class Papers
     /// <param name="money">Prices, and the state before a change; none takes the made-up prices.</param>
     /// <param name="field">What was said in the field; none for nothing.</param>
     /// <param name="photos">Pictures from the field, for papers that show them.</param>
+    /// <param name="cancel">Gives up; asked before each part.</param>
     /// <exception cref="ArgumentException">There is no such paper.</exception>
+    /// <exception cref="OperationCanceledException">Nobody waits for it.</exception>
     public static byte[] Make(
         JobAnalysis a,
         string name,
@@ -100,11 +105,12 @@ public static class Papers
         string set = "",
         PaperMoney? money = null,
         FieldState? field = null,
-        ImmutableArray<FieldPhoto> photos = default
+        ImmutableArray<FieldPhoto> photos = default,
+        CancellationToken cancel = default
     )
     {
         var (line, caution) = Foot(a, change, set);
-        return PaperLayout.Pdf(Of(a, name, change, size, money, field, photos), size, $"{line}\n{caution}");
+        return PaperLayout.Pdf(Of(a, name, change, size, money, field, photos, cancel), size, $"{line}\n{caution}", cancel);
     }
 
     /// <summary>What stands at the foot of every paper: job, set, change, day, edition with its amendments, and the caution.</summary>

@@ -46,7 +46,7 @@ public static class ExportList
             OfStorey = true,
         },
         .. Papers.Names.Select(name => new Export(name, "pdf", Pdf, r =>
-            Papers.Make(r.Analysis, name, r.Change, r.Size, r.Set, r.Money, r.Field, r.Photos)
+            Papers.Make(r.Analysis, name, r.Change, r.Size, r.Set, r.Money, r.Field, r.Photos, r.Cancel)
         )),
         new("breaker-stickers", "pdf", Pdf, r => Stickers(r, breakers: true)),
         new("cable-stickers", "pdf", Pdf, r => Stickers(r, breakers: false)),

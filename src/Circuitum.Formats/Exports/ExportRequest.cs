@@ -12,6 +12,9 @@ public sealed record ExportRequest(JobAnalysis Analysis)
     /// <summary>The storey, for exports of one; else none.</summary>
     public string? Storey { get; init; }
 
+    /// <summary>Ends it where nobody waits for it any more; asked between the parts of a packet.</summary>
+    public CancellationToken Cancel { get; init; }
+
     /// <summary>The size of pages.</summary>
     public PaperSize Size { get; init; }
 

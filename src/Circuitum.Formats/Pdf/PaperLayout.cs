@@ -3,7 +3,7 @@ using Circuitum.Formats.Documents;
 namespace Circuitum.Formats.Pdf;
 
 /// <summary>Lays a paper out on pages.</summary>
-internal sealed class PaperLayout(Paper paper)
+internal sealed class PaperLayout(Paper paper, CancellationToken cancel)
 {
     private const float PartSize = 16;
     private const float SmallPartSize = 9;
@@ -17,9 +17,10 @@ internal sealed class PaperLayout(Paper paper)
     /// <param name="paper">The paper.</param>
     /// <param name="size">Of its pages.</param>
     /// <param name="foot">Stands at the foot of every page.</param>
-    internal static byte[] Pdf(Paper paper, PaperSize size, string foot)
+    /// <param name="cancel">Gives up; asked before each part.</param>
+    internal static byte[] Pdf(Paper paper, PaperSize size, string foot, CancellationToken cancel = default)
     {
-        var layout = new PaperLayout(paper);
+        var layout = new PaperLayout(paper, cancel);
         return PdfSheet.Make(paper.Title, size, foot, layout.Lay, layout.Bookmarks);
     }
 
@@ -35,6 +36,7 @@ internal sealed class PaperLayout(Paper paper)
             Cover(s);
         for (var i = 0; i < paper.Parts.Length; i++)
         {
+            cancel.ThrowIfCancellationRequested();
             var part = paper.Parts[i];
             if (!part.Flows || i == 0 || paper.Parts[i - 1].Turned || !s.HasRoom(Beginning(s, part)))
                 s.Page(part.Turned);

@@ -73,6 +73,8 @@ internal static class Accounts
         services.AddRateLimiter(o =>
         {
             o.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
+            o.GlobalLimiter = Crowd.Limiter;
+            o.OnRejected = Crowd.Turned;
             o.AddPolicy(Attempts, context =>
                 HttpMethods.IsPost(context.Request.Method)
                     ? RateLimitPartition.GetFixedWindowLimiter(

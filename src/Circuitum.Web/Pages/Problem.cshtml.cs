@@ -25,6 +25,8 @@ public sealed class ProblemModel : PageModel
             429 => "Too many attempts. Wait a minute, then try again.",
             405 => "That is not done with this page.",
             413 => $"What was sent is larger than {App.MostRequestBytes / 1_000_000} MB. Nothing was changed.",
+            503 => "Many others are being served just now. Nothing was changed. Try again in a moment.",
+            504 => "That took longer than this program goes on with one answer. Nothing was changed.",
             507 when HttpContext.Items[Faults.Sentence] is string sentence => sentence,
             _ => "The program met something it did not expect. Nothing was changed. Load the page again; if it comes back, tell "
                 + $"it with this number: {HttpContext.TraceIdentifier}.",

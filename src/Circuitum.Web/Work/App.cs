@@ -85,6 +85,7 @@ public static class App
             if (listening.Address is { } elsewhere)
                 k.Listen(elsewhere, listening.Port, o => o.UseHttps(listening.Certificate!));
             k.Limits.MaxRequestBodySize = MostRequestBytes;
+            Crowd.Bound(k.Limits);
             k.AddServerHeader = false;
         });
         builder.Services.AddHostFiltering(o => o.AllowedHosts = [.. OwnNames, .. listening.Names]);
@@ -112,6 +113,7 @@ public static class App
             o.ValueCountLimit = 1000;
         });
         builder.Services.AddHttpContextAccessor();
+        Crowd.Add(builder.Services);
         var accessor = new HttpContextAccessor();
         var desk = new JobDesk(directory, () => accessor.HttpContext is { } asked ? Roles.NameOf(asked.User) : "");
         builder.Services.AddSingleton(desk);
@@ -129,6 +131,7 @@ public static class App
             s.GetRequiredService<ILogger<BackupDesk>>()
         ));
         builder.Services.AddHostedService(s => s.GetRequiredService<BackupDesk>());
+        builder.Services.AddSingleton<WorkQueue>();
         builder.Services.AddSingleton<DrawingTray>();
         builder.Services.AddSingleton<PriceTray>();
         builder.Services.AddSingleton<DrawnPlans>();
@@ -148,6 +151,7 @@ public static class App
         app.UseRouting();
         app.UseAuthentication();
         app.UseRateLimiter();
+        app.UseRequestTimeouts();
         app.UseAuthorization();
         app.MapRazorPages();
         app.MapHealthChecks(

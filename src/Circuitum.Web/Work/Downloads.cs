@@ -38,6 +38,7 @@ internal static class Downloads
         FieldDesk fieldDesk,
         PhotoDesk photos,
         Reach reach,
+        WorkQueue queue,
         CancellationToken cancel
     )
     {
@@ -51,18 +52,23 @@ internal static class Downloads
             );
         if (ExportList.ByFile(what) is not { } export || (export.OfStorey && job.Analysis.Job.StoreyById(storey) is null))
             return Results.NotFound();
-        var bytes = export.Write(
-            new(job.Analysis)
-            {
-                Storey = storey,
-                Size = size == "a4" ? PaperSize.A4 : PaperSize.Letter,
-                Change = job.Stored.Stamp,
-                Set = await desk.SetAsync(id, job.Stored.Stamp, cancel),
-                Field = await fieldDesk.StateAsync(id, cancel),
-                Photos = export.Name == "as-built" ? await photos.AllAsync(id, cancel) : [],
-                Money = await Pages.Jobs.Papers.PaperPageModel.MoneyOf(desk, supply, id, since, option, cancel),
-            }
+        var ask = new ExportRequest(job.Analysis)
+        {
+            Storey = storey,
+            Size = size == "a4" ? PaperSize.A4 : PaperSize.Letter,
+            Change = job.Stored.Stamp,
+            Set = await desk.SetAsync(id, job.Stored.Stamp, cancel),
+            Field = await fieldDesk.StateAsync(id, cancel),
+            Photos = export.Name == "as-built" ? await photos.AllAsync(id, cancel) : [],
+            Money = await Pages.Jobs.Papers.PaperPageModel.MoneyOf(desk, supply, id, since, option, cancel),
+        };
+        var bytes = await queue.WaitAsync(
+            $"file {request.HttpContext.TraceIdentifier}",
+            watch => export.Write(ask with { Cancel = watch.Ended }),
+            cancel
         );
+        if (bytes is null)
+            return Results.StatusCode(StatusCodes.Status503ServiceUnavailable);
         var name =
             export.Name == "job" ? $"{id}.json"
             : export.OfStorey ? $"{id}-{storey}.{export.Extension}"

@@ -79,15 +79,16 @@ public sealed class JobChanges
     /// <summary>Adds the address.</summary>
     public static void Map(WebApplication app) =>
         app.MapGet("/jobs/{id}/follow", async (string id, JobDesk desk, HttpContext context, IHostApplicationLifetime life) =>
-        {
-            if (await desk.OpenAsync(id, context.RequestAborted) is null)
-                return Results.NotFound();
-            if (!desk.Changes.HasRoom)
-                return Results.StatusCode(StatusCodes.Status429TooManyRequests);
+            {
+                if (await desk.OpenAsync(id, context.RequestAborted) is null)
+                    return Results.NotFound();
+                if (!desk.Changes.HasRoom)
+                    return Results.StatusCode(StatusCodes.Status429TooManyRequests);
 
-            // The program that ends waits for nobody who only looks.
-            var ended = CancellationTokenSource.CreateLinkedTokenSource(context.RequestAborted, life.ApplicationStopping);
-            context.Response.RegisterForDispose(ended);
-            return TypedResults.ServerSentEvents(desk.Changes.Follow(id, Access.Roles.NameOf(context.User), ended.Token));
-        });
+                // The program that ends waits for nobody who only looks.
+                var ended = CancellationTokenSource.CreateLinkedTokenSource(context.RequestAborted, life.ApplicationStopping);
+                context.Response.RegisterForDispose(ended);
+                return TypedResults.ServerSentEvents(desk.Changes.Follow(id, Access.Roles.NameOf(context.User), ended.Token));
+            })
+            .DisableRequestTimeout();
 }

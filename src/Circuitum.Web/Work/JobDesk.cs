@@ -1,7 +1,5 @@
 using System.Collections.Concurrent;
 using BitFaster.Caching.Lru;
-using Circuitum.Core.Circuits;
-using Circuitum.Core.Commands;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
@@ -176,7 +174,7 @@ public sealed partial class JobDesk(string directory, Func<string>? who = null)
                 return await StaleBy(id, cancel);
         }
 
-        var result = Watched(id, command, c => c.Apply(stored.Job));
+        var result = await Watched(id, command, c => c.Apply(stored.Job), cancel);
         if (result.Job is null)
             return result.Problem;
 
@@ -200,45 +198,6 @@ public sealed partial class JobDesk(string directory, Func<string>? who = null)
         Keep(id, new OpenJob(saved, analysis, await Pictures(store, id, result.Job, cancel), before));
         Changes.Tell(id, saved.Stamp, Who, $"{command.Title}{(About(command) is { Length: > 0 } about ? $": {about}" : "")}");
         return "";
-    }
-
-    // What may take a while is looked on by whoever asks how far it is.
-    private CommandResult Watched(string id, JobCommand command, Func<JobCommand, CommandResult> apply)
-    {
-        if (command is not PlanningCommand plan)
-            return apply(command);
-        using var watch = new PlanWatch();
-        planning[id] = watch;
-        try
-        {
-            return apply(plan with { Watch = watch });
-        }
-        finally
-        {
-            planning.TryRemove(new(id, watch));
-        }
-    }
-
-    private readonly ConcurrentDictionary<string, PlanWatch> planning = new();
-
-    /// <summary>How far the planning of a job is, in a sentence; none when nothing is planned.</summary>
-    public string? Planning(string id) => planning.TryGetValue(id, out var watch) ? watch.Says : null;
-
-    /// <summary>Ends the planning of a job with the best so far. Says whether there was one.</summary>
-    public bool StopPlanning(string id)
-    {
-        if (!planning.TryGetValue(id, out var watch))
-            return false;
-        try
-        {
-            watch.Stop();
-            return true;
-        }
-        catch (ObjectDisposedException)
-        {
-            // It ended by itself meanwhile.
-            return false;
-        }
     }
 
     /// <summary>Undoes or redoes.</summary>

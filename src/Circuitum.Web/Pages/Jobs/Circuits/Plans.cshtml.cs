@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Review;
 using Circuitum.Formats;
 using Circuitum.Web.Work;
@@ -8,7 +9,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs.Circuits;
 
 /// <summary>Whole plans side by side: as it stands, and one for each aim.</summary>
-public sealed class PlansModel(JobDesk desk) : PageModel
+public sealed class PlansModel(JobDesk desk, WorkQueue queue) : PageModel
 {
     // Five stand beside each other.
     private static readonly (double, double) Small = (300, 300);
@@ -20,6 +21,11 @@ public sealed class PlansModel(JobDesk desk) : PageModel
     /// <summary>The storey that is drawn.</summary>
     [BindProperty(SupportsGet = true)]
     public string Storey { get; set; } = "";
+
+    /// <summary>How far the plans are that are not made yet; none when they are.</summary>
+    public string? Waiting { get; private set; }
+
+    private sealed record Made(JobAnalysis Of, ImmutableArray<PlanChoice> Choices);
 
     /// <summary>The job as stored.</summary>
     public OpenJob Open { get; private set; } = null!;
@@ -35,7 +41,7 @@ public sealed class PlansModel(JobDesk desk) : PageModel
         PlanSvg.Draw(choice.Analysis, new PlanView(Storey, PlanStage.Circuits, Changed: choice.Moved) { Canvas = Small });
 
     /// <summary>The circuits of a plan that are not as they stand now.</summary>
-    public IEnumerable<Core.Analysis.CircuitAnalysis> Parts(PlanChoice choice) =>
+    public IEnumerable<CircuitAnalysis> Parts(PlanChoice choice) =>
         choice.Analysis.Circuits.Where(c => c.Boxes.Any(b => choice.Moved.Contains(b.Id)));
 
     /// <summary>Shows them.</summary>
@@ -60,7 +66,19 @@ public sealed class PlansModel(JobDesk desk) : PageModel
         Open = job;
         if (job.Analysis.Job.StoreyById(Storey) is null)
             Storey = job.Analysis.Job.Storeys.FirstOrDefault()?.Id ?? "";
-        Choices = job.Analysis.Job.Decisions.Boxes.Length == 0 ? [] : PlanChoices.Of(job.Analysis.Job);
+        if (job.Analysis.Job.Decisions.Boxes.Length == 0)
+            return true;
+        var turn = await queue.AskAsync(
+            $"plans {Id} {job.Stored.Stamp}",
+            watch => new Made(job.Analysis, PlanChoices.Of(job.Analysis.Job, watch)),
+            cancel
+        );
+
+        // Where a job of another house took the same id, what was made for the first one is not shown.
+        if (turn.Done is { } made && made.Of == job.Analysis)
+            Choices = made.Choices;
+        else
+            Waiting = turn.Says;
         return true;
     }
 }

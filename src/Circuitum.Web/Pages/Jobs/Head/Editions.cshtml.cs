@@ -9,7 +9,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs.Head;
 
 /// <summary>What two editions ask for differently in one house.</summary>
-public sealed class EditionsModel(JobDesk desk) : PageModel
+public sealed class EditionsModel(JobDesk desk, WorkQueue queue) : PageModel
 {
     /// <summary>The job's id.</summary>
     [BindProperty(SupportsGet = true)]
@@ -26,6 +26,11 @@ public sealed class EditionsModel(JobDesk desk) : PageModel
     /// <summary>The analysis.</summary>
     public JobAnalysis A { get; private set; } = null!;
 
+    /// <summary>How far the comparison is that is not made yet; none when it is.</summary>
+    public string? Waiting { get; private set; }
+
+    private sealed record Made(JobAnalysis Of, ImmutableArray<EditionDifference> Differences);
+
     /// <summary>The differences.</summary>
     public ImmutableArray<EditionDifference> Differences { get; private set; } = [];
 
@@ -39,7 +44,15 @@ public sealed class EditionsModel(JobDesk desk) : PageModel
             One = A.Job.CodeEdition;
         if (Other is null || !CodeLibrary.Editions.ContainsKey(Other))
             Other = CodeLibrary.EditionIds.First(e => e != One);
-        Differences = EditionCompare.Of(A.Job, One, Other);
+        var turn = await queue.AskAsync(
+            $"editions {Id} {job.Stored.Stamp} {One} {Other}",
+            watch => new Made(A, EditionCompare.Of(A.Job, One, Other, watch)),
+            cancel
+        );
+        if (turn.Done is { } made && made.Of == A)
+            Differences = made.Differences;
+        else
+            Waiting = turn.Says;
         return Page();
     }
 }

@@ -8,10 +8,15 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages.Jobs.Previews;
 
 /// <summary>The derivation behind a number of a job.</summary>
-public sealed class WhyModel(JobDesk desk) : PageModel
+public sealed class WhyModel(JobDesk desk, WorkQueue queue) : PageModel
 {
     // Planning afresh takes a while, so it is told only when it is asked for, and not part of the analysis.
     private const string Afresh = "afresh";
+
+    private static readonly Derivation Busy = new("Planning afresh", "not worked out")
+    {
+        Because = "Many others are being served just now. Ask again in a moment.",
+    };
 
     /// <summary>The derivation.</summary>
     public Derivation Derivation { get; private set; } = null!;
@@ -19,9 +24,13 @@ public sealed class WhyModel(JobDesk desk) : PageModel
     /// <summary>Shows it; not found where there is no such number.</summary>
     public async Task<IActionResult> OnGetAsync(string id, string? key, CancellationToken cancel)
     {
-        if (await desk.OpenAsync(id, cancel) is not { Analysis: var a })
+        if (await desk.OpenAsync(id, cancel) is not { Analysis: var a, Stored.Stamp: var stamp })
             return NotFound();
-        if ((key == Afresh ? PlanChoices.Saving(a) : a.Why(key ?? "") ?? MaterialWhy.Of(a, key ?? "")) is not { } why)
+        var why =
+            key == Afresh
+                ? await queue.WaitAsync($"afresh {id} {stamp}", watch => PlanChoices.Saving(a, watch), cancel) ?? Busy
+                : a.Why(key ?? "") ?? MaterialWhy.Of(a, key ?? "");
+        if (why is null)
             return NotFound();
         Derivation = why;
         return Page();
