@@ -12,7 +12,7 @@ namespace Circuitum.Benchmarks;
 /// <summary>The largest house that is taken: each step once, cold, with the most memory that the process held until then.</summary>
 internal static class LargeHouse
 {
-    internal static void Run(int rooms, bool until = false)
+    internal static void Run(int rooms)
     {
         var bare = PlannerCurve.House(rooms);
         var boxed = Timed("propose boxes", () => BoxProposal.Propose(bare));
@@ -26,8 +26,6 @@ internal static class LargeHouse
 
         Console.WriteLine($"{planned.Decisions.Circuits.Length} circuits");
         var analysis = Timed("analyse", () => Analyzer.Analyze(planned));
-        if (until)
-            return;
         Timed("write", () => JobFile.Write(planned));
         Timed("draw a storey", () => PlanSvg.Draw(analysis, new PlanView("s0", PlanStage.Circuits)));
         Timed("packet", () => Papers.Make(analysis, "packet", 1, PaperSize.Letter));

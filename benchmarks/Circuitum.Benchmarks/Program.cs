@@ -16,7 +16,7 @@ else if (args is ["planner", .. var rooms])
 else if (args is ["solver-files", var folder])
     Circuitum.Benchmarks.SolverFiles.Write(folder);
 else if (args is ["large", var size])
-    Circuitum.Benchmarks.LargeHouse.Run(int.Parse(size), Environment.GetEnvironmentVariable("UNTIL") == "1");
+    Circuitum.Benchmarks.LargeHouse.Run(int.Parse(size));
 else if (args is ["routes", ..])
     Circuitum.Benchmarks.RouteCurve.Run();
 else if (args is ["picture"])

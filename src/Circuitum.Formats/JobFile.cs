@@ -11,7 +11,7 @@ namespace Circuitum.Formats;
 public static class JobFile
 {
     /// <summary>Most bytes in a job file.</summary>
-    public const int MostBytes = 4_000_000;
+    public const int MostBytes = 8_000_000;
 
     private static readonly JsonSerializerOptions Options = MakeOptions(indented: true);
 

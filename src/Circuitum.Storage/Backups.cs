@@ -258,9 +258,13 @@ public static class Backups
             : [];
 
     /// <summary>Takes the oldest backups away until so many are left.</summary>
-    public static void Keep(string backups, int most)
+    /// <param name="backups">Their directory.</param>
+    /// <param name="most">How many stay; one always does.</param>
+    /// <param name="now">The time. What bears a later one is of a clock that was wrong, and goes before any other.</param>
+    public static void Keep(string backups, int most, DateTime now)
     {
-        foreach (var old in List(backups).Skip(Math.Max(1, most)))
+        var latest = NameAt(now);
+        foreach (var old in List(backups).OrderBy(f => string.CompareOrdinal(f.Name, latest) > 0).Skip(Math.Max(1, most)))
             old.Delete();
     }
 }

@@ -15,6 +15,11 @@ public sealed partial class JobStore : IAsyncDisposable
 
     private JobStore(JobDatabase db, string by = "") => (this.db, By) = (db, by);
 
+    /// <summary>A store over a database that is there already, whatever its engine.</summary>
+    /// <param name="database">The database, with its tables; it is closed with the store.</param>
+    /// <param name="by">Whose edits are made.</param>
+    public static JobStore Over(JobDatabase database, string by) => new(database, by);
+
     /// <summary>Whose name is kept with what is saved; empty where nobody was asked.</summary>
     public string By { get; }
 

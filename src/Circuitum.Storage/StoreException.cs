@@ -1,3 +1,4 @@
+using System.Data.Common;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
@@ -19,7 +20,11 @@ public sealed class StoreException(string sentence, Exception? inner = null) : I
 
     /// <summary>Whether a failed write lost against another one that took its place: the same stamp or the same number.</summary>
     internal static bool IsRace(DbUpdateException problem) =>
-        problem is DbUpdateConcurrencyException || problem.InnerException is SqliteException { SqliteErrorCode: Constraint };
+        problem is DbUpdateConcurrencyException
+        || problem.InnerException is SqliteException { SqliteErrorCode: Constraint } or DbException { SqlState: NotUnique };
+
+    // What other engines say of the same.
+    private const string NotUnique = "23505";
 
     /// <summary>What is wrong with the store, in words.</summary>
     /// <param name="problem">What the database says.</param>

@@ -164,8 +164,8 @@ public partial class JobFileTests
     {
         using var stream = new MemoryStream(new byte[50_000_000]);
         var reading = await JobFile.ReadAsync(stream);
-        reading.Problems.Single().Sentence.ShouldContain("larger than 4 MB");
-        stream.Position.ShouldBeLessThan(5_000_000);
+        reading.Problems.Single().Sentence.ShouldContain("larger than 8 MB");
+        stream.Position.ShouldBeLessThan(9_000_000);
     }
 
     [Fact]

@@ -14,10 +14,10 @@ public sealed class LargestFileTests : IDisposable
 
     public void Dispose() => Directory.Delete(folder, true);
 
-    // Twelve by twelve rooms over the whole length of a building, all boxes that a job may have, on all circuits it may have.
+    // Rooms in rows over the whole length of a building, all boxes that a job may have, on all circuits it may have.
     private static Job Largest()
     {
-        const int Side = 12;
+        const int Side = 22;
         var cell = JobRules.LongestBuilding.InFeet / Side;
         var rooms = Enumerable.Range(0, Side * Side).Select(i => Square($"r{i}", i % Side * cell, i / Side * cell, cell - 0.4)).ToList();
         var random = new Random(5);

@@ -123,15 +123,65 @@ public sealed class BackupTests : IDisposable
         foreach (var day in Enumerable.Range(1, 20))
             File.WriteAllText(In($"backups/{Backups.NameAt(new(2026, 11, day, 3, 0, 0, DateTimeKind.Utc))}"), "");
         File.WriteAllText(In("backups/circuitum-20261130-030000.db.part"), "");
-        Backups.Keep(In("backups"), 14);
+        var now = new DateTime(2026, 11, 20, 3, 0, 0, DateTimeKind.Utc);
+        Backups.Keep(In("backups"), 14, now);
         Backups
             .List(In("backups"))
             .Select(f => f.Name)
             .ShouldBe(Enumerable.Range(7, 14).Reverse().Select(d => $"circuitum-202611{d:00}-030000.db"));
-        Backups.Keep(In("backups"), 0);
+        Backups.Keep(In("backups"), 0, now);
         Backups.List(In("backups")).Single().Name.ShouldBe("circuitum-20261120-030000.db");
         Backups.List(In("none")).ShouldBeEmpty();
     }
+
+    // A clock that was years ahead and was put right: what it made goes first, and never what is made now.
+    [Fact]
+    public void What_a_wrong_clock_made_goes_before_what_a_right_one_makes()
+    {
+        Directory.CreateDirectory(In("backups"));
+        foreach (var year in Enumerable.Range(2031, 5))
+            File.WriteAllText(In($"backups/{Backups.NameAt(new(year, 1, 1, 3, 0, 0, DateTimeKind.Utc))}"), "");
+        for (var day = 1; day <= 6; day++)
+        {
+            var now = new DateTime(2026, 11, day, 3, 0, 0, DateTimeKind.Utc);
+            File.WriteAllText(In($"backups/{Backups.NameAt(now)}"), "");
+            Backups.Keep(In("backups"), 4, now);
+            Backups.List(In("backups")).ShouldContain(f => f.Name == Backups.NameAt(now));
+        }
+
+        Backups.List(In("backups")).Select(f => f.Name[..17]).ShouldAllBe(name => name.StartsWith("circuitum-202611"));
+    }
+
+    // The disk is full at any length of the file that is written: told as that, nothing half is left, the jobs are as they were.
+    [Theory]
+    [InlineData(1)]
+    [InlineData(40)]
+    [InlineData(120)]
+    public async Task On_a_full_disk_no_half_of_a_backup_is_left(int blocks)
+    {
+        await using (var store = await JobStore.OpenAsync(In("data")))
+        {
+            for (var n = 0; n < 30; n++)
+                await store.CreateAsync(Named($"House {n}"), "new");
+        }
+
+        SqliteConnection.ClearAllPools();
+        var command =
+            $"trap '' XFSZ; ulimit -f {blocks}; export DOTNET_EnableWriteXorExecute=0; exec dotnet \"{Program}\" backup "
+            + $"\"{In("full.db")}\" --data \"{In("data")}\"";
+        using var process = Process.Start(
+            new ProcessStartInfo("bash", ["-c", command]) { RedirectStandardOutput = true, RedirectStandardError = true }
+        )!;
+        var told = await process.StandardError.ReadToEndAsync();
+        await process.WaitForExitAsync();
+        process.ExitCode.ShouldNotBe(0);
+        told.ShouldNotContain("   at ");
+        told.ShouldContain("disk", Case.Insensitive);
+        Directory.GetFiles(folder, "full*").ShouldBeEmpty();
+        (await Backups.VerifyAsync(JobStore.FileIn(In("data")))).Jobs.ShouldBe(30);
+    }
+
+    private static readonly string Program = Path.Combine(AppContext.BaseDirectory, "circuitum.dll");
 
     // A backup or a restore that is cut off leaves nothing that looks like one that is whole.
     [Fact]
@@ -163,11 +213,7 @@ public sealed class BackupTests : IDisposable
 
     private static async Task Killed(Random random, string[] args, Func<bool> begun)
     {
-        var start = new ProcessStartInfo("dotnet", [Path.Combine(AppContext.BaseDirectory, "circuitum.dll"), .. args])
-        {
-            RedirectStandardOutput = true,
-            RedirectStandardError = true,
-        };
+        var start = new ProcessStartInfo("dotnet", [Program, .. args]) { RedirectStandardOutput = true, RedirectStandardError = true };
         using var process = Process.Start(start)!;
         while (!process.HasExited && !begun())
             await Task.Delay(1);

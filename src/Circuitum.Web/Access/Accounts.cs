@@ -73,7 +73,7 @@ internal static class Accounts
         services.AddRateLimiter(o =>
         {
             o.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
-            o.GlobalLimiter = Crowd.Limiter;
+            o.GlobalLimiter = Crowd.Limited();
             o.OnRejected = Crowd.Turned;
             o.AddPolicy(Attempts, context =>
                 HttpMethods.IsPost(context.Request.Method)

@@ -5,11 +5,13 @@ using Microsoft.AspNetCore.Server.Kestrel.Core;
 namespace Circuitum.Web.Access;
 
 /// <summary>How many are served at once, and how long one of them may take.</summary>
-internal static class Crowd
+public static class Crowd
 {
-    // Answers that are worked on at once, and those that wait for their turn; the next one is told to come again.
-    private const int MostAtOnce = 64,
-        MostWaiting = 512;
+    /// <summary>Answers that are worked on at once.</summary>
+    public const int MostAtOnce = 64;
+
+    /// <summary>Those that wait for their turn; the next one is told to come again.</summary>
+    public const int MostWaiting = 512;
 
     private const int MostConnections = 2000;
 
@@ -17,7 +19,7 @@ internal static class Crowd
     private static readonly TimeSpan Longest = TimeSpan.FromMinutes(3);
 
     /// <summary>The limit of all answers together; windows that follow a job hold theirs open and are counted by themselves.</summary>
-    internal static PartitionedRateLimiter<HttpContext> Limiter { get; } =
+    public static PartitionedRateLimiter<HttpContext> Limited() =>
         PartitionedRateLimiter.Create<HttpContext, bool>(context =>
             Follows(context) ? RateLimitPartition.GetNoLimiter(true) : RateLimitPartition.GetConcurrencyLimiter(false, _ => new()
                     {

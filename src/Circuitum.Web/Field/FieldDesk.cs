@@ -1,5 +1,7 @@
 using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
 using BitFaster.Caching.Lru;
+using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Field;
 using Circuitum.Storage;
@@ -33,19 +35,18 @@ public sealed class FieldDesk(string directory, JobDesk desk)
     private const int MostKept = 24;
     private const int Attempts = 5;
 
-    private readonly ConcurrentLru<string, (int Stamp, ImmutableArray<FieldTask> Tasks, ImmutableArray<FieldTask> Checks)> plans = new(
-        MostKept
-    );
-    private readonly ConcurrentLru<string, (ImmutableArray<FieldEntry> Entries, FieldState State)> states = new(MostKept);
+    // Kept as long as the house that they are of.
+    private readonly ConditionalWeakTable<JobAnalysis, Work> plans = [];
+    private readonly ConcurrentLru<(string, int), (ImmutableArray<FieldEntry> Entries, FieldState State)> states = new(MostKept);
+
+    private sealed record Work(ImmutableArray<FieldTask> Tasks, ImmutableArray<FieldTask> Checks);
 
     /// <summary>A job with its work, or none.</summary>
     public async Task<FieldJob?> OpenAsync(string id, CancellationToken cancel)
     {
         if (await desk.OpenAsync(id, cancel) is not { } job)
             return null;
-        if (!plans.TryGet(id, out var plan) || plan.Stamp != job.Stored.Stamp)
-            plans.AddOrUpdate(id, plan = (job.Stored.Stamp, FieldPlan.Of(job.Analysis), CheckOff.Tasks(job.Analysis)));
-
+        var plan = plans.GetValue(job.Analysis, a => new(FieldPlan.Of(a), CheckOff.Tasks(a)));
         return new(job, plan.Tasks, plan.Checks, await StateAsync(id, cancel));
     }
 
@@ -53,11 +54,12 @@ public sealed class FieldDesk(string directory, JobDesk desk)
     public async Task<FieldState> StateAsync(string id, CancellationToken cancel)
     {
         await using var store = JobStore.Connect(directory);
-        var known = states.TryGet(id, out var kept) ? kept : ([], FieldState.None);
+        var key = (id, desk.Deletions);
+        var known = states.TryGet(key, out var kept) ? kept : ([], FieldState.None);
         if (await store.LastFieldAsync(id, cancel) == known.State.UpTo)
             return known.State;
         ImmutableArray<FieldEntry> entries = [.. known.Entries, .. await store.FieldAsync(id, known.State.UpTo, cancel)];
-        states.AddOrUpdate(id, known = (entries, FieldState.Of(entries)));
+        states.AddOrUpdate(key, known = (entries, FieldState.Of(entries)));
         return known.State;
     }
 

@@ -58,8 +58,9 @@ public sealed class BackupDesk : BackgroundService
         try
         {
             Directory.CreateDirectory(Place);
-            var facts = await Backups.MakeAsync(directory, Path.Combine(Place, Backups.NameAt(clock.GetUtcNow().UtcDateTime)), cancel);
-            Backups.Keep(Place, Most);
+            var now = clock.GetUtcNow().UtcDateTime;
+            var facts = await Backups.MakeAsync(directory, Path.Combine(Place, Backups.NameAt(now)), cancel);
+            Backups.Keep(Place, Most, now);
             return (facts, Problem = "");
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException)
@@ -122,7 +123,7 @@ public sealed class BackupDesk : BackgroundService
         await TidyAsync(stoppingToken);
         while (!stoppingToken.IsCancellationRequested)
         {
-            if (IsDue())
+            if (IsDue)
             {
                 if (await MakeAsync(stoppingToken) is { Facts: null, Problem: var problem })
                     log.LogError("No backup was made by the clock: {Problem}", problem);
@@ -151,12 +152,21 @@ public sealed class BackupDesk : BackgroundService
         }
     }
 
-    // By the age of the file, not of its name: a clock that was wrong does not stop backups for years. One of the future is due too.
-    // Before the first backup the age of the database counts: a new one has nothing to lose yet.
-    private bool IsDue()
+    /// <summary>
+    /// Whether the next one is due. One of the future is of a clock that was wrong: it neither stops backups for years nor makes one at
+    /// every look. Before the first backup the age of the database counts: a new one has nothing to lose yet.
+    /// </summary>
+    public bool IsDue
     {
-        var all = All;
-        var last = all.Count > 0 ? all[0].LastWriteTimeUtc : File.GetCreationTimeUtc(JobStore.FileIn(directory));
-        return Every > TimeSpan.Zero && (clock.GetUtcNow().UtcDateTime - last).Duration() >= Every;
+        get
+        {
+            var now = clock.GetUtcNow().UtcDateTime;
+            var made = All.Select(f => f.LastWriteTimeUtc).ToList();
+            var last =
+                made.Count == 0 ? File.GetCreationTimeUtc(JobStore.FileIn(directory))
+                : made.Exists(m => m <= now) ? made.Where(m => m <= now).Max()
+                : DateTime.MinValue;
+            return Every > TimeSpan.Zero && now - last >= Every;
+        }
     }
 }

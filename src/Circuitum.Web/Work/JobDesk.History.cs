@@ -72,10 +72,19 @@ public sealed partial class JobDesk
             return $"Type the name of the job to delete it for good: {job.Name}. Nothing was deleted.";
 
         // Another job may take its id.
+        Interlocked.Increment(ref deletions);
         open.TryRemove(id);
         past.TryRemove(id);
         return await store.DeleteAsync(id, cancel) ? "" : "That job is not among the archived ones.";
     }
+
+    private int deletions;
+
+    /// <summary>
+    /// How many jobs were deleted for good since the start. What is kept by the id of a job is kept by this as well, because another job
+    /// may take the id of one that is gone.
+    /// </summary>
+    public int Deletions => deletions;
 
     // What an edit names first of the things of a house is what it is about.
     private static readonly string[] Things = ["Box", "Circuit", "Room", "Opening", "Panel", "Appliance", "Wish", "Storey", "Thing"];

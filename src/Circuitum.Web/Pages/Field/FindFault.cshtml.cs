@@ -77,7 +77,7 @@ public sealed class FindFaultModel(JobDesk desk, FinderDesk finders) : PageModel
         Open = job;
         if (Circuit is { } number && Circuits.Any(c => c.Number == number))
         {
-            var finder = finders.Of(Id, job.Stored.Stamp, job.Analysis, number);
+            var finder = finders.Of(job.Analysis, number);
             Search = new(job.Analysis, finder, FaultSearch.Read(finder, Found is { Length: <= LongestFound } ? Found : ""));
         }
 

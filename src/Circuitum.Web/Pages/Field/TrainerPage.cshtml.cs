@@ -109,13 +109,7 @@ public sealed class TrainerModel(JobDesk desk, PracticeHouses houses, FinderDesk
         (A, Told) = (job?.Analysis ?? await houses.OfAsync(House, cancel), told == "yes");
         if (Kind == "find")
         {
-            Game = FaultGame.Of(
-                A,
-                N,
-                c => job is null ? finders.Of($"house {House}", 0, A, c) : finders.Of(job.Stored.Id, job.Stored.Stamp, A, c),
-                found is { Length: <= LongestFound } ? found : "",
-                test
-            );
+            Game = FaultGame.Of(A, N, c => finders.Of(A, c), found is { Length: <= LongestFound } ? found : "", test);
             FoundText = Game is null ? "" : FaultSearch.Write(Game.Search.Found);
         }
         else if (Enum.TryParse<Exercise>(Kind, ignoreCase: true, out var kind))

@@ -236,7 +236,7 @@ public sealed partial class StageModel(JobDesk desk, Supply.SupplyDesk supply, W
         };
         var shown = Request.IsHtmx() ? Uri.UnescapeDataString(Request.Headers["X-Drawn"].ToString()) : "";
         (Plan, IsPart) = drawn.Answer(
-            Id,
+            $"{Id} {desk.Deletions}",
             shown,
             $"{Open.Stored.Stamp}|{Stage}|{Storey}|{Pick}|{ShowKey}{(Dark.Length > 0 ? $"|{Dark}" : "")}",
             PlanSvg.Parts(A, view)

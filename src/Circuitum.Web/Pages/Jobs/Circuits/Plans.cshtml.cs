@@ -25,7 +25,7 @@ public sealed class PlansModel(JobDesk desk, WorkQueue queue) : PageModel
     /// <summary>How far the plans are that are not made yet; none when they are.</summary>
     public string? Waiting { get; private set; }
 
-    private sealed record Made(JobAnalysis Of, ImmutableArray<PlanChoice> Choices);
+    private sealed record Made(ImmutableArray<PlanChoice> Choices);
 
     /// <summary>The job as stored.</summary>
     public OpenJob Open { get; private set; } = null!;
@@ -69,16 +69,12 @@ public sealed class PlansModel(JobDesk desk, WorkQueue queue) : PageModel
         if (job.Analysis.Job.Decisions.Boxes.Length == 0)
             return true;
         var turn = await queue.AskAsync(
-            $"plans {Id} {job.Stored.Stamp}",
-            watch => new Made(job.Analysis, PlanChoices.Of(job.Analysis.Job, watch)),
+            $"plans {Id} {job.Stored.Stamp} {desk.Deletions}",
+            watch => new Made(PlanChoices.Of(job.Analysis.Job, watch)),
             cancel
         );
-
-        // Where a job of another house took the same id, what was made for the first one is not shown.
-        if (turn.Done is { } made && made.Of == job.Analysis)
-            Choices = made.Choices;
-        else
-            Waiting = turn.Says;
+        Choices = turn.Done?.Choices ?? [];
+        Waiting = turn.Done is null ? turn.Says : null;
         return true;
     }
 }

@@ -29,7 +29,7 @@ public sealed class EditionsModel(JobDesk desk, WorkQueue queue) : PageModel
     /// <summary>How far the comparison is that is not made yet; none when it is.</summary>
     public string? Waiting { get; private set; }
 
-    private sealed record Made(JobAnalysis Of, ImmutableArray<EditionDifference> Differences);
+    private sealed record Made(ImmutableArray<EditionDifference> Differences);
 
     /// <summary>The differences.</summary>
     public ImmutableArray<EditionDifference> Differences { get; private set; } = [];
@@ -45,14 +45,12 @@ public sealed class EditionsModel(JobDesk desk, WorkQueue queue) : PageModel
         if (Other is null || !CodeLibrary.Editions.ContainsKey(Other))
             Other = CodeLibrary.EditionIds.First(e => e != One);
         var turn = await queue.AskAsync(
-            $"editions {Id} {job.Stored.Stamp} {One} {Other}",
-            watch => new Made(A, EditionCompare.Of(A.Job, One, Other, watch)),
+            $"editions {Id} {job.Stored.Stamp} {desk.Deletions} {One} {Other}",
+            watch => new Made(EditionCompare.Of(A.Job, One, Other, watch)),
             cancel
         );
-        if (turn.Done is { } made && made.Of == A)
-            Differences = made.Differences;
-        else
-            Waiting = turn.Says;
+        Differences = turn.Done?.Differences ?? [];
+        Waiting = turn.Done is null ? turn.Says : null;
         return Page();
     }
 }

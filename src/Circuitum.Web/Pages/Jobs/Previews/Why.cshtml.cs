@@ -28,7 +28,7 @@ public sealed class WhyModel(JobDesk desk, WorkQueue queue) : PageModel
             return NotFound();
         var why =
             key == Afresh
-                ? await queue.WaitAsync($"afresh {id} {stamp}", watch => PlanChoices.Saving(a, watch), cancel) ?? Busy
+                ? await queue.WaitAsync($"afresh {id} {stamp} {desk.Deletions}", watch => PlanChoices.Saving(a, watch), cancel) ?? Busy
                 : a.Why(key ?? "") ?? MaterialWhy.Of(a, key ?? "");
         if (why is null)
             return NotFound();
