@@ -92,6 +92,26 @@ public sealed class WorkQueueTests : IDisposable
     }
 
     [Fact]
+    public async Task What_was_fetched_takes_no_room()
+    {
+        go.SetResult();
+        for (var n = 0; n < 2 * WorkQueue.Most; n++)
+            (await queue.WaitAsync($"file {n}", Long, default)).ShouldBe("made");
+        queue.Count.ShouldBe(0);
+    }
+
+    [Fact]
+    public async Task What_the_last_one_left_ends_at_once()
+    {
+        using var gone = new CancellationTokenSource();
+        var left = queue.WaitAsync("one", Long, gone.Token);
+        await begun.Task;
+        await gone.CancelAsync();
+        await Should.ThrowAsync<OperationCanceledException>(left);
+        queue.Count.ShouldBe(0);
+    }
+
+    [Fact]
     public async Task What_failed_is_begun_anew_by_the_next_who_asks()
     {
         await Should.ThrowAsync<InvalidOperationException>(

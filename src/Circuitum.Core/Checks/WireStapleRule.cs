@@ -8,19 +8,12 @@ internal sealed class WireStapleRule : CheckedRule
 {
     internal override string Id => "wire.staple";
 
-    /// <summary>How far from a box of this house the first staple may be, and whether that is because it has boxes without clamps.</summary>
-    internal static (Length Most, bool Plain) FromBox(JobAnalysis a)
-    {
-        var plain = a.Specs.Values.Any(s => s.Entry is { Clamps: false, Metal: false });
-        return (a.Edition.Number(plain ? "stapleFromPlainBoxIn" : "stapleFromBoxIn").Length, plain);
-    }
-
     internal override IEnumerable<Finding> InHouse(JobAnalysis a)
     {
         if (a.Circuits.Length == 0)
             yield break;
         var p = a.Job.Preferences;
-        var (most, plain) = FromBox(a);
+        var (most, plain) = FirstStaple.Of(a);
         if (p.StapleFromBox > most)
             yield return Breach(
                 a,

@@ -1,5 +1,4 @@
 using Circuitum.Core.Analysis;
-using Circuitum.Core.Checks;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Training;
@@ -17,7 +16,7 @@ internal static class Sightings
     internal static IEnumerable<Sighting> InWall(JobAnalysis a, WallCables inside)
     {
         var p = a.Job.Preferences;
-        var (near, every) = (WireStapleRule.FromBox(a).Most, a.Edition.Number("stapleEveryIn").Length);
+        var (near, every) = (FirstStaple.Of(a).Most, a.Edition.Number("stapleEveryIn").Length);
         yield return new(
             $"first staple {LengthText.Show(Least(p.StapleFromBox, near))} from the box",
             $"first staple {LengthText.Show(near + Length.Inches(4))} from the box",

@@ -107,6 +107,10 @@ public sealed class WorkQueue : IDisposable
         finally
         {
             Left(entry);
+
+            // Fetched by all who waited, or left by the last of them.
+            if (entry.Waiting == 0)
+                End(key, entry);
         }
     }
 
@@ -132,7 +136,7 @@ public sealed class WorkQueue : IDisposable
     private Entry? Begun<T>(string key, Func<PlanWatch, T> make)
         where T : class
     {
-        if (!entries.ContainsKey(key) && entries.Count >= Most)
+        if (!entries.ContainsKey(key) && entries.Values.Count(e => !e.Task.IsCompleted) >= Most)
             return null;
         var entry = entries.GetOrAdd(key, New);
 
