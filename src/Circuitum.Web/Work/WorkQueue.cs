@@ -30,6 +30,9 @@ public sealed class WorkQueue : IDisposable
     private readonly SemaphoreSlim slots = new(Environment.ProcessorCount);
     private readonly ConcurrentDictionary<string, Entry> entries = new();
 
+    // Nobody joins work in the moment in which the last one who waited leaves it.
+    private readonly Lock gate = new();
+
     /// <summary>An empty queue.</summary>
     /// <param name="clock">Says how long nobody asked.</param>
     public WorkQueue(TimeProvider clock)
@@ -50,13 +53,7 @@ public sealed class WorkQueue : IDisposable
 
         internal long Asked { get; set; }
 
-        private int waiting;
-
-        internal int Waiting => waiting;
-
-        internal void Enter() => Interlocked.Increment(ref waiting);
-
-        internal void Leave() => Interlocked.Decrement(ref waiting);
+        internal int Waiting { get; set; }
 
         public void Dispose() => Watch.Dispose();
     }
@@ -74,7 +71,6 @@ public sealed class WorkQueue : IDisposable
     {
         if (Begun(key, make) is not { } entry)
             return new(null, "Many others are being served just now. This is begun as soon as one of them has what it waits for.");
-        entry.Enter();
         try
         {
             // Whichever is first: done, out of patience, or the one who asked has gone.
@@ -84,7 +80,7 @@ public sealed class WorkQueue : IDisposable
         }
         finally
         {
-            Left(entry);
+            Left(key, entry, keep: true);
         }
     }
 
@@ -99,24 +95,21 @@ public sealed class WorkQueue : IDisposable
     {
         if (Begun(key, make) is not { } entry)
             return null;
-        entry.Enter();
         try
         {
             return (T)await entry.Task.WaitAsync(cancel);
         }
         finally
         {
-            Left(entry);
-
             // Fetched by all who waited, or left by the last of them.
-            if (entry.Waiting == 0)
-                End(key, entry);
+            Left(key, entry, keep: false);
         }
     }
 
     /// <summary>Ends what nobody has asked for in a while, and lets go of what nobody fetched.</summary>
     public void Sweep()
     {
+        using var _ = gate.EnterScope();
         foreach (var (key, entry) in entries)
         {
             if (entry.Waiting == 0 && clock.GetElapsedTime(entry.Asked) > Unasked)
@@ -133,9 +126,11 @@ public sealed class WorkQueue : IDisposable
         slots.Dispose();
     }
 
+    // The work, with one more who waits for it; none when there is too much else to do.
     private Entry? Begun<T>(string key, Func<PlanWatch, T> make)
         where T : class
     {
+        using var _ = gate.EnterScope();
         if (!entries.ContainsKey(key) && entries.Values.Count(e => !e.Task.IsCompleted) >= Most)
             return null;
         var entry = entries.GetOrAdd(key, New);
@@ -144,15 +139,19 @@ public sealed class WorkQueue : IDisposable
         if ((entry.Task.IsFaulted || entry.Task.IsCanceled) && entries.TryRemove(new(key, entry)))
             entry = entries.GetOrAdd(key, New);
         entry.Asked = clock.GetTimestamp();
+        entry.Waiting++;
         return entry;
 
         Entry New(string _) => new(watch => Run(watch, make)) { Asked = clock.GetTimestamp() };
     }
 
-    private void Left(Entry entry)
+    private void Left(string key, Entry entry, bool keep)
     {
-        entry.Leave();
+        using var _ = gate.EnterScope();
+        entry.Waiting--;
         entry.Asked = clock.GetTimestamp();
+        if (!keep && entry.Waiting == 0)
+            End(key, entry);
     }
 
     private async Task<object> Run<T>(PlanWatch watch, Func<PlanWatch, T> make)
