@@ -47,6 +47,8 @@ public sealed partial class JobStore
                 By = state.By,
                 Made = state.Made,
                 Named = state.Named,
+                Stepped = state.Stepped,
+                SteppedBy = state.SteppedBy ?? "",
             };
             await Pack(row, read.Document(state), cancel).ConfigureAwait(false);
             db.Revisions.Add(row);

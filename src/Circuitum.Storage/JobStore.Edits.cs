@@ -86,15 +86,13 @@ public sealed partial class JobStore
             stamp,
             async row =>
             {
-                var head = await db
-                    .Revisions.AsNoTracking()
-                    .FirstAsync(r => r.JobId == id && r.Number == row.Head, cancel)
-                    .ConfigureAwait(false);
+                var head = await db.Revisions.FirstAsync(r => r.JobId == id && r.Number == row.Head, cancel).ConfigureAwait(false);
                 if (
                     head.Parent == 0
                     || !await db.Revisions.AnyAsync(r => r.JobId == id && r.Number == head.Parent, cancel).ConfigureAwait(false)
                 )
                     return false;
+                (head.Stepped, head.SteppedBy) = (DateTime.UtcNow, By);
                 await StandAt(row, head.Parent, cancel).ConfigureAwait(false);
                 return true;
             },
@@ -110,6 +108,7 @@ public sealed partial class JobStore
             {
                 if (await RedoOf(id, row.Head, cancel).ConfigureAwait(false) is not { } next)
                     return false;
+                (next.Stepped, next.SteppedBy) = (DateTime.UtcNow, By);
                 await StandAt(row, next.Number, cancel).ConfigureAwait(false);
                 return true;
             },
@@ -126,8 +125,7 @@ public sealed partial class JobStore
 
     private async Task<RevisionRow?> RedoOf(string id, int head, CancellationToken cancel) =>
         await db
-            .Revisions.AsNoTracking()
-            .Where(r => r.JobId == id && r.Parent == head)
+            .Revisions.Where(r => r.JobId == id && r.Parent == head)
             .OrderByDescending(r => r.Number)
             .FirstOrDefaultAsync(cancel)
             .ConfigureAwait(false);

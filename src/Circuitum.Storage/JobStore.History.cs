@@ -49,6 +49,8 @@ public sealed partial class JobStore
                         r.By,
                         r.Made,
                         r.Named,
+                        r.Stepped,
+                        r.SteppedBy,
                     })
                     .ToListAsync(cancel)
                     .ConfigureAwait(false)
@@ -60,7 +62,9 @@ public sealed partial class JobStore
                 r.By,
                 r.Made,
                 r.Named,
-                issued[r.Number].Any() ? string.Join(", ", issued[r.Number]) : null
+                issued[r.Number].Any() ? string.Join(", ", issued[r.Number]) : null,
+                r.Stepped,
+                r.SteppedBy
             )),
         ];
     }

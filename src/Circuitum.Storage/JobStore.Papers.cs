@@ -12,7 +12,19 @@ public sealed partial class JobStore
     /// <summary>Issues the job as it stands as a set of papers with a name.</summary>
     /// <returns>Whether it was done: not when someone else changed the job since <paramref name="stamp"/>, or when it has its most
     /// sets.</returns>
-    public async Task<bool> IssueAsync(string id, int stamp, string name, CancellationToken cancel = default)
+    public Task<bool> IssueAsync(string id, int stamp, string name, CancellationToken cancel = default) =>
+        Written(async () =>
+        {
+            // Under the lock of changes: the state that is issued cannot be thinned out before it is kept for good.
+            db.ChangeTracker.Clear();
+            await using var at = await db.Database.BeginTransactionAsync(cancel).ConfigureAwait(false);
+            if (!await Issued(id, stamp, name, cancel).ConfigureAwait(false))
+                return false;
+            await at.CommitAsync(cancel).ConfigureAwait(false);
+            return true;
+        });
+
+    private async Task<bool> Issued(string id, int stamp, string name, CancellationToken cancel)
     {
         if (
             await db.Jobs.AsNoTracking().FirstOrDefaultAsync(j => j.Id == id, cancel).ConfigureAwait(false) is not { } row

@@ -9,6 +9,8 @@ namespace Circuitum.Storage;
 /// <param name="Made">When, UTC.</param>
 /// <param name="Named">What a person calls it, or none.</param>
 /// <param name="Issued">The set of papers that was issued of it, or none.</param>
+/// <param name="Stepped">When it was last undone, or done again after that, UTC; none where it never was.</param>
+/// <param name="SteppedBy">Who did that; empty for the desk.</param>
 public sealed record RevisionListing(
     int Number,
     int Parent,
@@ -17,5 +19,7 @@ public sealed record RevisionListing(
     string By,
     DateTime Made,
     string? Named,
-    string? Issued
+    string? Issued,
+    DateTime? Stepped = null,
+    string SteppedBy = ""
 );

@@ -24,6 +24,12 @@ public sealed class RevisionRow
     /// <summary>Who made it; empty where nobody was asked for a name.</summary>
     public string By { get; set; } = "";
 
+    /// <summary>When it was last undone, or done again after that, UTC; none where it never was.</summary>
+    public DateTime? Stepped { get; set; }
+
+    /// <summary>Who did that; empty where nobody was asked for a name.</summary>
+    public string SteppedBy { get; set; } = "";
+
     /// <summary>What a person calls it, or none.</summary>
     public string? Named { get; set; }
 

@@ -90,6 +90,30 @@ public partial class RuleWiringTests
         Analyzer.Analyze(job).Findings.ShouldNotContain(f => f.RuleId == "box.alarmJoined");
     }
 
+    [Theory]
+    [InlineData(18, false)]
+    [InlineData(19, true)]
+    public void More_alarms_on_one_wire_than_makers_list_together_are_found_unless_they_are_joined_by_radio(int count, bool isFound)
+    {
+        var job = CheckTests.PlannedWhole;
+        var alarms = job.Decisions.Boxes.Where(b => b.Kind == BoxKind.SmokeAlarm).ToList();
+        var many = job with
+        {
+            Decisions = job.Decisions with
+            {
+                Boxes =
+                [
+                    .. job.Decisions.Boxes,
+                    .. Enumerable.Range(0, count - alarms.Count).Select(i => alarms[0] with { Id = $"{alarms[0].Room}.a{i + 50}" }),
+                ],
+            },
+        };
+        Analyzer.Analyze(many).Findings.Any(f => f.RuleId == "box.alarmMost").ShouldBe(isFound);
+        Analyzer
+            .Analyze(many with { Preferences = many.Preferences with { AlarmJoin = AlarmJoin.Wireless } })
+            .Findings.ShouldNotContain(f => f.RuleId == "box.alarmMost");
+    }
+
     [Fact]
     public void A_light_on_another_circuit_than_its_switch_is_found()
     {

@@ -152,6 +152,48 @@ public sealed class HistoryTests : IDisposable
         (await store.NameRevisionAsync(id, 9, "none")).ShouldBeFalse();
     }
 
+    [Fact]
+    public async Task Who_undid_a_state_and_who_took_it_up_again_is_kept_with_it()
+    {
+        await using var store = await JobStore.OpenAsync(folder);
+        var id = await store.CreateAsync(Demo(), "new");
+        await store.SaveAsync(id, 1, Demo() with { Name = "Other" }, "edit room");
+        await using var pia = JobStore.Connect(folder, "Pia Planner");
+        await using var olga = JobStore.Connect(folder, "Olga Owner");
+        (await pia.UndoAsync(id, 2)).ShouldBeTrue();
+        (await store.HistoryAsync(id)).Select(r => (r.Number, r.SteppedBy)).ShouldBe([(2, "Pia Planner"), (1, "")]);
+        (await store.HistoryAsync(id))[1].Stepped.ShouldBeNull();
+        (await olga.RedoAsync(id, 3)).ShouldBeTrue();
+        var again = (await store.HistoryAsync(id))[0];
+        (again.SteppedBy, again.By).ShouldBe(("Olga Owner", ""));
+        again.Stepped.ShouldNotBeNull();
+    }
+
+    // A set is issued of a state that another thins out in the same moment: it is kept, or it was never issued.
+    [Fact]
+    public async Task A_state_that_is_issued_while_others_thin_out_is_kept()
+    {
+        await using var store = await JobStore.OpenAsync(folder);
+        var id = await store.CreateAsync(Demo(), "new");
+        for (var n = 1; n <= 40; n++)
+            await store.SaveAsync(id, n, Demo() with { Name = $"R{n + 1}" }, "edit");
+        await using var other = JobStore.Connect(folder);
+        var thins = Task.Run(async () =>
+        {
+            for (var n = 0; n < 40; n++)
+                await other.ThinAsync(id, DateTime.UtcNow.AddDays(30));
+        });
+        for (var stamp = 41; stamp < 81; stamp++)
+        {
+            (await store.IssueAsync(id, stamp, $"set {stamp}")).ShouldBeTrue();
+            await store.SaveAsync(id, stamp, Demo() with { Name = $"R{stamp + 1}" }, "edit");
+        }
+
+        await thins;
+        foreach (var set in await store.IssuedAsync(id))
+            (await store.IssuedJobAsync(id, set.Number)).ShouldNotBeNull().Name.ShouldBe(set.Stamp == 1 ? "Tamarack Row" : $"R{set.Stamp}");
+    }
+
     // Thinned out and edited at once, as when two people work and the clock tidies up: no state is written against one that went.
     [Fact]
     public async Task Thinned_out_while_others_edit_nothing_is_lost()

@@ -1,5 +1,7 @@
+using System.IO.Compression;
 using System.Net;
 using System.Text;
+using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc.Testing;
 
 namespace Circuitum.Web.Tests;
@@ -71,6 +73,47 @@ public sealed class KeptWebTests : IDisposable
         answer.RequestMessage!.RequestUri!.AbsolutePath.ShouldBe("/jobs/gull-cottage-2/rooms");
         (await web.GetByteArrayAsync("/jobs/gull-cottage-2/archive.zip")).AsSpan().SequenceEqual(file).ShouldBeTrue();
         (await web.GetAsync("/jobs/none/archive.zip")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task Every_job_goes_out_in_one_file_each_as_its_own_archive()
+    {
+        await Post("/", "PutAway", ("job", "tamarack-row"));
+        using var zip = new ZipArchive(new MemoryStream(await web.GetByteArrayAsync("/archives.zip")));
+        zip.Entries.Select(e => e.FullName)
+            .ShouldBe(
+                ["gull-cottage--planned.zip", "gull-cottage.zip", "tamarack-row--planned.zip", "tamarack-row.zip"],
+                ignoreOrder: true
+            );
+        foreach (var entry in zip.Entries)
+        {
+            using var part = new MemoryStream();
+            await (await entry.OpenAsync()).CopyToAsync(part);
+            var alone = await web.GetByteArrayAsync($"/jobs/{entry.FullName}".Replace(".zip", "/archive.zip", StringComparison.Ordinal));
+            part.ToArray().AsSpan().SequenceEqual(alone).ShouldBeTrue();
+        }
+    }
+
+    // Twice what any other request may bring: a part that is no part of an archive fills it up, and nobody reads it.
+    [Fact]
+    public async Task An_archive_with_many_pictures_is_taken_and_no_other_file_of_its_size()
+    {
+        using var file = new MemoryStream();
+        file.Write(await web.GetByteArrayAsync("/jobs/gull-cottage/archive.zip"));
+        await using (var zip = new ZipArchive(file, ZipArchiveMode.Update, leaveOpen: true))
+        {
+            await using var more = await zip.CreateEntry("more", CompressionLevel.NoCompression).OpenAsync();
+            await more.WriteAsync(new byte[2 * App.MostRequestBytes]);
+        }
+
+        var answer = await Import("job.zip", file.ToArray());
+        answer.RequestMessage!.RequestUri!.AbsolutePath.ShouldBe("/jobs/gull-cottage-2/rooms");
+        foreach (var name in new[] { "job.json", "job.dxf" })
+        {
+            var refused = await Import(name, file.ToArray());
+            refused.StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+            (await refused.Content.ReadAsStringAsync()).ShouldContain("larger than 12 MB");
+        }
     }
 
     [Fact]

@@ -32,4 +32,13 @@ test('a box taken out is found in the history, compared on the plan, and brought
   await undone;
   await page.goto(`${house.job}/history`);
   await expect(page.locator('tr.now')).toContainText('remove box: kitchen.r1');
+  await expect(page.locator('tr', { hasText: 'returned to state 1' })).toContainText('undone by the desk');
+
+  // A phone: every name can be typed, nothing stands beside the page.
+  await page.setViewportSize({ width: 390, height: 844 });
+  await readsWell(page, { alike: true });
+  for (const field of await page.locator('.states [name="name"]').all()) {
+    const { x, width } = await field.boundingBox();
+    expect(x + width).toBeLessThanOrEqual(390);
+  }
 });

@@ -51,12 +51,29 @@ test('each sees the other and what the other does; what lies apart is taken, wha
   await expect(two.getByRole('alert')).toContainText('was changed meanwhile');
   await expect(two.getByRole('alert')).toContainText('remove box, living.r2');
 
+  // What is said in the house stands on the desk's page by itself.
+  const phone = await one.context().newPage();
+  const wrong = two.getByRole('heading', { name: 'From the house' });
+  await two.unroute('**/follow');
+  await two.goto(`${house.job}/findings`);
+  await ready(two);
+  await expect(two.locator('[data-here]')).not.toHaveText('');
+  await expect(wrong).toHaveCount(0);
+  await phone.goto(`${house.job}/field/kitchen`);
+  await ready(phone);
+  const task = phone.locator('[data-tasks="Set"] [data-task]').first();
+  await task.locator('.more summary').click();
+  await task.locator('textarea').fill('The stud is split.');
+  await task.getByRole('button', { name: 'Something is wrong' }).click();
+  await expect(wrong).toBeVisible();
+  await expect(two.locator('main')).toContainText('The stud is split.');
+
   // Who leaves is not here any more.
   await one.context().close();
+  await two.context().close();
   const three = await open(browser, house, '');
   await expect(three.locator('[data-here]')).toHaveText('');
   await three.context().close();
-  await two.context().close();
 });
 
 test('what was typed into an edit that was not made stands in its form again', async ({ browser, house }) => {

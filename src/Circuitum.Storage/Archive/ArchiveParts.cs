@@ -11,7 +11,17 @@ namespace Circuitum.Storage.Archive;
 internal sealed record ArchiveHead(string Format, int Version, string Name, int Head);
 
 /// <summary>A state; its document is <c>history/NUMBER.json</c>.</summary>
-internal sealed record ArchiveState(int Number, int Parent, string Title, string About, string By, DateTime Made, string? Named = null);
+internal sealed record ArchiveState(
+    int Number,
+    int Parent,
+    string Title,
+    string About,
+    string By,
+    DateTime Made,
+    string? Named = null,
+    DateTime? Stepped = null,
+    string? SteppedBy = null
+);
 
 /// <summary>An issued set.</summary>
 internal sealed record ArchiveSet(int Number, string Name, int State, int Stamp, DateTime Issued);

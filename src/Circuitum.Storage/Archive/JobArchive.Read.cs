@@ -108,7 +108,8 @@ public static partial class JobArchive
                     && Short(s.Title, 120)
                     && Short(s.About, 120)
                     && Short(s.By, 80)
-                    && Short(s.Named ?? "", 80),
+                    && Short(s.Named ?? "", 80)
+                    && Short(s.SteppedBy ?? "", 80),
                 $"states: {s.Number}"
             );
         foreach (var s in lists.Sets)

@@ -76,7 +76,7 @@ public static partial class JobArchive
                 .Revisions.AsNoTracking()
                 .Where(r => r.JobId == id)
                 .OrderBy(r => r.Number)
-                .Select(r => new ArchiveState(r.Number, r.Parent, r.Title, r.About, r.By, r.Made, r.Named))
+                .Select(r => new ArchiveState(r.Number, r.Parent, r.Title, r.About, r.By, r.Made, r.Named, r.Stepped, r.SteppedBy))
                 .ToArrayAsync(cancel)
                 .ConfigureAwait(false),
             await db

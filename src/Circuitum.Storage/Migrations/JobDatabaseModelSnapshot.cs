@@ -414,6 +414,13 @@ namespace Circuitum.Storage.Migrations
                     b.Property<int>("Parent")
                         .HasColumnType("INTEGER");
 
+                    b.Property<DateTime?>("Stepped")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("SteppedBy")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Title")
                         .IsRequired()
                         .HasMaxLength(120)

@@ -42,7 +42,7 @@ public static class Fences
         var method = context.Request.Method;
         if (!HttpMethods.IsGet(method) && !HttpMethods.IsHead(method) && !HttpMethods.IsPost(method))
             context.Response.StatusCode = StatusCodes.Status405MethodNotAllowed;
-        else if (context.Request.ContentLength > App.MostRequestBytes)
+        else if (context.Request.ContentLength > MostBytes(context.Request))
             context.Response.StatusCode = StatusCodes.Status413PayloadTooLarge;
         else if (HttpMethods.IsPost(method) && !FromHere(context.Request))
         {
@@ -53,6 +53,10 @@ public static class Fences
             return next(context);
         return Task.CompletedTask;
     }
+
+    // Only what is imported into the list of jobs may be an archive with its pictures.
+    private static long MostBytes(HttpRequest request) =>
+        request.Path == "/" && request.Query["handler"] == "Import" ? App.MostArchiveBytes : App.MostRequestBytes;
 
     // A browser says from which page a change comes. What says nothing of it is no browser, and has its form token to show all the same.
     private static bool FromHere(HttpRequest request)

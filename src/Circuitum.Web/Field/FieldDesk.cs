@@ -90,9 +90,10 @@ public sealed class FieldDesk(string directory, JobDesk desk)
             return new(entry.Id, 0, problem);
         await using var store = JobStore.Connect(directory);
         var kept = await store.AddFieldAsync(id, entry, cancel);
-        return kept is null
-            ? new(entry.Id, 0, $"A job keeps {FieldRules.MostEntries} entries from the field at most.")
-            : new(entry.Id, kept.Number, "");
+        if (kept is null)
+            return new(entry.Id, 0, $"A job keeps {FieldRules.MostEntries} entries from the field at most.");
+        desk.Changes.TellFromHouse(id, entry.By);
+        return new(entry.Id, kept.Number, "");
     }
 
     // A pull belongs to the plan: cable, reels and labour are worked out from it. Done first, and again as often as it is sent: it says the

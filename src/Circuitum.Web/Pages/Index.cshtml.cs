@@ -12,6 +12,8 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 namespace Circuitum.Web.Pages;
 
 /// <summary>The list of jobs; new job and import.</summary>
+[RequestSizeLimit(App.MostArchiveBytes)]
+[RequestFormLimits(MultipartBodyLengthLimit = App.MostArchiveBytes)]
 public sealed class IndexModel(JobDesk desk, DrawingTray tray, Notes notes) : PageModel
 {
     /// <summary>All jobs.</summary>
@@ -108,8 +110,16 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray, Notes notes) : Pa
     {
         if (file is null)
             return await Finish(null, [new Problem("file", "Choose a job file or a drawing.")], "", cancel);
+        var isArchive = file.FileName.EndsWith(".zip", StringComparison.OrdinalIgnoreCase);
+        if (!isArchive && file.Length > App.MostRequestBytes)
+            return await Finish(
+                null,
+                [new Problem("file", $"It is larger than {App.MostRequestBytes / 1_000_000} MB, the most of a job file or a drawing.")],
+                "",
+                cancel
+            );
         await using var stream = file.OpenReadStream();
-        if (file.FileName.EndsWith(".zip", StringComparison.OrdinalIgnoreCase))
+        if (isArchive)
         {
             var (taken, problem) = await desk.TakeInAsync(stream, cancel);
             return taken is not null ? Redirect($"/jobs/{taken}/rooms") : await Finish(null, [new Problem("file", problem)], "", cancel);

@@ -25,6 +25,9 @@ public static class App
     /// <summary>Most bytes that a request may bring: the largest file that is read, a drawing, and a little more.</summary>
     public const long MostRequestBytes = DxfReader.MostBytes + 200_000;
 
+    /// <summary>Most bytes of an archive that the list of jobs takes: a thousand photographs.</summary>
+    public const long MostArchiveBytes = 300_000_000;
+
     // The names under which this machine reaches itself; a page elsewhere that points its own name here gets no answer.
     private static readonly string[] OwnNames = ["127.0.0.1", "localhost", "[::1]"];
 

@@ -1,5 +1,7 @@
+using System.IO.Compression;
 using Circuitum.Storage;
 using Circuitum.Storage.Archive;
+using Circuitum.Web.Access;
 
 namespace Circuitum.Web.Work;
 
@@ -25,6 +27,29 @@ public static class Archives
             file.Position = 0;
             return Results.File(file, "application/zip", $"{id}.zip");
         });
+
+        // Every job, archived ones too, each the file that its own address gives.
+        app.MapGet("/archives.zip", async (CancellationToken cancel) =>
+            {
+                var file = NewFile();
+                await using var store = JobStore.Connect(directory);
+                await using (var zip = new ZipArchive(file, ZipArchiveMode.Create, leaveOpen: true))
+                {
+                    foreach (var job in (await store.ListAsync(cancel)).Concat(await store.DeletedAsync(cancel)))
+                    {
+                        await using var part = NewFile();
+                        if (!await JobArchive.WriteAsync(store, job.Id, part, cancel))
+                            continue;
+                        part.Position = 0;
+                        await using var entry = await zip.CreateEntry($"{job.Id}.zip", CompressionLevel.NoCompression).OpenAsync(cancel);
+                        await part.CopyToAsync(entry, cancel);
+                    }
+                }
+
+                file.Position = 0;
+                return Results.File(file, "application/zip", "all-jobs.zip");
+            })
+            .RequireAuthorization(Roles.Owner);
     }
 
     /// <summary>A file of its own that is gone when it is closed.</summary>

@@ -11,7 +11,8 @@ namespace Circuitum.Web.Work;
 /// <param name="By">Who made it.</param>
 /// <param name="What">What was done.</param>
 /// <param name="Here">Who looks at the job now, each window by itself.</param>
-public sealed record JobNews(int Stamp, string By, string What, ImmutableArray<string> Here);
+/// <param name="FromHouse">Whether something was said in the house: the plan is as it was, what the pages tell of the work is not.</param>
+public sealed record JobNews(int Stamp, string By, string What, ImmutableArray<string> Here, bool FromHouse = false);
 
 /// <summary>Tells everyone who looks at a job of edits as they are made, and who else is there.</summary>
 public sealed class JobChanges
@@ -28,11 +29,15 @@ public sealed class JobChanges
     public bool HasRoom => windows.Count < Most;
 
     /// <summary>Tells of an edit.</summary>
-    public void Tell(string job, int stamp, string by, string what)
+    public void Tell(string job, int stamp, string by, string what) => Tell(job, new(stamp, by, what, Here(job)));
+
+    /// <summary>Tells that something was said in the house.</summary>
+    public void TellFromHouse(string job, string by) => Tell(job, new(0, by, "", Here(job), true));
+
+    private void Tell(string job, JobNews news)
     {
-        var here = Here(job);
         foreach (var window in windows.Values.Where(w => w.Job == job))
-            window.News.Writer.TryWrite(new(stamp, by, what, here));
+            window.News.Writer.TryWrite(news);
     }
 
     private ImmutableArray<string> Here(string job) =>

@@ -35,11 +35,11 @@ export function visit(pick, stage, sight) {
 
 // The same page once more, its plan for another size. What a person has begun to type, or has not read yet, is worth more than that.
 const again = 'X-Again';
-export const isAgain = e => e.detail.requestConfig?.headers[again] !== undefined;
+export const isAgain = e => e.detail.requestConfig?.headers[again];
 
 // When the program does not answer, that is told by the page itself.
-export function drawAgain() {
-  return htmx.ajax('GET', here(), { target: '#work', swap: 'outerHTML', headers: { [again]: '1' } }).catch(() => {});
+export function drawAgain(what = 'plan') {
+  return htmx.ajax('GET', here(), { target: '#work', swap: 'outerHTML', headers: { [again]: what } }).catch(() => {});
 }
 
 const begun = field =>

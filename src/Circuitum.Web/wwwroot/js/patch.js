@@ -59,7 +59,7 @@ document.addEventListener('htmx:beforeSwap', e => {
   page.innerHTML = e.detail.serverResponse;
   const next = page.content.getElementById('work');
   // The same plan at another size: the lists and what is typed in them stay.
-  if (isAgain(e)) {
+  if (isAgain(e) === 'plan') {
     // Nor is what the hand is dragging taken from it.
     if (next.dataset.stamp === here.dataset.stamp && !here.querySelector('.dragged')) patchPlan(next.querySelector('.plan'));
     document.dispatchEvent(new CustomEvent('circuitum:patched'));

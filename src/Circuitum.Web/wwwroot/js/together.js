@@ -21,6 +21,18 @@ function heard(news) {
   here = news.here;
   showHere();
   if (news.stamp > 0) setTimeout(() => catchUp(news), 250);
+  if (news.fromHouse) hearHouse();
+}
+
+// Phones send what they kept in one go: the page comes anew once after it.
+let house = 0;
+function hearHouse() {
+  clearTimeout(house);
+  house = setTimeout(async () => {
+    if (!work()) return;
+    if (document.querySelector('form.htmx-request') || document.activeElement?.matches('input, textarea, select')) return hearHouse();
+    await drawAgain('lists');
+  }, 400);
 }
 
 // One's own edit has been answered by then.

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Circuitum.Core.Analysis;
 using Circuitum.Storage;
 using Circuitum.Web.Work;
@@ -61,6 +62,18 @@ public sealed class HistoryModel(JobDesk desk) : PageModel
 
     /// <summary>Whether a state lies on the way to the present one; the others were undone and not gone on with.</summary>
     public bool LeadsHere(RevisionListing state) => way.Contains(state.Number);
+
+    /// <summary>Whether it was undone or done again, by whom and when; empty where it never was.</summary>
+    public string Step(RevisionListing state)
+    {
+        var what =
+            !LeadsHere(state) ? "undone"
+            : state.Stepped is not null ? "done again"
+            : "";
+        var by = state.SteppedBy.Length > 0 ? $" by {state.SteppedBy}" : "";
+        var at = state.Stepped?.ToLocalTime().ToString(", ddd d MMM, HH:mm", CultureInfo.InvariantCulture);
+        return what.Length == 0 ? "" : $"{what}{by}{at}";
+    }
 
     /// <summary>The state from which the present one was made, or 0.</summary>
     public int Previous => States.FirstOrDefault(s => s.Number == Head)?.Parent ?? 0;
