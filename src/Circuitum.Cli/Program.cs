@@ -1,5 +1,6 @@
 using System.CommandLine;
 using Circuitum.Cli;
+using Circuitum.Core.Codes;
 using Circuitum.Formats.Exports;
 
 var file = new Argument<FileInfo>("file") { Description = "A job file." };
@@ -112,7 +113,10 @@ foreach (var question in Circuitum.Core.Bench.BenchDesk.Questions)
 }
 
 var rules = new Command("rules", "Prints the table of the rules, as in docs/rules.md.");
-rules.SetAction(_ => Console.Write(Circuitum.Formats.RulesMarkdown.Write()));
+var family = new Argument<string>("family") { Description = "us, ca", DefaultValueFactory = _ => CodeLibrary.Newest.Family };
+family.AcceptOnlyFromAmong([.. CodeLibrary.EditionIds.Select(id => CodeLibrary.Edition(id).Family).Distinct()]);
+rules.Add(family);
+rules.SetAction(r => Console.Write(Circuitum.Formats.RulesMarkdown.Write(r.GetValue(family)!)));
 
 var root = new RootCommand(
     "Plans the rough-in of a house from a job file. A planning aid: the local authority and licensed practice decide."

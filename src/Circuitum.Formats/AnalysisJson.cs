@@ -3,6 +3,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Loads;
+using Circuitum.Core.Panels;
 using Circuitum.Formats.Edits;
 
 namespace Circuitum.Formats;
@@ -131,12 +132,7 @@ public static class AnalysisJson
                             steps = f.Derivation,
                         },
                 }),
-                loads = new
-                {
-                    used = a.Service.Method,
-                    standard = Service(a.Standard.Total.Value, a.Standard.Current.Value, a.Standard.Derivation),
-                    optional = Service(a.Optional.Total.Value, a.Optional.Current.Value, a.Optional.Derivation),
-                },
+                loads = Loads(a),
                 cableFt = Math.Round(a.CableFeet),
                 findings = a.Findings.Select(f => new
                 {
@@ -157,6 +153,16 @@ public static class AnalysisJson
             },
             Options
         ) + "\n";
+
+    // The method that is used, then the load by each that the edition has.
+    private static Dictionary<string, object> Loads(JobAnalysis a)
+    {
+        static string Key(ServiceLoad load) => load.Method is { } method ? $"{method}".ToLowerInvariant() : "byArea";
+        var loads = new Dictionary<string, object> { ["used"] = Key(a.Service) };
+        foreach (var load in a.ServiceLoads)
+            loads[Key(load)] = Service(load.Total.Value, load.Current.Value, load.Derivation);
+        return loads;
+    }
 
     private static object Service(double va, double amperes, Derivation steps) =>
         new

@@ -8,11 +8,12 @@ namespace Circuitum.Formats;
 public static class RulesMarkdown
 {
     /// <summary>A heading and a table for each area, sections by edition, oldest first.</summary>
-    public static string Write()
+    /// <param name="family">The family of rules.</param>
+    public static string Write(string family)
     {
-        var editions = CodeLibrary.EditionIds.Select(CodeLibrary.Edition).OrderBy(e => e.Id, StringComparer.Ordinal).ToList();
+        var editions = CodeLibrary.IdsOf(family).Select(CodeLibrary.Edition).OrderBy(e => e.Id, StringComparer.Ordinal).ToList();
         var text = new StringBuilder();
-        foreach (var area in RuleBook.Of(CodeLibrary.Newest, editions))
+        foreach (var area in RuleBook.Of(editions[^1], editions))
         {
             text.Append(
                 $"### {area.Key}\n\n| rule | about | in plain words | {string.Join(" | ", editions.Select(e => e.Id))} | a "
@@ -21,7 +22,7 @@ public static class RulesMarkdown
             text.Append($"|---|---|---|{string.Concat(editions.Select(_ => "---|"))}---|---|\n");
             foreach (var l in area)
                 text.Append(
-                    $"| {l.Id} | {Cell(l.Title)} | {Cell(l.Text)} | {string.Join(" | ", l.Cites.Select(Cell))} | {l.Severity} | "
+                    $"| {l.Id} | {Cell(l.Title)} | {Cell(l.Text + Doubt(l))} | {string.Join(" | ", l.Cites.Select(Cell))} | {l.Severity} | "
                         + $"{l.State} |\n"
                 );
             text.Append('\n');
@@ -29,6 +30,8 @@ public static class RulesMarkdown
 
         return text.ToString().TrimEnd('\n') + "\n";
     }
+
+    private static string Doubt(RuleLine line) => line.Doubt.Length > 0 ? $" *To be looked up: {line.Doubt}.*" : "";
 
     private static string Cell(string text) => text.Replace("|", "\\|", StringComparison.Ordinal);
 }

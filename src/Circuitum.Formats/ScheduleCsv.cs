@@ -44,8 +44,8 @@ public static class ScheduleCsv
                 csv,
                 ["", "", "Connected load", "", "", "", "", Va(analysis.Circuits.Sum(c => c.Run.Cut.InFeet)), .. Lines(analysis.Lines)]
             );
-            Row(csv, ["", "", $"Service load, optional method: {analysis.Optional.Current.Value:0.0} A"]);
-            Row(csv, ["", "", $"Service load, standard method: {analysis.Standard.Current.Value:0.0} A"]);
+            foreach (var load in analysis.ServiceLoads.Reverse())
+                Row(csv, ["", "", $"Service load, {load.Name}: {load.Current.Value:0.0} A"]);
         }
 
         return text.ToString();

@@ -43,10 +43,10 @@ public class BenchTests
     [InlineData("wire --amps 16 --volts 120 --feet 74", "ground", "10")]
     [InlineData("wire --amps 390 --method cable", "size", "none")]
     [InlineData("wire --amps 380 --method conduit", "size", "500")]
-    [InlineData("wire --family canada --amps 31 --method conduit --current-carrying 4", "size", "8")]
-    [InlineData("wire --family canada --amps 52 --method conduit --current-carrying 4", "size", "6")]
-    [InlineData("wire --family canada --amps 0 --continuous 16", "breaker", "20")]
-    [InlineData("wire --family canada --amps 0 --continuous 16.5", "breaker", "25")]
+    [InlineData("wire --family ca-2021 --amps 31 --method conduit --current-carrying 4", "size", "8")]
+    [InlineData("wire --family ca-2021 --amps 52 --method conduit --current-carrying 4", "size", "6")]
+    [InlineData("wire --family ca-2021 --amps 0 --continuous 16", "breaker", "20")]
+    [InlineData("wire --family ca-2021 --amps 0 --continuous 16.5", "breaker", "25")]
     [InlineData("wire --family split-board --amps 20 --volts 230 --current-carrying 6 --ambient-c 40", "size", "6")]
     [InlineData("wire --family split-board --amps 20 --volts 230 --current-carrying 4 --ambient-c 40", "size", "4")]
     [InlineData("wire --family split-board --amps 20 --volts 230 --current-carrying 4 --ambient-c 40", "ampacity", "22.27")]
@@ -63,9 +63,9 @@ public class BenchTests
     [InlineData("box --wires 14:4 --grounds 14:2 --devices 14:1 --volume 18", "volume", "14")]
     [InlineData("box --wires 12:2,14:4 --grounds 14:2,12:1 --devices 14:1 --volume 18", "passes", "no")]
     [InlineData("box --wires 12:2,14:4 --grounds 14:2,12:1 --devices 14:1 --volume 20.3", "passes", "yes")]
-    [InlineData("box --edition 2017 --wires 14:15 --grounds 14:7 --devices 14:4 --clamps yes", "volume", "50")]
+    [InlineData("box --edition us-2017 --wires 14:15 --grounds 14:7 --devices 14:4 --clamps yes", "volume", "50")]
     [InlineData("box --wires 6:3 --grounds 10:1 --wide-devices 6:1 --clamps no", "volume", "37.5")]
-    [InlineData("box --edition canada --wires 14:4 --connectors 2 --devices 14:1", "volume", "10.5")]
+    [InlineData("box --edition ca-2021 --wires 14:4 --connectors 2 --devices 14:1", "volume", "10.5")]
     [InlineData("conduit --wires 2:4", "size", "1-1/4")]
     [InlineData("conduit --wires 2:4 --size 1", "fillPasses", "no")]
     [InlineData("conduit --wires 2:4 --bends 90,90,90,45", "bendDegrees", "315")]
@@ -94,18 +94,14 @@ public class BenchTests
         "copper",
         "1"
     )]
-    [InlineData(
-        "service --method canada --area-m2 150 --load range:12000,water-heater:4500,dryer:5000,cooling:3500",
-        "calculated",
-        "17875"
-    )]
-    [InlineData("service --method canada --area-m2 150 --load range:12000,water-heater:4500,dryer:5000,cooling:3500", "service", "100")]
-    [InlineData("service --method canada --area-m2 60 --load heating:8000,dryer:5000,water-heater:4500", "calculated", "19875")]
-    [InlineData("service --method canada --area-m2 60 --load heating:8000,dryer:5000,water-heater:4500", "amps", "82.8")]
+    [InlineData("service --edition ca-2021 --area-m2 150 --load range:12000,water-heater:4500,dryer:5000,cooling:3500", "va", "24000")]
+    [InlineData("service --edition ca-2021 --area-m2 150 --load range:12000,water-heater:4500,dryer:5000,cooling:3500", "service", "100")]
+    [InlineData("service --edition ca-2021 --area-m2 60 --load heating:8000,dryer:5000,water-heater:4500", "va", "19875")]
+    [InlineData("service --edition ca-2021 --area-m2 60 --load heating:8000,dryer:5000,water-heater:4500", "amps", "82.8")]
     [InlineData("walls --spaces 13,25", "receptacles", "2 3")]
     [InlineData("walls --spaces 24in,23in", "receptacles", "1 0")]
     [InlineData("walls --spaces 12,12'1,24,24'1", "receptacles", "1 2 2 3")]
-    [InlineData("walls --family canada --spaces 3.6m,3.61m,890mm", "receptacles", "1 2 0")]
+    [InlineData("walls --family ca-2021 --spaces 3.6m,3.61m,890mm", "receptacles", "1 2 0")]
     [InlineData("walls --spaces 13 --reach 4ft", "receptacles", "2")]
     [InlineData("reels --cuts 96,84,71,66,60,58,45,40,32,28", "coils", "3")]
     public void Worked_cases(string line, string name, string result) => Say(Ask(line)[name]).ShouldBe(result, line);
@@ -128,7 +124,7 @@ public class BenchTests
     [InlineData("conduit --wires 12:0", "wires: say which")]
     [InlineData("service --area-sqft 900 --load rocket:5", "load: 'rocket' is not a load")]
     [InlineData("service --method optional", "area-sqft: say the floor area")]
-    [InlineData("service --method canada --area-m2 50 --basement-m2 60", "basement-m2: no more")]
+    [InlineData("service --edition ca-2021 --area-m2 50 --basement-m2 60", "basement-m2: no more")]
     [InlineData("circuit --fixed 9.5q", "fixed: '9.5q' is not amperes")]
     [InlineData("circuit --breaker 20", "fixed: say at least one load")]
     [InlineData("reels --cuts 300", "cuts: 300 ft is longer")]
@@ -143,7 +139,7 @@ public class BenchTests
             var line in new[]
             {
                 "wire --amps 20",
-                "wire --family canada --amps 20",
+                "wire --family ca-2021 --amps 20",
                 "wire --family split-board --amps 20",
                 "drop --size 12 --amps 5 --feet 50",
                 "grouping --size 12 --cables 3 --breaker 20",

@@ -30,7 +30,8 @@ public class EditionReaderTests
     }
 
     [Fact]
-    public void Every_file_of_the_editions_is_shipped_newest_first() => CodeLibrary.EditionIds.ShouldBe(["us-2023", "us-2020", "us-2017"]);
+    public void Every_file_of_the_editions_is_shipped_newest_first() =>
+        CodeLibrary.EditionIds.ShouldBe(["us-2023", "us-2020", "us-2017", "ca-2021"]);
 
     [Theory]
     [InlineData("\"area\"", "\"by moonlight\"")]

@@ -76,7 +76,7 @@ public partial class EditionTests
                 Height = Length.Inches(16),
             };
             ProtectionNeeds
-                .Of(HouseShape.Of(job), CodeLibrary.Edition(edition), box, 120, 20)
+                .Of(HouseShape.Of(job), CodeLibrary.Edition(edition), box, 120, 20, [box])
                 .Any(n => n.Kind == ProtectionKind.GroundFault)
                 .ShouldBe(needed, edition);
         }
@@ -115,7 +115,7 @@ public partial class EditionTests
             Height = Length.Inches(16),
         };
         bool Needs(string edition) =>
-            ProtectionNeeds.Of(HouseShape.Of(job), CodeLibrary.Edition(edition), box, 120, 20).Any(n => n.RuleId == "protect.sink");
+            ProtectionNeeds.Of(HouseShape.Of(job), CodeLibrary.Edition(edition), box, 120, 20, [box]).Any(n => n.RuleId == "protect.sink");
         Needs("us-2017").ShouldBeFalse();
         Needs("us-2020").ShouldBeTrue();
         Needs("us-2023").ShouldBeTrue();

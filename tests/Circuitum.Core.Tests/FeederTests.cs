@@ -132,12 +132,12 @@ public class FeederTests
         var a = Analyzer.Analyze(all with { Preferences = all.Preferences with { ServiceMethod = ServiceMethod.Optional } });
         a.Circuits.ShouldAllBe(c => c.Panel == "sub");
         var f = a.Panels[1].Feeder!;
-        (f.Whole, f.Load.Method, f.Load.Total).ShouldBe((true, ServiceMethod.Optional, a.Optional.Total));
+        (f.Whole, f.Load.Method, f.Load.Total).ShouldBe((true, ServiceMethod.Optional, a.ServiceLoads[1].Total));
         f.Neutral.Result.ShouldBe(ServiceSheet.Of(a).Neutral.Result);
         f.Derivation.Steps.ShouldContain(s => s.What == "Service load, standard method");
         f.Breaker.ShouldBeGreaterThanOrEqualTo(100);
         Of(all with { Preferences = all.Preferences with { ServiceMethod = ServiceMethod.Standard } })
-            .Load.Total.ShouldBe(a.Standard.Total);
+            .Load.Total.ShouldBe(a.ServiceLoads[0].Total);
 
         // 100 A: 2 AWG aluminum for the whole dwelling, 1 AWG for a part of it.
         var large = new EditPanel("sub", new() { AluminumFeeder = true, FeederBreaker = 100 }).Apply(all).Job!;

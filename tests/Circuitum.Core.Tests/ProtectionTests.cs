@@ -15,7 +15,7 @@ public partial class ProtectionTests
     private static List<string> Rules(Job job, Box box, int volts = 120, int breaker = 20) =>
         [
             .. ProtectionNeeds
-                .Of(HouseShape.Of(job), Us2023, box, volts, breaker)
+                .Of(HouseShape.Of(job), Us2023, box, volts, breaker, [box])
                 .Select(n => n.RuleId)
                 .Distinct()
                 .Order(StringComparer.Ordinal),

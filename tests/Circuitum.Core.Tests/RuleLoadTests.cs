@@ -12,7 +12,7 @@ public partial class RuleLoadTests
 {
     private static readonly Job Planned = Planner.PlanAll(Sample.Whole());
 
-    public static TheoryData<string> Editions => [.. CodeLibrary.EditionIds];
+    public static TheoryData<string> Editions => [.. CodeLibrary.IdsOf("us")];
 
     private static CircuitAnalysis CircuitOf(JobAnalysis a, string appliance) =>
         a.CircuitOf(a.Job.Decisions.Boxes.Single(b => b.Appliance == appliance).Id)!;
@@ -210,16 +210,16 @@ public partial class RuleLoadTests
     [InlineData(60, "8", "6", "8")]
     [InlineData(60, "6", "6", "10")]
     public void The_equipment_ground_is_no_larger_than_the_wire_and_grows_with_it(int breaker, string least, string used, string ground) =>
-        EquipmentGround.For(breaker, WireSize.Parse(least), WireSize.Parse(used)).ShouldBe(WireSize.Parse(ground));
+        EquipmentGround.For(breaker, WireSize.Parse(least), WireSize.Parse(used), CodeLibrary.Newest).ShouldBe(WireSize.Parse(ground));
 
     [Fact]
     public void A_cable_whose_ground_is_too_small_says_so()
     {
-        EquipmentGround.InCable(60, WireSize.Parse("8"), WireSize.Parse("6")).Enough.ShouldBeFalse();
+        EquipmentGround.InCable(60, WireSize.Parse("8"), WireSize.Parse("6"), CodeLibrary.Newest).Enough.ShouldBeFalse();
         EquipmentGround
-            .InCable(60, WireSize.Parse("8"), WireSize.Parse("6"))
+            .InCable(60, WireSize.Parse("8"), WireSize.Parse("6"), CodeLibrary.Newest)
             .Derivation(CodeLibrary.Edition("us-2023"))
             .Because.ShouldContain("too small");
-        EquipmentGround.InCable(60, WireSize.Parse("6"), WireSize.Parse("6")).Enough.ShouldBeTrue();
+        EquipmentGround.InCable(60, WireSize.Parse("6"), WireSize.Parse("6"), CodeLibrary.Newest).Enough.ShouldBeTrue();
     }
 }

@@ -11,7 +11,7 @@ namespace Circuitum.Core.Tests;
 /// <summary>Places by what stands in them, boxes as bodies, stairs flight by flight, and what cuts equipment off.</summary>
 public partial class RulePlaceTests
 {
-    public static TheoryData<string> Editions => [.. CodeLibrary.EditionIds];
+    public static TheoryData<string> Editions => [.. CodeLibrary.IdsOf("us")];
 
     private static JobAnalysis Plan(Job job) => Analyzer.Analyze(Planner.PlanAll(job));
 
@@ -37,7 +37,7 @@ public partial class RulePlaceTests
     [InlineData(RoomKind.UnfinishedBasement)]
     public void A_washer_makes_a_laundry_area_wherever_it_stands(RoomKind kind)
     {
-        foreach (var edition in CodeLibrary.EditionIds)
+        foreach (var edition in CodeLibrary.IdsOf("us"))
         {
             var a = Plan(Room(edition, kind, Sample.Thing("w", "washer", "place", 0, 2), Sample.Thing("d", "dryer", "place", 0, 6)));
             Needs(a, "w").ShouldBe("AF GF", $"washer, {edition}");

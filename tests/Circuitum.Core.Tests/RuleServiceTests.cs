@@ -11,7 +11,7 @@ namespace Circuitum.Core.Tests;
 /// <summary>Every outlet that draws is in the load of its panel, its feeder and the service, or a line says why not.</summary>
 public class RuleServiceTests
 {
-    public static TheoryData<string> Editions => [.. CodeLibrary.EditionIds];
+    public static TheoryData<string> Editions => [.. CodeLibrary.IdsOf("us")];
 
     private static double Of(string answer, params (string, string)[] told) =>
         Convert.ToDouble(BenchDesk.Ask(BenchDesk.Find(answer)!, told)["va"], System.Globalization.CultureInfo.InvariantCulture);
@@ -24,8 +24,8 @@ public class RuleServiceTests
         var feeder = a.Panels.Single(p => p.Panel.Id == "shop").Feeder!;
         feeder.Load.Total.Value.ShouldBeGreaterThan(7 * 1500);
         feeder.DropPercent.ShouldBeGreaterThan(0);
-        (a.Standard.Total.Value - without.Standard.Total.Value).ShouldBeGreaterThan(7 * 1500);
-        (a.Optional.Total.Value - without.Optional.Total.Value).ShouldBeGreaterThan(7 * 1500 * 0.4);
+        (a.ServiceLoads[0].Total.Value - without.ServiceLoads[0].Total.Value).ShouldBeGreaterThan(7 * 1500);
+        (a.ServiceLoads[1].Total.Value - without.ServiceLoads[1].Total.Value).ShouldBeGreaterThan(7 * 1500 * 0.4);
     }
 
     [Fact]
@@ -186,7 +186,7 @@ public class RuleServiceTests
         BenchDesk
             .Ask(
                 BenchDesk.Find("wire")!,
-                [("family", "canada"), ("amps", "0"), ("continuous", "48"), ("terminations", terminals), ("method", "conduit")]
+                [("family", "ca-2021"), ("amps", "0"), ("continuous", "48"), ("terminations", terminals), ("method", "conduit")]
             )["size"]
             .ShouldBe(size);
 
@@ -194,10 +194,10 @@ public class RuleServiceTests
     public void In_Canada_a_built_in_cooktop_and_oven_are_one_range()
     {
         BenchAnswer Ask(params string[] loads) =>
-            BenchDesk.Ask(BenchDesk.Find("service")!, [("method", "canada"), ("area-m2", "150"), .. loads.Select(l => ("load", l))]);
-        Ask("cooktop:7200", "wall-oven:4800").Derivation.Steps.Single(s => s.What == "Range").Result.ShouldBe("6,000 W");
+            BenchDesk.Ask(BenchDesk.Find("service")!, [("edition", "ca-2021"), ("area-m2", "150"), .. loads.Select(l => ("load", l))]);
+        Ask("cooktop:7200", "wall-oven:4800").Derivation.Steps.Single(s => s.What == "Range").Result.ShouldBe("6,000 VA");
         Ask("cooktop:7200", "wall-oven:4800").Derivation.Steps.ShouldNotContain(s => s.What.StartsWith("Other"));
-        Ask("range:12000", "wall-oven:4800").Derivation.Steps.Single(s => s.What.StartsWith("Other")).Result.ShouldBe("1,200 W");
+        Ask("range:12000", "wall-oven:4800").Derivation.Steps.Single(s => s.What.StartsWith("Other")).Result.ShouldBe("1,200 VA");
     }
 
     [Theory]

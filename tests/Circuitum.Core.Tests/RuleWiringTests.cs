@@ -12,7 +12,7 @@ namespace Circuitum.Core.Tests;
 /// </summary>
 public partial class RuleWiringTests
 {
-    public static TheoryData<string> Editions => [.. CodeLibrary.EditionIds];
+    public static TheoryData<string> Editions => [.. CodeLibrary.IdsOf("us")];
 
     private static void EachHouse(Func<JobAnalysis, IEnumerable<string>> broken) =>
         HouseSet.All.SelectMany(h => broken(h.House).Select(b => $"house {h.Seed}: {b}")).Take(10).ShouldBeEmpty();

@@ -134,7 +134,7 @@ public class TabledCases
     [MemberData(nameof(Ground))]
     public void Equipment_ground(string what, string[] r)
     {
-        var got = EquipmentGround.InCable(N(r[0]), WireSize.Parse(r[1]), WireSize.Parse(r[2]));
+        var got = EquipmentGround.InCable(N(r[0]), WireSize.Parse(r[1]), WireSize.Parse(r[2]), Us2023);
         (got.Needed, got.There, got.Enough).ShouldBe((WireSize.Parse(r[3]), WireSize.Parse(r[4]), r[5] == "yes"), what);
         got.Derivation(Us2023).Citation.ShouldBe("250.122");
     }

@@ -55,8 +55,8 @@ public class PapersTests
     public void The_load_sheet_shows_the_numbers_of_the_analysis()
     {
         var load = Papers.Of(A, "load", 7).Words;
-        load.ShouldContain($"{A.Standard.Total}, {A.Standard.Current.Value:0.0} A");
-        load.ShouldContain($"{A.Optional.Total}, {A.Optional.Current.Value:0.0} A");
+        load.ShouldContain($"{A.ServiceLoads[0].Total}, {A.ServiceLoads[0].Current.Value:0.0} A");
+        load.ShouldContain($"{A.ServiceLoads[1].Total}, {A.ServiceLoads[1].Current.Value:0.0} A");
         load.ShouldContain(ServiceSheet.Of(A).Neutral.Result);
         var runs = string.Join('\n', Papers.Of(A, "home-runs", 7).Words);
         foreach (var c in A.Circuits.Where(c => !c.Carried))

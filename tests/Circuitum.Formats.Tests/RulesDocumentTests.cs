@@ -2,12 +2,14 @@ namespace Circuitum.Formats.Tests;
 
 public class RulesDocumentTests
 {
-    // What the document says is what the data and the checks say: every rule once, in all editions, in its present words.
-    [Fact]
-    public void The_document_of_the_rules_is_the_table_the_program_writes()
+    // What the documents say is what the data and the checks say: every rule once, in all editions of a family, in its present words.
+    [Theory]
+    [InlineData("us", "rules.md")]
+    [InlineData("ca", "rules-ca.md")]
+    public void The_document_of_the_rules_is_the_table_the_program_writes(string family, string name)
     {
-        var document = File.ReadAllText(Path.Combine(JobFileTests.Root(), "docs", "rules.md"));
-        var table = RulesMarkdown.Write();
+        var document = File.ReadAllText(Path.Combine(JobFileTests.Root(), "docs", name));
+        var table = RulesMarkdown.Write(family);
         document.ShouldContain(table);
         table.ShouldNotContain("{");
         table.Split('\n').Count(l => l.StartsWith("| box.", StringComparison.Ordinal)).ShouldBeGreaterThan(30);

@@ -56,6 +56,7 @@ public static class BoxCables
             _ => 0,
         };
 
+        // Where cables meet each of their colours is joined once, the bare wires too.
         // On a pigtail of the circuit's own wire the device has that size; fed through, the largest that lands on it.
         var through = box.Kind != BoxKind.Switch && Style(job, circuit, box.Id) == Connections.FeedThrough;
         var device = (through ? ends.MaxBy(e => rows[e.Size].BoxIn3) : ends.MinBy(e => rows[e.Size].BoxIn3))!.Size;
@@ -64,6 +65,7 @@ public static class BoxCables
             Conductors = Summed(ends.Select(e => new WireCount(e.Size, e.Conductors))),
             Grounds = Summed(ends.Select(e => new WireCount(CodeLibrary.Conductors.Cable(e.Size)?.Ground ?? e.Size, 1))),
             Devices = [.. Enumerable.Repeat(new DeviceYoke(device, wide), yokes)],
+            Connectors = ends.Length > 1 ? ends.Max(e => e.Conductors) + 1 : 0,
         };
     }
 

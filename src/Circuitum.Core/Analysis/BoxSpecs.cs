@@ -68,7 +68,7 @@ internal static class BoxSpecs
             : box.Size is { } size ? CodeLibrary.Boxes[size]
             : BoxFill.Smallest(use, gangs, c => Fill(c)?.Inches3 ?? 0, job.Preferences.BoxReservePercent / 100.0, steel)
                 ?? CodeLibrary.Boxes.Values.Where(b => b.Use == use && b.Gangs == gangs && b.Bracket == steel).MaxBy(b => b.Volume);
-        var (rating, fault) = Rating(box, facts, circuit, job);
+        var (rating, fault) = Rating(box, facts, circuit, edition.Ways.Receptacles == ReceptacleWay.AsBreaker);
         var tamper = BoxHardware.TamperResistant(edition, box);
         var weather = rating > 0 ? BoxHardware.Weather(job, box) : WeatherNeed.None;
         return new()
@@ -95,14 +95,14 @@ internal static class BoxSpecs
         (circuit.Breaker <= 15 ? p.Mark15 : p.MarkLarger) is { Length: > 0 } mark && circuit.Breaker > 0 ? $" {mark}" : "";
 
     // 210.21(B): alone on its circuit a single one is rated as the circuit; several may be 15 A on a 20 A circuit, not 20 A on 15.
-    private static (int Rating, string? Fault) Rating(Box box, ApplianceFacts? facts, CircuitAnalysis? circuit, Job job)
+    private static (int Rating, string? Fault) Rating(Box box, ApplianceFacts? facts, CircuitAnalysis? circuit, bool asBreaker)
     {
         if (box.Kind is not (BoxKind.Receptacle or BoxKind.Appliance) || facts is { Hardwired: true })
             return (0, null);
         var breaker = circuit?.Breaker ?? 0;
         var single = facts is not null || box.Style == ReceptacleStyle.Single;
         var alone = single && circuit is not null && circuit.Boxes.Count(b => b.Kind is BoxKind.Receptacle or BoxKind.Appliance) == 1;
-        var fits = alone || breaker > 20 ? Ratings.FirstOrDefault(r => r >= breaker, 50) : 15;
+        var fits = alone || asBreaker || breaker > 20 ? Ratings.FirstOrDefault(r => r >= breaker, 50) : 15;
         if (box.Rating is not { } chosen || breaker == 0)
             return (box.Rating ?? fits, null);
         var right = alone
@@ -110,7 +110,7 @@ internal static class BoxSpecs
             : breaker switch
             {
                 15 => chosen == 15,
-                20 => chosen is 15 or 20,
+                20 => chosen == 20 || (chosen == 15 && !asBreaker),
                 30 => chosen == 30,
                 40 or 50 => chosen == 50,
                 _ => chosen >= breaker,

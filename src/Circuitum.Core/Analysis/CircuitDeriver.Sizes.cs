@@ -45,15 +45,16 @@ internal sealed partial class CircuitDeriver
         if (wire is null || !asked)
             return (size, home, drop, why, at);
         var limit = edition.Number("dropPercentBranch");
+        var most = edition.Rule("wire.drop").Severity == "must" ? int.MaxValue : MostSteps;
         while (drop > limit)
         {
-            if (Conductor.NextCable(home) is { } larger && Steps(size, larger) <= MostSteps && Grounded(wire, larger))
+            if (Conductor.NextCable(home) is { } larger && Steps(size, larger) <= most && Grounded(wire, larger))
                 home = larger;
             else if (
                 run.Segments.Length > 1
                 && size != LargestToDevices
                 && Conductor.NextCable(size) is { } branch
-                && Steps(wire.Size, branch) <= 1
+                && (most > MostSteps || Steps(wire.Size, branch) <= 1)
                 && Grounded(wire, branch)
             )
                 size = branch;
@@ -66,7 +67,7 @@ internal sealed partial class CircuitDeriver
     }
 
     // With larger wire the ground grows in proportion; what is in the cable must be enough.
-    private static bool Grounded(ConductorChoice wire, WireSize size) => EquipmentGround.InCable(wire.Breaker, wire.Size, size).Enough;
+    private bool Grounded(ConductorChoice wire, WireSize size) => EquipmentGround.InCable(wire.Breaker, wire.Size, size, edition).Enough;
 
     private static int Steps(WireSize from, WireSize to) =>
         CodeLibrary.Conductors.Sheathed.IndexOf(to) - CodeLibrary.Conductors.Sheathed.IndexOf(from);
@@ -131,7 +132,7 @@ internal sealed partial class CircuitDeriver
     private int? Usual(Circuit circuit, Preferences preferences, ApplianceFacts? alone, CircuitLoad load)
     {
         if (circuit.Purpose != CircuitPurpose.Appliance)
-            return CircuitPlanning.GeneralRating(preferences, circuit.Purpose);
+            return CircuitPlanning.GeneralRating(preferences, circuit.Purpose, edition);
         if (alone is null)
             return 20;
         if (alone.Type.Hvac && alone.MinimumCircuitAmpacity is not null)
@@ -139,6 +140,10 @@ internal sealed partial class CircuitDeriver
 
         // At another voltage the library's breaker means nothing.
         var usual = alone.Connection == alone.Type.Connection ? alone.Type.Breaker : null;
+
+        // Where a receptacle is rated as its breaker a plug of 15 A asks for one of 15 A, unless the load is over it.
+        if (edition.Ways.Receptacles == ReceptacleWay.AsBreaker && alone is { Hardwired: false, Connection: Connection.OneLine })
+            return null;
         if (alone.Type.Has(ApplianceTrait.Range) && alone.Load.Value >= edition.Number("rangeLeastVa"))
             usual = Math.Max(usual ?? 0, edition.Number("rangeLeastBreaker").Whole);
         return usual is { } u && LargestFor(edition, alone, load.Actual.Value) is { } most ? Math.Min(u, most) : usual;

@@ -40,7 +40,10 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
         var load = CircuitLoad.Of(job, edition, circuit.Purpose, boxes);
         var preferences = PreferenceFields.Of(job, circuit);
         var wire = Conductor.Choose(Together(Case(circuit, preferences, boxes, appliances, load, pair), carrying), edition);
-        var needs = boxes.ToImmutableDictionary(b => b.Id, b => ProtectionNeeds.Of(house, edition, b, load.Volts, wire?.Breaker ?? 0));
+        var needs = boxes.ToImmutableDictionary(
+            b => b.Id,
+            b => ProtectionNeeds.Of(house, edition, b, load.Volts, wire?.Breaker ?? 0, boxes)
+        );
         string[] ids = [.. boxes.Select(b => b.Id)];
         var panel = carrier?.Panel ?? PanelChoice.Of(house, circuit, ids, load, runs);
 
@@ -78,7 +81,7 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
             Expected = ExpectedLoad.Of(job, circuit.Purpose, load, boxes),
             Wire = wire,
             HomeRunSize = home,
-            Ground = wire is null ? null : EquipmentGround.InCable(wire.Breaker, wire.Size, home),
+            Ground = wire is null ? null : EquipmentGround.InCable(wire.Breaker, wire.Size, home, edition),
             Pair = pair,
             Pulled = pulled,
             Panel = panel,

@@ -38,8 +38,8 @@ internal static class Derivations
         ["room.*.area"] = InsideArea,
         ["room.*.spaces"] = WallSpaces,
         ["service"] = (a, _) => a.Service.Derivation,
-        ["service.optional"] = (a, _) => a.Optional.Derivation,
-        ["service.standard"] = (a, _) => a.Standard.Derivation,
+        ["service.optional"] = (a, _) => a.ServiceLoads[^1].Derivation,
+        ["service.standard"] = (a, _) => a.ServiceLoads[0].Derivation,
         ["spaces"] = (a, _) => Spaces(a),
     };
 

@@ -6,7 +6,6 @@ namespace Circuitum.Core.Analysis;
 
 /// <summary>The load of a house by one edition.</summary>
 /// <param name="Edition">The edition.</param>
-/// <param name="Standard">By the standard method.</param>
-/// <param name="Optional">By the optional method.</param>
+/// <param name="Loads">By each of its methods.</param>
 /// <param name="Differs">Lines that come out otherwise than by the job's edition.</param>
-public sealed record EditionLoad(CodeEdition Edition, ServiceLoad Standard, ServiceLoad Optional, ImmutableArray<string> Differs);
+public sealed record EditionLoad(CodeEdition Edition, ImmutableArray<ServiceLoad> Loads, ImmutableArray<string> Differs);

@@ -88,8 +88,12 @@ public sealed record Feeder
         var whole = all > 0 && circuits.Length == all;
         var leastWhole = edition.Number("optionalLeastA").Whole;
         var counted = whole ? service : LoadCase.OfFeeder(house, edition, circuits);
-        var standard = ServiceLoad.Standard(counted, edition);
-        var optional = whole && (panel.FeederBreaker ?? panel.MainBreaker) >= leastWhole ? ServiceLoad.Optional(counted, edition) : null;
+        var loads = ServiceLoad.Of(counted, edition);
+        var standard = loads[0];
+        var optional =
+            loads.Length > 1 && whole && (panel.FeederBreaker ?? panel.MainBreaker) >= leastWhole
+                ? ServiceLoad.Optional(counted, edition)
+                : null;
         var neutral = ServiceLoad.Neutral(counted, edition);
         var load = optional is not null && job.Preferences.ServiceMethod == ServiceMethod.Optional ? optional : standard;
         var connected = circuits.Aggregate(VoltAmperes.Zero, (sum, c) => sum + c.Load.Connected);
@@ -120,7 +124,7 @@ public sealed record Feeder
             wire = null;
         if (whole && !byCable && OfDwelling(breaker, !panel.AluminumFeeder, edition) is { } dwelling)
             wire = dwelling;
-        var ground = CodeLibrary.Conductors.Ground.First(g => breaker <= g.Breaker).Copper;
+        var ground = edition.GroundFor(breaker);
         var route = runs.Feeder(from, panel.Id);
         var cut = route.Length + (job.Preferences.PanelMakeUp * 2);
         var drop = wire is null ? 0 : Conductor.DropVolts(route.Length, load.Current, wire.Row) / CodeLibrary.Supply.Between * 100;
@@ -170,7 +174,8 @@ public sealed record Feeder
                 Steps =
                 [
                     load.Derivation,
-                    .. optional is null
+                    .. loads.Length == 1 ? []
+                    : optional is null
                         ?
                         [
                             Derivation.Fact(
@@ -182,7 +187,7 @@ public sealed record Feeder
                                     : $"It is for one set of wires that carries the whole dwelling ({edition.Cite("feeder.optional")})."
                             ),
                         ]
-                        : new[] { load == optional ? standard.Derivation : optional.Derivation },
+                    : new[] { load == optional ? standard.Derivation : optional.Derivation },
                     neutral,
                     .. wire is null
                         ? []
@@ -228,7 +233,7 @@ public sealed record Feeder
                 size,
                 new(wire.C75),
                 breaker,
-                CodeLibrary.Conductors.Ground.First(g => breaker <= g.Breaker).Copper,
+                edition.GroundFor(breaker),
                 wire,
                 new("Wire", $"{size} AWG {(copper ? "copper" : "aluminum")}")
                 {

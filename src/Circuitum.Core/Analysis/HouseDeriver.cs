@@ -63,8 +63,7 @@ public static class HouseDeriver
             Panels = PanelDeriver.Of(job, house, edition, runs, circuits, service),
             AreaSqFt = area,
             ServiceCase = service,
-            Standard = ServiceLoad.Standard(service, edition),
-            Optional = ServiceLoad.Optional(service, edition),
+            ServiceLoads = ServiceLoad.Of(service, edition),
         };
     }
 

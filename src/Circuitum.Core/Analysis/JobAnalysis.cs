@@ -51,18 +51,17 @@ public sealed record JobAnalysis
     /// <summary>What the service loads are worked out from.</summary>
     public required ServiceCase ServiceCase { get; init; }
 
-    /// <summary>Standard service load.</summary>
-    public required ServiceLoad Standard { get; init; }
-
-    /// <summary>Optional service load.</summary>
-    public required ServiceLoad Optional { get; init; }
+    /// <summary>The service load by every method of the edition.</summary>
+    public required ImmutableArray<ServiceLoad> ServiceLoads { get; init; }
 
     /// <summary>What was found wrong or worth a look, gravest first.</summary>
     public ImmutableArray<Finding> Findings { get; init; } = [];
 
     /// <summary>The service load by the method that the job uses; the optional one only from 100 A.</summary>
-    public ServiceLoad Service =>
-        Job.Preferences.ServiceMethod == ServiceMethod.Optional && (Panel?.MainBreaker ?? 100) >= 100 ? Optional : Standard;
+    public ServiceLoad Service => LoadBy(Job.Preferences.ServiceMethod, (Panel?.MainBreaker ?? 100) >= 100);
+
+    private ServiceLoad LoadBy(ServiceMethod method, bool optional) =>
+        ServiceLoads.FirstOrDefault(l => l.Method == (optional ? method : ServiceMethod.Standard)) ?? ServiceLoads[0];
 
     /// <summary>The panel, or none.</summary>
     public Panel? Panel => Job.Panels.FirstOrDefault();

@@ -35,8 +35,12 @@ internal sealed class LoadCase
         return new LoadCase(house, edition, true).Of(house.Job.Decisions.Boxes, house.Job.Appliances, circuits) with
         {
             AreaSqFt = areaSqFt,
+            InsideSqM = house.InsideAreaSqFt(r => FloorAreas.Counts(edition, r) && !RoomUse.IsBasement(house.Job, r)) * SqMInSqFt,
+            BasementSqM = house.InsideAreaSqFt(r => RoomUse.IsBasement(house.Job, r)) * SqMInSqFt,
         };
     }
+
+    private const double SqMInSqFt = 0.09290304;
 
     /// <summary>The case of what hangs on a feeder that carries a part of the house.</summary>
     /// <param name="house">The house.</param>
@@ -56,6 +60,7 @@ internal sealed class LoadCase
         return new LoadCase(house, edition, false).Of(boxes, appliances, [.. circuits.Select(c => c.Circuit)]) with
         {
             AreaSqFt = area,
+            InsideSqM = area * SqMInSqFt,
             Whole = false,
         };
     }
@@ -89,7 +94,9 @@ internal sealed class LoadCase
         var load = BoxLoad.Of(job, box);
         if (load.Load.Value <= 0)
             return;
-        if (purpose == CircuitPurpose.SmallAppliance)
+        if (edition.Ways.Service == ServiceWay.ByArea && OfDwelling(box))
+            WithinArea(box);
+        else if (purpose == CircuitPurpose.SmallAppliance)
             Within(
                 "Small-appliance circuits",
                 "Their receptacles are within the figure for each circuit.",
@@ -105,7 +112,7 @@ internal sealed class LoadCase
                 edition.Cite("service.general"),
                 box
             );
-        else if (whole && job.KindAt(box) != RoomKind.AccessoryBuilding && !InBuilding(box))
+        else if (OfDwelling(box))
             Within(
                 "General lighting and receptacles",
                 "Those of the garage, outdoors and of spaces without floor area too: no load beside the one by floor area.",
@@ -123,6 +130,18 @@ internal sealed class LoadCase
                 items[at] = items[at] with { Load = items[at].Load + load.Load, Boxes = items[at].Boxes.Add(box.Id) };
         }
     }
+
+    // Lights and receptacles, and what is plugged in and not large, are within the load by floor area.
+    private void WithinArea(Box box) =>
+        Within(
+            "Floor area",
+            "Lights, receptacles and what is not large are within the load by floor area.",
+            edition.Cite("service.area"),
+            box
+        );
+
+    private bool OfDwelling(Box box) =>
+        InArea(house, edition, box) || (whole && job.KindAt(box) != RoomKind.AccessoryBuilding && !InBuilding(box));
 
     private bool InBuilding(Box box) =>
         house.BuildingOf(box.Room) is { } building && building.Any(r => house[r].Room.Kind == RoomKind.AccessoryBuilding);
@@ -143,6 +162,19 @@ internal sealed class LoadCase
             boxes.Length == 0 ? null
             : on.TryGetValue(boxes[0].Id, out var p) ? p
             : BoxPurpose.Of(job, edition, boxes[0]);
+        if (
+            edition.Ways.Service == ServiceWay.ByArea
+            && Kind(facts) is ServiceItemKind.Fixed or ServiceItemKind.Specific
+            && !facts.Type.Has(ApplianceTrait.FullDemand)
+            && facts.Load.Value <= edition.Number("largeOverW")
+            && boxes.All(OfDwelling)
+        )
+        {
+            foreach (var box in boxes)
+                WithinArea(box);
+            return;
+        }
+
         var alone = boxes.Length == 0 ? facts.Own(job.Preferences) : purpose == CircuitPurpose.Appliance;
         if (facts is { FastenedInPlace: false, Connection: Connection.OneLine } && facts.Type is { Hvac: false, Cooking: false } && !alone)
         {
@@ -181,6 +213,7 @@ internal sealed class LoadCase
             {
                 Boxes = [.. boxes.Select(b => b.Id)],
                 Horsepower = facts.Type.Hp,
+                Type = facts.Type,
                 RefrigeratorAlone =
                     facts.Type.Has(ApplianceTrait.Refrigerator)
                     && alone

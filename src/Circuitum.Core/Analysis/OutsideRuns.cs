@@ -61,7 +61,7 @@ internal static class OutsideRuns
             return new(c.Number, segment, method, length, buried, depth, wanted, [], null, null);
         var kind = method == OutsideMethod.PvcConduit ? "pvc40" : "rigid";
         var cable = c.CableOf(segment);
-        var ground = c.Wire is { } wire ? EquipmentGround.For(wire.Breaker, wire.Size, cable.Size) : cable.Size;
+        var ground = c.Wire is { } wire ? EquipmentGround.For(wire.Breaker, wire.Size, cable.Size, edition) : cable.Size;
         WireCount[] wires = [new(cable.Size, cable.Conductors), new(ground, 1)];
         ImmutableArray<WireCount> all = [.. wires.GroupBy(w => w.Size).Select(g => new WireCount(g.Key, g.Sum(w => w.Count)))];
         return new(

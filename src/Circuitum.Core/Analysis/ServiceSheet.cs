@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
-using Circuitum.Core.Jobs;
 using Circuitum.Core.Panels;
 
 namespace Circuitum.Core.Analysis;
@@ -96,24 +95,21 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
     /// <param name="a">The analysis.</param>
     public static ImmutableArray<EditionLoad> EditionsOf(JobAnalysis a) =>
         [
-            .. CodeLibrary.EditionIds.Select(id =>
-            {
-                var edition = CodeLibrary.Edition(id);
-                var (standard, optional) = (ServiceLoad.Standard(a.ServiceCase, edition), ServiceLoad.Optional(a.ServiceCase, edition));
-                return new EditionLoad(
-                    edition,
-                    standard,
-                    optional,
-                    [.. Differ("standard", a.Standard, standard), .. Differ("optional", a.Optional, optional)]
-                );
-            }),
+            .. CodeLibrary
+                .IdsOf(a.Edition.Family)
+                .Select(id =>
+                {
+                    var edition = CodeLibrary.Edition(id);
+                    var loads = ServiceLoad.Of(a.ServiceCase, edition);
+                    return new EditionLoad(edition, loads, [.. a.ServiceLoads.Zip(loads).SelectMany(l => Differ(l.First, l.Second))]);
+                }),
         ];
 
-    private static IEnumerable<string> Differ(string method, ServiceLoad ours, ServiceLoad theirs) =>
+    private static IEnumerable<string> Differ(ServiceLoad ours, ServiceLoad theirs) =>
         theirs
             .Derivation.Steps.Where(s => ours.Derivation.Steps.FirstOrDefault(o => o.What == s.What) is var o && o?.Result != s.Result)
             .Select(s =>
-                $"{s.What}, {method} method: {s.Result} instead of "
+                $"{s.What}, {ours.Name}: {s.Result} instead of "
                 + $"{ours.Derivation.Steps.FirstOrDefault(o => o.What == s.What)?.Result ?? "nothing"} ({s.Citation})"
             );
 
@@ -124,9 +120,7 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
         double With(ImmutableArray<ServiceItem> items)
         {
             var c = a.ServiceCase with { Items = items };
-            return (a.Service.Method == ServiceMethod.Standard ? ServiceLoad.Standard(c, a.Edition) : ServiceLoad.Optional(c, a.Edition))
-                .Current
-                .Value;
+            return ServiceLoad.By(c, a.Edition, a.Service.Method).Current.Value;
         }
 
         var now = a.Service.Current.Value;

@@ -7,7 +7,10 @@ namespace Circuitum.Core.Bench;
 public static class BenchDesk
 {
     // Before the questions, which read them when they are made.
-    internal static readonly ImmutableArray<string> UsEditions = CodeLibrary.EditionIds;
+    internal static readonly ImmutableArray<string> Editions = CodeLibrary.EditionIds;
+
+    // Those of the family that has the most.
+    internal static readonly ImmutableArray<string> UsEditions = [.. CodeLibrary.IdsOf(CodeLibrary.Newest.Family)];
 
     internal static readonly ImmutableArray<string> YesNo = ["yes", "no"];
 

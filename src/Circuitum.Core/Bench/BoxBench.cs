@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Codes;
-using Circuitum.Core.Explain;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Sizing;
 
@@ -14,17 +13,17 @@ internal static class BoxBench
             "box",
             "Box fill",
             [
-                new("edition", "Rules", "2023", "2023", "2020", "2017", "canada"),
+                new("edition", "Rules", CodeLibrary.EditionIds[0], BenchDesk.Editions),
                 new("wires", "Wires by size and count", "") { Needed = true, Example = "14:6,12:2" },
                 new("grounds", "Grounds by size and count", "") { Example = "14:2,12:1" },
                 new("devices", "Devices by the size on them and count", "") { Example = "14:1" },
                 new("wide-devices", "Devices wider than one gang", "") { Example = "6:1" },
                 new("clamps", "Clamps inside", "no", BenchDesk.YesNo),
                 new("fittings", "Support fittings", "0"),
-                new("connectors", "Wire connectors, for Canada", "0"),
+                new("connectors", "Wire connectors, where they take room", "0"),
                 new("volume", "Volume of the box, in3", "") { Example = "18" },
             ],
-            i => i.Choice("edition") == WireBench.Canada ? InCanada(i) : InUs(i)
+            Volume
         );
 
     internal static BenchQuestion Conduit { get; } =
@@ -41,9 +40,11 @@ internal static class BoxBench
             Fill
         );
 
-    private static BenchAnswer InUs(BenchInput i)
+    private const double MillilitresInInch3 = 16.387064;
+
+    private static BenchAnswer Volume(BenchInput i)
     {
-        var edition = CodeLibrary.Edition($"us-{i.Choice("edition")}");
+        var edition = CodeLibrary.Edition(i.Choice("edition"));
         var contents = new BoxContents
         {
             Conductors = Sized(i, "wires"),
@@ -55,6 +56,7 @@ internal static class BoxBench
             ],
             Clamps = i.Yes("clamps"),
             Fittings = i.Whole("fittings", 0, 20),
+            Connectors = i.Whole("connectors", 0, 100),
         };
         var fill = BoxFill.Of(contents, edition);
         var volume = i.Maybe("volume", 1, 1000);
@@ -75,55 +77,14 @@ internal static class BoxBench
             ],
             fill.Derivation with
             {
-                Because = volume is { } has
-                    ? $"{(fill.Inches3 <= has + 1e-9 ? "Fits" : "Does not fit")} in {has:0.##} in3."
-                        + $"{(smallest is null ? "" : $" The smallest that passes: {smallest.Name}.")}"
-                    : "",
-            }
-        );
-    }
-
-    // Bare bonding wires count for nothing; each two connectors take the room of a conductor, each device that of two.
-    private static BenchAnswer InCanada(BenchInput i)
-    {
-        var room = CodeLibrary.Families.Canada.BoxIn3;
-        double Each(string field, WireSize size) =>
-            room.TryGetValue(size, out var v)
-                ? v
-                : throw new BenchException(field, "choose sizes of " + string.Join(", ", room.Keys.Order()) + ".");
-        var wires = i.Wires("wires");
-        var lines = wires
-            .Select(w => new Derivation($"{w.Count} conductors {w.Size} AWG", $"{w.Count * Each("wires", w.Size):0.00}")
-            {
-                Formula = $"{w.Count} x {Each("wires", w.Size):0.00}",
-                Citation = CodeLibrary.Families.Canada.Cites["box"],
-            })
-            .ToList();
-        var largest = wires.Max(w => Each("wires", w.Size));
-        var pairs = i.Whole("connectors", 0, 100) / 2;
-        if (pairs > 0)
-            lines.Add(
-                new($"{pairs} pair{(pairs == 1 ? "" : "s")} of connectors", $"{pairs * largest:0.00}")
-                {
-                    Formula = $"{pairs} x {largest:0.00}",
-                    Citation = CodeLibrary.Families.Canada.Cites["box"],
-                }
-            );
-        var devices = i.Wires("devices").Sum(d => d.Count * 2 * Each("devices", d.Size));
-        if (devices > 0)
-            lines.Add(
-                new("devices, the room of two conductors each", $"{devices:0.00}") { Citation = CodeLibrary.Families.Canada.Cites["box"] }
-            );
-        var sum = wires.Sum(w => w.Count * Each("wires", w.Size)) + (pairs * largest) + devices;
-        var volume = i.Maybe("volume", 1, 1000);
-        return new(
-            [("volume", Math.Round(sum, 4)), ("passes", volume is { } v ? sum <= v + 1e-9 : null)],
-            new("Box fill, Canada, basic", $"{sum:0.00} in3")
-            {
-                Formula = string.Join(" + ", lines.Select(l => l.Result)),
-                Citation = CodeLibrary.Families.Canada.Cites["boxRoom"],
-                Because = $"{sum * 16.387:0.0} mL. Bonding wires count for nothing.",
-                Steps = [.. lines],
+                Because =
+                    (edition.Units == LengthUnits.Metric ? $"{fill.Inches3 * MillilitresInInch3:0.0} mL. " : "")
+                    + (
+                        volume is { } has
+                            ? $"{(fill.Inches3 <= has + 1e-9 ? "Fits" : "Does not fit")} in {has:0.##} in3."
+                                + $"{(smallest is null ? "" : $" The smallest that passes: {smallest.Name}.")}"
+                            : ""
+                    ),
             }
         );
     }

@@ -59,7 +59,7 @@ internal static class CircuitBench
             .. i.Numbers("lights", 0, 50_000).Select(va => new BoxLoad(new Box(), new(va), false, LoadKind.Light, "")),
             .. Enumerable
                 .Range(0, i.Whole("receptacles", 0, 100))
-                .Select(_ => new BoxLoad(new Box(), new(BoxLoad.ReceptacleVa), false, LoadKind.GeneralReceptacle, "") { Practice = true }),
+                .Select(_ => new BoxLoad(new Box(), new(edition.ReceptacleVa), false, LoadKind.GeneralReceptacle, "") { Practice = true }),
         ];
         if (loads.Count == 0)
             throw new BenchException("fixed", "say at least one load.");
@@ -88,8 +88,8 @@ internal static class CircuitBench
                     + (
                         receptacles > 0
                             ? $" {receptacles} general receptacle{(receptacles == 1 ? "" : "s")} in a dwelling count for nothing "
-                                + $"here: no edition has a number; practice plans {BoxLoad.ReceptacleVa:0} VA each, "
-                                + $"{receptacles * BoxLoad.ReceptacleVa / volts:0.#} A."
+                                + $"here: no edition has a number; practice plans {edition.ReceptacleVa:0} VA each, "
+                                + $"{receptacles * edition.ReceptacleVa / volts:0.#} A."
                             : ""
                     ),
                 Steps =

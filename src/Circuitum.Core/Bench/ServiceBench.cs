@@ -2,6 +2,8 @@ using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
+using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 
 namespace Circuitum.Core.Bench;
@@ -9,6 +11,18 @@ namespace Circuitum.Core.Bench;
 /// <summary>The load of a service, with its conductors.</summary>
 internal static class ServiceBench
 {
+    private const string Pool = "pool";
+
+    // A pool counts as what heats water as it flows does.
+    private static readonly ApplianceType PoolType = new()
+    {
+        Id = Pool,
+        Name = "Pool",
+        Group = ThingGroup.Outside,
+        Connection = Connection.TwoLines,
+        Traits = [ApplianceTrait.FullDemand],
+    };
+
     // Words for loads that are no appliance of the library.
     private static readonly ImmutableDictionary<string, (ServiceItemKind Kind, bool Motor)> Words = new Dictionary<
         string,
@@ -20,7 +34,7 @@ internal static class ServiceBench
         ["ev"] = (ServiceItemKind.Charging, false),
         ["motor"] = (ServiceItemKind.Fixed, true),
         ["fixed"] = (ServiceItemKind.Fixed, false),
-        ["pool"] = (ServiceItemKind.Fixed, true),
+        [Pool] = (ServiceItemKind.Fixed, true),
     }.ToImmutableDictionary();
 
     internal static BenchQuestion Service { get; } =
@@ -28,11 +42,11 @@ internal static class ServiceBench
             "service",
             "Service load",
             [
-                new("method", "Method", "optional", "optional", "standard", WireBench.Canada),
-                new("edition", "Rules, for the US methods", CodeLibrary.EditionIds[0], BenchDesk.UsEditions),
-                new("area-sqft", "Floor area by the outside line, sq ft", "") { Example = "2100" },
-                new("area-m2", "Floor area, m2, for Canada", "") { Example = "150" },
-                new("basement-m2", "Of that in a basement, m2, for Canada", "0"),
+                new("edition", "Rules", CodeLibrary.EditionIds[0], BenchDesk.Editions),
+                new("method", "Method, where the rules have two", "optional", "optional", "standard"),
+                new("area-sqft", "Floor area, sq ft; by the outside line where the rules say so", "") { Example = "2100" },
+                new("area-m2", "Floor area, m2, in its place", "") { Example = "150" },
+                new("basement-m2", "Of that in a basement, m2, where it counts in part", "0"),
                 new("small-appliance", "Small-appliance circuits", "2"),
                 new("laundry", "Laundry circuits", "1"),
                 new(
@@ -46,20 +60,19 @@ internal static class ServiceBench
                     Example = "range:12000",
                 },
             ],
-            i => i.Choice("method") == WireBench.Canada ? InCanada(i) : InUs(i)
+            Load
         );
 
-    private static (string Word, ServiceItem Item, ApplianceType? Type)[] Items(BenchInput i) =>
+    private static IEnumerable<ServiceItem> Items(BenchInput i) =>
         [
             .. i.Pairs("load", 0, 200_000)
                 .Select(p =>
                 {
                     if (Words.TryGetValue(p.Word, out var w))
-                        return (
-                            p.Word,
-                            new ServiceItem(char.ToUpperInvariant(p.Word[0]) + p.Word[1..], new(p.Number), w.Kind, w.Motor),
-                            (ApplianceType?)null
-                        );
+                        return new ServiceItem(char.ToUpperInvariant(p.Word[0]) + p.Word[1..], new(p.Number), w.Kind, w.Motor)
+                        {
+                            Type = p.Word == Pool ? PoolType : null,
+                        };
                     if (!CodeLibrary.Appliances.TryGetValue(p.Word, out var type))
                         throw new BenchException(
                             "load",
@@ -67,37 +80,41 @@ internal static class ServiceBench
                                 + $"{string.Join(", ", Words.Keys.Order())} or an appliance: "
                                 + $"{string.Join(", ", CodeLibrary.Appliances.Keys.Order())}."
                         );
-                    var item = new ServiceItem(
+                    return new ServiceItem(
                         type.Name,
                         new(p.Number),
                         LoadCase.KindOf(type, type.Hardwired || type.Fastened),
                         type.Motor || type.Hp is not null
-                    );
-                    return (
-                        p.Word,
-                        item with
-                        {
-                            Horsepower = type.Hp,
-                            RefrigeratorAlone = type.Has(ApplianceTrait.Refrigerator),
-                        },
-                        (ApplianceType?)type
-                    );
+                    )
+                    {
+                        Horsepower = type.Hp,
+                        Type = type,
+                        RefrigeratorAlone = type.Has(ApplianceTrait.Refrigerator),
+                    };
                 }),
         ];
 
-    private static BenchAnswer InUs(BenchInput i)
+    private const double SqMInSqFt = 0.09290304;
+
+    private static BenchAnswer Load(BenchInput i)
     {
         var edition = CodeLibrary.Edition(i.Choice("edition"));
-        if (!i.Has("area-sqft"))
-            throw new BenchException("area-sqft", "say the floor area.");
+        if (!i.Has("area-sqft") && !i.Has("area-m2"))
+            throw new BenchException(edition.Units == LengthUnits.Metric ? "area-m2" : "area-sqft", "say the floor area.");
+        var metres = i.Maybe("area-m2", 1, 10_000) ?? (i.Number("area-sqft", 1, 100_000) * SqMInSqFt);
+        var basement = i.Number("basement-m2", 0, 10_000);
+        if (basement > metres)
+            throw new BenchException("basement-m2", "no more than the whole area.");
         var c = new ServiceCase
         {
-            AreaSqFt = i.Number("area-sqft", 1, 100_000),
+            AreaSqFt = i.Has("area-sqft") ? i.Number("area-sqft", 1, 100_000) : metres / SqMInSqFt,
+            InsideSqM = metres - basement,
+            BasementSqM = basement,
             SmallApplianceCircuits = i.Whole("small-appliance", 0, 20),
             LaundryCircuits = i.Whole("laundry", 0, 20),
-            Items = [.. Items(i).Select(x => x.Item)],
+            Items = [.. Items(i)],
         };
-        var load = i.Choice("method") == "standard" ? ServiceLoad.Standard(c, edition) : ServiceLoad.Optional(c, edition);
+        var load = ServiceLoad.By(c, edition, i.Choice("method") == "standard" ? ServiceMethod.Standard : ServiceMethod.Optional);
         var wires = CodeLibrary.Conductors.Service.FirstOrDefault(r =>
             r.Amperes >= Math.Max(edition.Number("serviceLeastA"), load.Current.Value) - 1e-6
         );
@@ -113,7 +130,7 @@ internal static class ServiceBench
             ],
             load.Derivation with
             {
-                Because = i.Choice("method") == "optional" ? "The optional method is for a service of 100 A and more." : "",
+                Because = load.Method == ServiceMethod.Optional ? "The optional method is for a service of 100 A and more." : "",
                 Steps =
                 [
                     .. load.Derivation.Steps,
@@ -140,93 +157,5 @@ internal static class ServiceBench
                 ],
             }
         );
-    }
-
-    private static BenchAnswer InCanada(BenchInput i)
-    {
-        if (!i.Has("area-m2") && !i.Has("area-sqft"))
-            throw new BenchException("area-m2", "say the floor area.");
-        var whole = i.Maybe("area-m2", 1, 10_000) ?? (i.Number("area-sqft", 1, 100_000) * 0.09290304);
-        var basement = i.Number("basement-m2", 0, 10_000);
-        if (basement > whole)
-            throw new BenchException("basement-m2", "no more than the whole area.");
-        var (counted, above) = (whole - basement + (basement * 0.75), whole - basement);
-        var items = Items(i);
-        var lines = new List<Derivation>();
-        var further = counted > 90 ? (int)Math.Ceiling((counted - 90) / 90 - 1e-9) : 0;
-        var sum = Add(
-            "Floor area",
-            5000 + (1000.0 * further),
-            further > 0 ? $"5000 + {further} x 1000, {counted:0.#} m2" : $"5000, {counted:0.#} m2"
-        );
-        double Of(ServiceItemKind kind) => items.Where(x => x.Item.Kind == kind).Sum(x => x.Item.Load.Value);
-        var heat = Of(ServiceItemKind.Heating) + Of(ServiceItemKind.HeatPump);
-        var (heating, cooling) = (
-            Math.Min(heat, 10_000) + (Math.Max(0, heat - 10_000) * 0.75),
-            Of(ServiceItemKind.Cooling) + Of(ServiceItemKind.HeatPump)
-        );
-        if (Math.Max(heating, cooling) > 0)
-            sum += Add("Heating or cooling, the larger", Math.Max(heating, cooling), $"heating {heating:#,0}; cooling {cooling:#,0}");
-        var cooking = items.Where(x => x.Item.Kind == ServiceItemKind.Cooking).OrderByDescending(x => x.Item.Load.Value).ToList();
-
-        // A built-in cooktop and its oven are one range (8-300).
-        var top = cooking.FirstOrDefault(x => x.Word == "cooktop");
-        var oven = cooking.FirstOrDefault(x => x.Word == "wall-oven");
-        var builtIn = top.Item is not null && oven.Item is not null ? top.Item.Load.Value + oven.Item.Load.Value : 0;
-        var first = cooking.Count > 0 ? cooking[0].Item.Load.Value : 0;
-        var asRange = Math.Max(builtIn, first);
-        var ranges = cooking.Where(x => builtIn >= first && builtIn > 0 ? x != top && x != oven : x != cooking[0]).ToList();
-        if (asRange > 0)
-            sum += Add(
-                "Range",
-                6000 + (Math.Max(0, asRange - 12_000) * 0.4),
-                $"6000 + 40 percent of what of {asRange:#,0} W is over 12 kW"
-                    + $"{(builtIn >= first && builtIn > 0 ? "; cooktop and oven are one range" : "")}"
-            );
-        var full = items.Where(x => x.Item.Kind == ServiceItemKind.Charging || x.Word is "tankless" or "hot-tub" or "pool").ToList();
-        if (full.Count > 0)
-            sum += Add("Tankless heaters, pools, hot tubs, charging", full.Sum(x => x.Item.Load.Value), "in full");
-        var other = items
-            .Except(full)
-            .Where(x => x.Item.Kind is ServiceItemKind.Fixed or ServiceItemKind.Dryer && x.Item.Load.Value > 1500)
-            .Concat(ranges)
-            .Sum(x => x.Item.Load.Value);
-        if (other > 0)
-            sum +=
-                asRange > 0
-                    ? Add("Other loads over 1500 W", other * 0.25, $"{other:#,0} x 0.25")
-                    : Add(
-                        "Other loads over 1500 W",
-                        Math.Min(other, 6000) + (Math.Max(0, other - 6000) * 0.25),
-                        $"{Math.Min(other, 6000):#,0} + {Math.Max(0, other - 6000):#,0} x 0.25"
-                    );
-        var least = above >= 80 ? 24_000.0 : 14_400;
-        var watts = Math.Max(sum, least);
-        var service = CodeLibrary.Families.Canada.Breakers.FirstOrDefault(b => b >= (watts / CodeLibrary.Supply.Between) - 1e-6);
-        return new(
-            [
-                ("calculated", Math.Round(sum)),
-                ("va", Math.Round(watts)),
-                ("amps", Math.Round(watts / CodeLibrary.Supply.Between, 1)),
-                ("service", service),
-            ],
-            new("Service load, Canada, basic", $"{watts:#,0} W, {watts / CodeLibrary.Supply.Between:0.0} A")
-            {
-                Formula =
-                    $"the larger of {sum:#,0} and {least:#,0} W; "
-                    + $"{watts:#,0} / {CodeLibrary.Supply.Between} = {watts / CodeLibrary.Supply.Between:0.0} A",
-                Citation = CodeLibrary.Families.Canada.Cites["service"],
-                Because =
-                    $"{(above >= 80 ? "80 m2 and more: 24 000 W at least." : "Under 80 m2: 14 400 W at least.")} A basement "
-                    + "does not count towards the 80 m2.",
-                Steps = [.. lines],
-            }
-        );
-
-        double Add(string what, double value, string formula)
-        {
-            lines.Add(new(what, $"{value:#,0} W") { Formula = formula, Citation = CodeLibrary.Families.Canada.Cites["area"] });
-            return value;
-        }
     }
 }

@@ -13,23 +13,22 @@ internal static class SpacingBench
             "walls",
             "Receptacles along wall spaces",
             [
-                new("family", "Rules", CodeLibrary.EditionIds[0], [.. BenchDesk.UsEditions, WireBench.Canada]),
+                new("family", "Rules", CodeLibrary.EditionIds[0], BenchDesk.Editions),
                 new("spaces", "Wall spaces along the floor line, in feet or with a unit", "") { Needed = true, Example = "13,25,23in" },
                 new("reach", "Farthest from a receptacle, where it is closer than the rule", "") { Example = "4ft" },
             ],
             i =>
             {
-                var canada = i.Choice("family") == WireBench.Canada;
-                var edition = canada ? null : CodeLibrary.Edition(i.Choice("family"));
-                var reach = canada ? Length.Millimetres(1800) : Length.Inches(edition!.Number("wallReachIn"));
-                var least = canada ? Length.Millimetres(900) : Length.Inches(edition!.Number("wallSpaceLeastIn"));
+                var edition = CodeLibrary.Edition(i.Choice("family"));
+                var (reach, least) = (edition.Number("wallReachIn").Length, edition.Number("wallSpaceLeastIn").Length);
                 if (i.Has("reach"))
                 {
                     if (i.Lengths("reach") is not [var closer] || closer < Length.Inches(6) || closer > reach)
-                        throw new BenchException("reach", $"one length from 6 in to {LengthText.Show(reach)}.");
+                        throw new BenchException("reach", $"one length from 6 in to {LengthText.Show(reach, edition.Units)}.");
                     reach = closer;
                 }
 
+                string Show(Length length) => LengthText.Show(length, edition.Units);
                 var spaces = i.Lengths("spaces");
                 ImmutableArray<int> counts =
                 [
@@ -40,17 +39,17 @@ internal static class SpacingBench
                     new("Receptacles along wall spaces", $"{counts.Sum()}")
                     {
                         Formula = string.Join(" + ", counts),
-                        Citation = canada ? CodeLibrary.Families.Canada.Cites["spacing"] : edition!.Cite("box.wall"),
+                        Citation = edition.Cite("box.wall"),
                         Because =
-                            $"No point of a space of {LengthText.Show(least)} and more lies over {LengthText.Show(reach)} from "
-                            + $"a receptacle, so each serves {LengthText.Show(reach * 2)}. Doorways break a wall, windows do not, "
+                            $"No point of a space of {Show(least)} and more lies over {Show(reach)} from a receptacle, so each serves "
+                            + $"{Show(reach * 2)}. Doorways break a wall, windows do not, "
                             + "and a space goes on round a corner.",
                         Steps =
                         [
                             .. spaces.Select(
                                 (s, n) =>
                                     Derivation.Fact(
-                                        $"Space {n + 1}, {LengthText.Show(s)}",
+                                        $"Space {n + 1}, {LengthText.Show(s, edition.Units)}",
                                         $"{counts[n]}",
                                         s < least ? "narrower than what counts" : ""
                                     )

@@ -16,7 +16,7 @@ internal static class WireBench
             "wire",
             "Wire and breaker for a load",
             [
-                new("family", "Rules", CodeLibrary.EditionIds[0], [.. BenchDesk.UsEditions, Canada, SplitBoard]),
+                new("family", "Rules", CodeLibrary.EditionIds[0], [.. BenchDesk.Editions, SplitBoard]),
                 new("amps", "Load that is not continuous, A", "") { Needed = true, Example = "31" },
                 new("continuous", "Load of three hours or more, A", "0"),
                 new("volts", "Volts", $"{CodeLibrary.Supply.Between}"),
@@ -34,9 +34,8 @@ internal static class WireBench
             i =>
                 i.Choice("family") switch
                 {
-                    Canada => MoreWire.InCanada(i),
                     SplitBoard => MoreWire.OnSplitBoard(i),
-                    var edition => InUs(i, CodeLibrary.Edition(edition)),
+                    var edition => ByEdition(i, CodeLibrary.Edition(edition)),
                 }
         );
 
@@ -108,7 +107,7 @@ internal static class WireBench
             ?? throw new BenchException(field, $"choose one of {string.Join(", ", rows.Select(r => r.Size))}.");
     }
 
-    private static BenchAnswer InUs(BenchInput i, CodeEdition edition)
+    private static BenchAnswer ByEdition(BenchInput i, CodeEdition edition)
     {
         var (load, volts) = (i.Number("amps", 0, 400), i.Whole("volts", 12, 1000));
         var c = new SizingCase
@@ -157,13 +156,16 @@ internal static class WireBench
                 Formula = $"2 x {feet:0.#} ft x {actual:0.0#} A x {choice.Row.OhmPerKft} / 1000 / {volts} V",
                 Citation = edition.Cite("wire.drop"),
                 Because =
-                    choice.Size == least.Size
-                        ? "Within the limit."
-                        : $"{least.Size} AWG would do for the load; the drop asks for {choice.Size}.",
+                    (edition.Rule("wire.drop").Severity == "must" ? "Here a requirement. " : "")
+                    + (
+                        choice.Size == least.Size
+                            ? "Within the limit."
+                            : $"{least.Size} AWG would do for the load; the drop asks for {choice.Size}."
+                    ),
             };
         }
 
-        var ground = c.Copper ? EquipmentGround.For(choice.Breaker, least.Size, choice.Size) : choice.Ground;
+        var ground = c.Copper ? EquipmentGround.For(choice.Breaker, least.Size, choice.Size, edition) : choice.Ground;
         return new(
             [
                 ("size", choice.Size),

@@ -171,6 +171,8 @@ internal static class LightRules
             ? BasementSquareFeetPerFixture
             : SquareFeetPerFixture;
         var count = Math.Clamp((int)Math.Ceiling((shape.AreaSqFt - 20) / each), 1, 12);
+        if (shape.Room.Kind == RoomKind.UnfinishedBasement)
+            count = Math.Max(count, WorkLightRules.BasementLights(draft.Edition, shape));
         var east = shape.MaxX - shape.MinX >= shape.MaxY - shape.MinY;
         for (var i = 0; i < count; i++)
         {

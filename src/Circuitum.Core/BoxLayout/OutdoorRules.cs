@@ -16,11 +16,12 @@ internal static class OutdoorRules
 
     internal static void Add(Draft draft)
     {
+        var one = draft.Edition.Ways.Outdoor == OutdoorWay.One;
         foreach (var shape in draft.Rooms.Where(r => r.Room.Kind is RoomKind.Porch or RoomKind.Deck))
             AtDoor(draft, shape);
-        foreach (var front in new[] { true, false })
+        foreach (var front in one ? Sides.Reverse() : Sides)
         {
-            if (Served(draft.House, draft.Edition, draft.All, front))
+            if (Served(draft.House, draft.Edition, draft.All, front) || (one && IsServed(draft.House, draft.Edition, [.. draft.All])))
                 continue;
             if (OuterWall(draft, front) is { } place && draft.Rooms.Any(r => r.Room.Id == place.Room))
                 draft.Add(
@@ -36,6 +37,13 @@ internal static class OutdoorRules
                 );
         }
     }
+
+    /// <summary>The front, then the back.</summary>
+    internal static IEnumerable<bool> Sides { get; } = [true, false];
+
+    /// <summary>Whether a receptacle that is reached from grade stands on any side of the house.</summary>
+    internal static bool IsServed(HouseShape house, CodeEdition edition, IReadOnlyCollection<Box> boxes) =>
+        Sides.Any(front => Served(house, edition, boxes, front));
 
     // Beside the door by which a person comes out; on the wall of the house, which the porch's own outline touches there.
     private static void AtDoor(Draft draft, RoomShape shape)

@@ -40,7 +40,7 @@ internal static class ReceptacleRules
                 case RoomKind.Laundry:
                     RoomReceptacleRules.Laundry(draft, shape);
                     break;
-                case RoomKind.AccessoryBuilding:
+                case RoomKind.AccessoryBuilding or RoomKind.Utility:
                     RoomReceptacleRules.One(draft, shape, Length.Inches(48));
                     break;
             }
@@ -62,6 +62,7 @@ internal static class ReceptacleRules
             RoomKind.Garage => "box.garage",
             RoomKind.Laundry => "box.laundry",
             RoomKind.AccessoryBuilding => "box.accessory",
+            RoomKind.Utility => "circuit.utility",
             _ => null,
         };
 
@@ -88,21 +89,28 @@ internal static class ReceptacleRules
             Fill(draft, shape, space, draft.InchNumber("counterReachIn"), draft.Job.Preferences.CounterCentre, overCounter: true);
     }
 
+    // What would stand in a corner is moved aside, and may leave a strip out of reach: then one more serves it.
+    private const int Passes = 2;
+
     private static void Fill(Draft draft, RoomShape shape, WallSpace space, Length reach, Length height, bool overCounter)
     {
-        foreach (var offset in ReceptacleSpots.Missing(draft.Job, draft.Edition, draft.In(shape), shape, space, reach, overCounter))
+        for (var pass = 0; pass < Passes; pass++)
         {
-            var (wall, along) = shape.FromPerimeter(space.Start + offset);
-            draft.Add(
-                new Box
-                {
-                    Kind = BoxKind.Receptacle,
-                    Room = shape.Room.Id,
-                    Wall = wall,
-                    Along = along,
-                    Height = height,
-                }
-            );
+            var missing = ReceptacleSpots.Missing(draft.Job, draft.Edition, draft.In(shape), shape, space, reach, overCounter);
+            foreach (var offset in missing)
+            {
+                var (wall, along) = shape.FromPerimeter(space.Start + offset);
+                draft.Add(
+                    new Box
+                    {
+                        Kind = BoxKind.Receptacle,
+                        Room = shape.Room.Id,
+                        Wall = wall,
+                        Along = along,
+                        Height = height,
+                    }
+                );
+            }
         }
     }
 

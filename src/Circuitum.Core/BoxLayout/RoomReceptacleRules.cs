@@ -67,12 +67,67 @@ internal static class RoomReceptacleRules
 
     internal static void Hall(Draft draft, RoomShape shape)
     {
+        if (draft.Edition.Ways.Hall == HallWay.Reach)
+        {
+            WithinReach(draft, shape);
+            return;
+        }
+
         var longest = Length.Max(shape.MaxX - shape.MinX, shape.MaxY - shape.MinY);
         if (longest < draft.InchNumber("hallwayLeastIn") || HasReceptacle(draft, shape))
             return;
         var space = WallSpaces.Of(shape, draft.Job, Length.Inches(12)).OrderByDescending(s => s.Length).FirstOrDefault();
         if (space is not null)
             PlaceIn(draft, shape, space, ReceptacleRules.ReceptacleHeight(draft));
+    }
+
+    // Receptacles by which no point of the hall is out of reach: each next one beside the middle of what is left over.
+    private static void WithinReach(Draft draft, RoomShape shape)
+    {
+        const int Most = 12;
+        var (reach, hall) = (draft.Edition.Number("hallReachIn"), new HallReach(shape));
+        var tried = new List<(int Wall, Length Along)>();
+        for (var n = 0; n < Most && hall.Farthest(Receptacles()) is { } worst && worst.Inches > reach; n++)
+        {
+            // The place from which the farthest points are nearest.
+            var best = Spots(draft, shape)
+                .Where(s => !tried.Contains(s))
+                .OrderBy(s => hall.Farthest(Receptacles().Append(shape.On(s.Wall, s.Along)))?.Inches ?? 0)
+                .ThenBy(s => s.Wall)
+                .ThenBy(s => s.Along)
+                .Cast<(int Wall, Length Along)?>()
+                .FirstOrDefault();
+            if (best is not { } spot)
+                return;
+            tried.Add(spot);
+            draft.Add(
+                new Box
+                {
+                    Kind = BoxKind.Receptacle,
+                    Room = shape.Room.Id,
+                    Wall = spot.Wall,
+                    Along = spot.Along,
+                    Height = ReceptacleRules.ReceptacleHeight(draft),
+                }
+            );
+        }
+
+        IEnumerable<Point> Receptacles() =>
+            draft.In(shape).Where(b => b.Kind == BoxKind.Receptacle && !b.Outside).Select(b => Places.Of(draft.House, b));
+    }
+
+    private static IEnumerable<(int Wall, Length Along)> Spots(Draft draft, RoomShape shape)
+    {
+        var step = Length.Inches(12);
+        foreach (var space in WallSpaces.Of(shape, draft.Job, step))
+        {
+            for (var s = Length.Min(Length.Inches(4), space.Length / 2); s < space.Length; s += step)
+            {
+                var (wall, along) = shape.FromPerimeter(space.Start + s);
+                if (!ReceptacleSpots.InOpening(shape, wall, along, 3))
+                    yield return (wall, along.RoundTo(Length.Inches(1)));
+            }
+        }
     }
 
     internal static void Foyer(Draft draft, RoomShape shape)
@@ -172,6 +227,12 @@ internal static class RoomReceptacleRules
 
     internal static void Laundry(Draft draft, RoomShape shape)
     {
+        if (draft.Edition.Ways.Laundry == LaundryWay.OneMore)
+        {
+            One(draft, shape, Length.Inches(42));
+            return;
+        }
+
         if (
             HasReceptacle(draft, shape)
             || draft.Job.Appliances.Any(a => a.Room == shape.Room.Id && ApplianceFacts.Has(a, ApplianceTrait.Washer))

@@ -1,3 +1,4 @@
+using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -44,6 +45,14 @@ internal static class WorkLightRules
             near.All(x => x.At.InchesTo(p) >= x.Clear)
         );
     }
+
+    private const double SqMInSqFt = 0.09290304;
+
+    /// <summary>How many lights an unfinished basement has by its area, where a rule says so; none where none does.</summary>
+    internal static int BasementLights(CodeEdition edition, RoomShape shape) =>
+        edition.InForce("box.basementLight")
+            ? (int)Math.Ceiling((shape.AreaSqFt * SqMInSqFt / edition.Number("basementLightSqM")) - 1e-9)
+            : 0;
 
     // Counters that stand side by side on a wall, the range or the sink between them included, are lit as one.
     internal static IEnumerable<(int Wall, Length From, Length To, Length Depth)> CounterRuns(Job job, RoomShape shape)

@@ -13,7 +13,8 @@ internal sealed class BoxLaundryRule : CheckedRule
         RoomReceptacles
             .Without(a, RoomKind.Laundry)
             .Where(r =>
-                !a.Job.Decisions.Boxes.Any(b =>
+                a.Edition.Ways.Laundry == LaundryWay.OneMore
+                || !a.Job.Decisions.Boxes.Any(b =>
                     b.Room == r.Room.Id && ApplianceFacts.Has(a.Job.ApplianceById(b.Appliance), ApplianceTrait.Washer)
                 )
             )

@@ -1,5 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Checks;
@@ -11,9 +12,20 @@ internal sealed class BoxOutdoorRule : CheckedRule
 
     internal override IEnumerable<Finding> InHouse(JobAnalysis a)
     {
-        if (OutdoorRules.Ground(a.House) is { } ground)
+        var ground = OutdoorRules.Ground(a.House);
+        if (a.Edition.Ways.Outdoor == OutdoorWay.One)
         {
-            foreach (var front in new[] { true, false })
+            if (ground is not null && !OutdoorRules.IsServed(a.House, a.Edition, a.Job.Decisions.Boxes))
+                yield return Breach(a, "No outdoor receptacle is reached from grade.", Subject.Storey(ground.Id)) with
+                {
+                    Fix = BoxFixes.ProposeAll,
+                };
+            yield break;
+        }
+
+        if (ground is not null)
+        {
+            foreach (var front in OutdoorRules.Sides)
             {
                 if (!OutdoorRules.Served(a.House, a.Edition, a.Job.Decisions.Boxes, front))
                     yield return Breach(

@@ -12,10 +12,14 @@ internal sealed class BoxWetRule : CheckedRule
     {
         foreach (var (shape, wet, box, inches) in TubSpace.Near(a))
         {
-            if (box.Kind == BoxKind.Switch && inches <= 0)
+            var apart = a.Edition.Number("switchFromTubIn");
+            if (box.Kind == BoxKind.Switch && (inches <= 0 || inches < apart))
                 yield return Breach(
                     a,
-                    $"{shape.Room.Name}: the switch {box.Id} stands inside the space of the {TubSpace.Name(wet)}.",
+                    inches <= 0
+                        ? $"{shape.Room.Name}: the switch {box.Id} stands inside the space of the {TubSpace.Name(wet)}."
+                        : $"{shape.Room.Name}: the switch {box.Id} stands {TubSpace.Say(inches)} from the {TubSpace.Name(wet)}; "
+                            + $"{apart} is the least.",
                     Subject.Box(box.Id)
                 );
             if (box.Fixture is LightStyle.Pendant or LightStyle.Fan && inches < a.Edition.Number("hangingZoneIn"))

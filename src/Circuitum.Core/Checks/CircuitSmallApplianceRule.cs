@@ -1,5 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
+using Circuitum.Core.Circuits;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Checks;
@@ -18,6 +20,11 @@ internal sealed class CircuitSmallApplianceRule : CheckedRule
         {
             bool AtCounter(Box b) => b.Room == kitchen.Room.Id && b.Kind == BoxKind.Receptacle && b.Height >= ReceptacleRules.CounterTop;
             var small = a.Circuits.Where(c => c.Circuit.Purpose == CircuitPurpose.SmallAppliance && c.Breaker >= least).ToList();
+            if (a.Edition.Ways.Counter == CounterWay.Alternating)
+                fewest = Math.Min(
+                    fewest,
+                    a.Job.Decisions.Boxes.Count(b => b.Room == kitchen.Room.Id && BoxPurpose.AtCounter(a.Job, a.Edition, b))
+                );
             var counters = small.Count(c => c.Boxes.Any(AtCounter));
             if (small.Count < fewest)
                 yield return Breach(
@@ -47,6 +54,13 @@ internal sealed class CircuitSmallApplianceRule : CheckedRule
                 );
         }
 
+        var most = a.Edition.Number("counterReceptaclesMost").Whole;
+        if (
+            c.Circuit.Purpose == CircuitPurpose.SmallAppliance
+            && c.Boxes.Count(b => b.Kind == BoxKind.Receptacle) is var many
+            && many > most
+        )
+            yield return Breach(a, $"Circuit {c.Number} has {many} counter receptacles; {most} are the most.", Subject.Circuit(c.Number));
         foreach (var (box, words) in RequiredCircuit.Guests(a, c, Id))
             yield return Breach(a, words, Subject.Box(box.Id), Subject.Circuit(c.Number));
     }

@@ -8,12 +8,9 @@ internal sealed class PanelHandleRule : CheckedRule
 {
     internal override string Id => "panel.handle";
 
-    // From the top of the cabinet to the highest handle.
-    private static readonly Length AboveHandle = Length.Inches(4);
-
     internal override IEnumerable<Finding> InHouse(JobAnalysis a) =>
         a
-            .Panels.Where(at => at.Panel.Top > a.Edition.Number("highestHandleIn").Length + AboveHandle)
+            .Panels.Where(at => at.Panel.Top > a.Edition.HighestPanelTop)
             .Select(at =>
                 Breach(
                     a,

@@ -31,7 +31,7 @@ public static class RuleBook
             .ThenBy(id => id, StringComparer.Ordinal)
             .Select(id =>
                 edition.Rule(id) is var r
-                    ? new RuleLine(id, r.Title, r.Text, [.. columns.Select(c => Cite(c, id))], r.Severity, State(id))
+                    ? new RuleLine(id, r.Title, r.Text, [.. columns.Select(c => Cite(c, id))], r.Severity, r.Doubt, State(id))
                     : null!
             )
             .GroupBy(l => Areas[Area(l.Id)].Name);

@@ -18,6 +18,7 @@ public static class BoxPurpose
                 return CircuitPurpose.Lighting;
             if (
                 facts.Own(job.Preferences)
+                || edition.OwnCircuits.Contains(facts.Type.Id)
                 || facts.Connection == Connection.TwoLines
                 || edition.Demands.Values.Any(d => d.Kind == LocalDemandKind.OwnCircuit && d.Appliance == facts.Type.Id)
             )
@@ -37,8 +38,14 @@ public static class BoxPurpose
             return CircuitPurpose.Appliance;
         if (box.Kind is not (BoxKind.Receptacle or BoxKind.Provision))
             return CircuitPurpose.Lighting;
-        if (edition.Traits(kind).SmallAppliance || OverCounterWhereOneCooks(job, box))
+        if (
+            edition.Ways.Counter == CounterWay.Alternating
+                ? AtCounter(job, edition, box)
+                : edition.Traits(kind).SmallAppliance || OverCounterWhereOneCooks(job, box)
+        )
             return CircuitPurpose.SmallAppliance;
+        if (kind == RoomKind.Utility && edition.InForce("circuit.utility"))
+            return CircuitPurpose.Utility;
         return kind switch
         {
             RoomKind.Bathroom => CircuitPurpose.Bathroom,
@@ -48,6 +55,11 @@ public static class BoxPurpose
             _ => CircuitPurpose.Receptacles,
         };
     }
+
+    /// <summary>Whether a receptacle serves a counter where one cooks, or stands on an island or a peninsula.</summary>
+    internal static bool AtCounter(Job job, CodeEdition edition, Box box) =>
+        OverCounterWhereOneCooks(job, box)
+        || (box is { Kind: BoxKind.Receptacle, Wall: null } && edition.Traits(job.KindAt(box)).SmallAppliance);
 
     // In a studio the counter is a kitchen's, whatever the room is called.
     private static bool OverCounterWhereOneCooks(Job job, Box box) =>
@@ -72,10 +84,14 @@ public static class BoxPurpose
         var general = own is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed;
         if (purpose is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed && general)
             return null;
-        if (own == CircuitPurpose.Outdoor && purpose is (CircuitPurpose.Garage or CircuitPurpose.Receptacles or CircuitPurpose.Mixed))
+        if (
+            own == CircuitPurpose.Outdoor
+            && !edition.InForce("circuit.outdoor")
+            && purpose is (CircuitPurpose.Garage or CircuitPurpose.Receptacles or CircuitPurpose.Mixed)
+        )
             return null;
-        var rule = RuleOf(purpose) ?? RuleOf(own);
-        return rule is null ? null : $"{edition.Rule(rule).Text.TrimEnd('.')} ({edition.Cite(rule)}).";
+        var rule = RuleOf(purpose) is { } stated && edition.InForce(stated) ? stated : RuleOf(own);
+        return rule is null || !edition.InForce(rule) ? null : $"{edition.Rule(rule).Text.TrimEnd('.')} ({edition.Cite(rule)}).";
     }
 
     /// <summary>The rule that speaks of circuits of a purpose, or none.</summary>
@@ -86,6 +102,8 @@ public static class BoxPurpose
             CircuitPurpose.Laundry => "circuit.laundry",
             CircuitPurpose.Bathroom => "circuit.bathroom",
             CircuitPurpose.Garage => "circuit.garage",
+            CircuitPurpose.Utility => "circuit.utility",
+            CircuitPurpose.Outdoor => "circuit.outdoor",
             _ => null,
         };
 

@@ -72,7 +72,11 @@ internal sealed record BreakerWorth(int Spaces, int Needed, double WantedPercent
         var receptacles = boxes.Count(b =>
             b.Kind == BoxKind.Receptacle && BoxPurpose.Of(job, work.Edition, b) is CircuitPurpose.Receptacles or CircuitPurpose.Mixed
         );
-        var most = GeneralGroups.MostReceptacles(p, work.Edition, CircuitPlanning.GeneralRating(p, CircuitPurpose.Receptacles));
+        var most = GeneralGroups.MostReceptacles(
+            p,
+            work.Edition,
+            CircuitPlanning.GeneralRating(p, CircuitPurpose.Receptacles, work.Edition)
+        );
         var (lights, outlets) = (
             (int)Math.Ceiling(feet / Math.Max(1, p.Weights.ZoneSqFt)),
             (int)Math.Ceiling(receptacles / (most * Filled))

@@ -185,6 +185,9 @@ internal sealed class CircuitDraft
     internal bool Fits(int breaker, IReadOnlyList<Box> boxes) =>
         !LoadLimits.Check(Edition, breaker, CodeLibrary.Supply.ToNeutral, [.. boxes.Select(b => BoxLoad.Of(Job, b))]).Any();
 
+    /// <summary>Most counter receptacles that hang on a circuit.</summary>
+    internal int CounterMost => Edition.Number("counterReceptaclesMost").Whole;
+
     // No small-appliance circuit serves two kitchens (210.52(B)(3)): each kitchen has its own, and the dining rooms and
     // pantries around it.
     internal void SmallAppliance()
@@ -193,7 +196,10 @@ internal sealed class CircuitDraft
         foreach (var area in Loose(CircuitPurpose.SmallAppliance).GroupBy(b => KitchenOf(b.Room, kitchens)).ToList())
         {
             var there = Free(CircuitPurpose.SmallAppliance).Where(n => On(n).All(b => KitchenOf(b.Room, kitchens) == area.Key)).ToList();
-            SmallAppliance([.. area], there);
+            if (Edition.Ways.Counter == CounterWay.Alternating)
+                CounterCircuits.Fill(this, [.. area], there);
+            else
+                SmallAppliance([.. area], there);
         }
     }
 

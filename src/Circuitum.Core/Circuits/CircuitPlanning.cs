@@ -51,12 +51,14 @@ public static class CircuitPlanning
         };
     }
 
-    /// <summary>The breaker rating that the preferences give a general circuit.</summary>
-    public static int GeneralRating(Preferences preferences, CircuitPurpose purpose) =>
-        (preferences.GeneralWire, purpose) switch
-        {
-            (GeneralWire.FourteenThroughout, CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed) => 15,
-            (GeneralWire.TwelveForReceptacles, CircuitPurpose.Lighting) => 15,
-            _ => 20,
-        };
+    /// <summary>The breaker rating that the rules, or else the preferences, give a general circuit.</summary>
+    public static int GeneralRating(Preferences preferences, CircuitPurpose purpose, CodeEdition edition) =>
+        edition.Ways.Receptacles == ReceptacleWay.AsBreaker
+            ? (purpose == CircuitPurpose.SmallAppliance ? 20 : 15)
+            : (preferences.GeneralWire, purpose) switch
+            {
+                (GeneralWire.FourteenThroughout, CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed) => 15,
+                (GeneralWire.TwelveForReceptacles, CircuitPurpose.Lighting) => 15,
+                _ => 20,
+            };
 }

@@ -90,7 +90,8 @@ internal sealed class GeneralGroups
         ];
         var job = work.Job;
         var p = job.Preferences;
-        var rating = CircuitPlanning.GeneralRating(p, purpose);
+        var rating = CircuitPlanning.GeneralRating(p, purpose, work.Edition);
+        var counted = work.Edition.InForce("circuit.mostOutlets");
         var worth = BreakerWorth.Of(work);
         var weights = worth.Priced(lighting ? p.Weights with { Room = 0 } : p.Weights);
         var rooms = job.Rooms.Select((r, i) => (r.Id, i)).ToDictionary(r => r.Id, r => r.i);
@@ -114,7 +115,14 @@ internal sealed class GeneralGroups
                 Size =
                 [
                     .. things.Select(t =>
-                        Math.Max(lighting ? 1 : 0, t.Count(b => lighting ? b.Kind == BoxKind.Light : b.Kind == BoxKind.Receptacle))
+                        Math.Max(
+                            lighting ? 1 : 0,
+                            t.Count(b =>
+                                counted ? Outlets.Counts(b)
+                                : lighting ? b.Kind == BoxKind.Light
+                                : b.Kind == BoxKind.Receptacle
+                            )
+                        )
                     ),
                 ],
                 Room =
@@ -148,7 +156,10 @@ internal sealed class GeneralGroups
                 Existing = numbers.Length,
                 Closed = [.. numbers.Where(work.Locked).Select(n => index[n])],
                 Heavy = things.Any(t => t.Any(RoomClusters.Heavy)) ? [.. things.Select(t => t.Any(RoomClusters.Heavy))] : [],
-                MostSize = lighting ? MostLights : MostReceptacles(p, work.Edition, rating),
+                MostSize = Math.Min(
+                    lighting ? MostLights : MostReceptacles(p, work.Edition, rating),
+                    counted ? Outlets.Most(work, purpose) : int.MaxValue
+                ),
                 MostLoad =
                     (lighting ? (int)(rating * CodeLibrary.Supply.ToNeutral * 0.8) : rating * CodeLibrary.Supply.ToNeutral)
                     - Alarms(work, purpose),

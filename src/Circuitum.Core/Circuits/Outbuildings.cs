@@ -37,7 +37,7 @@ internal static class Outbuildings
 
     private static bool HasRoom(CircuitDraft work, CircuitPurpose purpose, IReadOnlyList<Box> boxes)
     {
-        var rating = CircuitPlanning.GeneralRating(work.Job.Preferences, purpose);
+        var rating = CircuitPlanning.GeneralRating(work.Job.Preferences, purpose, work.Edition);
         return boxes.Count(b => b.Kind == BoxKind.Receptacle) <= GeneralGroups.MostReceptacles(work.Job.Preferences, work.Edition, rating)
             && boxes.Count(b => b.Kind == BoxKind.Light) <= MostLights
             && work.Fits(rating, boxes)

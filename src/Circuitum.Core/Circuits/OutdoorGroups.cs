@@ -22,7 +22,8 @@ internal static class OutdoorGroups
         var loose = work.Loose(CircuitPurpose.Outdoor).Where(b => work.BuildingOf(b.Room).Length == 0).ToList();
         var apart = work.Loose(CircuitPurpose.Outdoor).Except(loose).ToList();
         work.Simple(CircuitPurpose.Outdoor, apart, MostOnOne);
-        if (work.Job.Preferences.Division.Outdoor == OutdoorCircuit.One || loose.Count == 0)
+        var alone = work.Edition.InForce("circuit.outdoor");
+        if (work.Job.Preferences.Division.Outdoor == OutdoorCircuit.One || alone || loose.Count == 0)
         {
             work.Simple(CircuitPurpose.Outdoor, loose, MostOnOne);
             return [];
@@ -70,7 +71,7 @@ internal static class OutdoorGroups
 
     private static bool HasRoom(CircuitDraft work, int number, List<Box> group)
     {
-        var rating = CircuitPlanning.GeneralRating(work.Job.Preferences, CircuitPurpose.Receptacles);
+        var rating = CircuitPlanning.GeneralRating(work.Job.Preferences, CircuitPurpose.Receptacles, work.Edition);
         List<Box> all = [.. work.On(number), .. group];
         var most = GeneralGroups.MostReceptacles(work.Job.Preferences, work.Edition, rating);
         return all.Count(b => b.Kind == BoxKind.Receptacle) <= most

@@ -24,6 +24,7 @@ public sealed class SearchCircuitPlanner(PlanEffort effort, PlanWatch? watch = n
         work.Appliances();
         work.SmallAppliance();
         work.Simple(CircuitPurpose.Laundry, work.Loose(CircuitPurpose.Laundry), int.MaxValue);
+        work.Simple(CircuitPurpose.Utility, work.Loose(CircuitPurpose.Utility), int.MaxValue);
         work.Bathrooms();
         Outbuildings.Fill(work);
         work.Simple(CircuitPurpose.Garage, work.Loose(CircuitPurpose.Garage), 10);

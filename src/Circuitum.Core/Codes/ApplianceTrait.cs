@@ -3,6 +3,9 @@ namespace Circuitum.Core.Codes;
 /// <summary>What rules and planning know an appliance by, so that no code asks for one by its name.</summary>
 public enum ApplianceTrait
 {
+    /// <summary>What heats water as it flows, a pool or a hot tub: in a load by floor area it counts in full.</summary>
+    FullDemand,
+
     /// <summary>Oven and cooktop in one.</summary>
     Range,
 

@@ -17,6 +17,12 @@ public sealed partial record CodeEdition
     /// <summary>Its name for people.</summary>
     public required string Name { get; init; }
 
+    /// <summary>The family of rules that it is an edition of, such as <c>us</c>: what is lawful in one says nothing in another.</summary>
+    public required string Family { get; init; }
+
+    /// <summary>In what its lengths are told.</summary>
+    public LengthUnits Units { get; init; }
+
     /// <summary>Standard breaker ratings in amperes, rising (240.6(A)).</summary>
     public required ImmutableArray<int> Breakers { get; init; }
 
@@ -31,6 +37,27 @@ public sealed partial record CodeEdition
 
     /// <summary>Its ways, where editions go about a thing differently.</summary>
     public required EditionWays Ways { get; init; }
+
+    /// <summary>Planning figure for a general receptacle, in volt-amperes.</summary>
+    public required double ReceptacleVa { get; init; }
+
+    /// <summary>Planning figure for a lighting outlet whose lamp is not chosen, in volt-amperes.</summary>
+    public required double LightVa { get; init; }
+
+    /// <summary>Preferences by key that say nothing under these rules, and are not asked for.</summary>
+    public ImmutableArray<string> UnusedPreferences { get; init; } = [];
+
+    /// <summary>Appliances of the library that have a circuit of their own whatever the job prefers.</summary>
+    public ImmutableArray<string> OwnCircuits { get; init; } = [];
+
+    /// <summary>Room that one conductor takes in a box, in cubic inches, by size; empty where that of the conductor tables holds.</summary>
+    public ImmutableDictionary<WireSize, double> BoxRoomIn3 { get; init; } = ImmutableDictionary<WireSize, double>.Empty;
+
+    /// <summary>Equipment ground by breaker; empty where that of the conductor tables holds.</summary>
+    public ImmutableArray<GroundRow> Grounds { get; init; } = [];
+
+    /// <summary>Whether the equipment ground grows with wires that are made larger than they had to be.</summary>
+    public bool GroundGrows { get; init; } = true;
 
     /// <summary>The appliances whose outlets need ground-fault protection whatever their place, with the section that names them.</summary>
     public required ImmutableDictionary<string, string> GroundFaultAppliances { get; init; }
@@ -60,7 +87,7 @@ public sealed partial record CodeEdition
 
     /// <summary>A named number.</summary>
     /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>
-    public Limit Number(string name) => new(name, Numbers[name]);
+    public Limit Number(string name) => new(name, Numbers[name], Units);
 
     /// <summary>What applies to a kind of room.</summary>
     public RoomTraits Traits(RoomKind kind)
@@ -88,6 +115,23 @@ public sealed partial record CodeEdition
 
     /// <summary>The section number of a rule in this edition.</summary>
     public string Cite(string ruleId) => Rules[ruleId].Cite;
+
+    /// <summary>The highest top of a panel whose highest handle is within reach.</summary>
+    public Length HighestPanelTop => Number("highestHandleIn").Length + AboveHandle;
+
+    // From the top of the cabinet to the highest handle.
+    private static readonly Length AboveHandle = Length.Inches(4);
+
+    /// <summary>The least equipment ground for a breaker, copper.</summary>
+    /// <param name="breaker">Its rating in amperes, 400 at most.</param>
+    public WireSize GroundFor(int breaker) =>
+        (Grounds.IsDefaultOrEmpty ? CodeLibrary.Conductors.Ground : Grounds).First(g => breaker <= g.Breaker).Copper;
+
+    /// <summary>Room that one conductor of a size takes in a box, in cubic inches; none where the table ends.</summary>
+    public double? RoomInBox(WireSize size) =>
+        BoxRoomIn3.TryGetValue(size, out var own) ? own
+        : BoxRoomIn3.Count == 0 && CodeLibrary.Conductors.Copper.FirstOrDefault(r => r.Size == size) is { BoxIn3: > 0 } row ? row.BoxIn3
+        : null;
 
     /// <summary>The smallest standard breaker of at least the given rating, or none when no standard one is that large.</summary>
     /// <param name="amperes">The rating needed.</param>

@@ -99,6 +99,9 @@ public static class CodeLibrary
     /// <summary>The newest edition, for questions that no job asks.</summary>
     public static CodeEdition Newest => Editions[EditionIds[0]];
 
+    /// <summary>The ids of the editions of a family, newest first.</summary>
+    public static IEnumerable<string> IdsOf(string family) => EditionIds.Where(id => Editions[id].Family == family);
+
     /// <summary>The edition with an id.</summary>
     /// <exception cref="KeyNotFoundException">No such edition; a job that names one is refused before it gets here.</exception>
     public static CodeEdition Edition(string id) => Editions[id];

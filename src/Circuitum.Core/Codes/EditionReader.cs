@@ -31,6 +31,7 @@ internal static class EditionReader
     private static JsonObject Whole(string id, Func<string, string> text)
     {
         var own = JsonNode.Parse(text(id))!.AsObject();
+        InInches(own);
         if (own["from"]?.GetValue<string>() is not { } from)
             return own;
         own.Remove("from");
@@ -38,6 +39,19 @@ internal static class EditionReader
         Lay(own, whole);
         return whole;
     }
+
+    // A metric edition states its lengths in millimetres; the program measures in inches, without rounding.
+    private static void InInches(JsonObject own)
+    {
+        if (own["millimetres"] is not JsonObject lengths)
+            return;
+        own.Remove("millimetres");
+        var numbers = own["numbers"]?.AsObject() ?? (JsonObject)(own["numbers"] = new JsonObject())!;
+        foreach (var (name, value) in lengths)
+            numbers[$"{name}In"] = value!.GetValue<double>() / MillimetresInInch;
+    }
+
+    private const double MillimetresInInch = 25.4;
 
     private static void Lay(JsonObject over, JsonObject under)
     {

@@ -4,16 +4,12 @@ using Circuitum.Core.Measure;
 namespace Circuitum.Core.Codes;
 
 /// <summary>
-/// What two further families of rules need for quick answers, and two tables that stand by themselves. Both families are basic: sizing and
-/// loads only.
+/// What a further family of rules needs for quick answers, and tables that stand by themselves. That family is basic: sizing only.
 /// </summary>
 public sealed record Families
 {
     /// <summary>The supply of a dwelling, the same in all editions that are shipped.</summary>
     public required Supply Supply { get; init; }
-
-    /// <summary>Canadian dwelling rules.</summary>
-    public required CanadaTables Canada { get; init; }
 
     /// <summary>Metric boards of 230/400 V with residual-current sections.</summary>
     public required SplitBoardTables SplitBoard { get; init; }

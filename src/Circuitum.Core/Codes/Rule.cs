@@ -15,6 +15,9 @@ public sealed record Rule
     /// <summary>Section number, or <c>practice</c>.</summary>
     public required string Cite { get; init; }
 
+    /// <summary>What of it is from memory and to be looked up before anyone builds on it; empty where nothing is.</summary>
+    public string Doubt { get; init; } = "";
+
     /// <summary>Whether the edition has the rule at all.</summary>
     public bool Applies { get; init; } = true;
 

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -30,6 +31,8 @@ public sealed record EditJob(
     /// <inheritdoc/>
     public override CommandResult Apply(Job job)
     {
+        if (OtherFamily(job) is { } refusal)
+            return CommandResult.Refuse(refusal);
         var (preferences, problem) = PreferenceFields.WriteAll(job.Preferences, Preferences);
         return preferences is null
             ? CommandResult.Refuse(problem)
@@ -46,4 +49,13 @@ public sealed record EditJob(
                 }
             );
     }
+
+    // What was decided under one family's rules says nothing under another's.
+    private string? OtherFamily(Job job) =>
+        CodeLibrary.Editions.TryGetValue(CodeEdition, out var wanted)
+        && wanted.Family != CodeLibrary.Edition(job.CodeEdition).Family
+        && (job.Decisions.Boxes.Length > 0 || job.Decisions.Circuits.Length > 0 || job.Amendments.Length > 0)
+            ? $"Edition: what is decided in this job is decided by other rules than those of {wanted.Name}. Make a copy of it under "
+                + "them: it is planned anew, and this job stays as it is."
+            : null;
 }

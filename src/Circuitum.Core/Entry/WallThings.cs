@@ -82,7 +82,7 @@ internal static class WallThings
         var main = job.Panels is [var there, ..]
             ? there with
             {
-                Top = job.Preferences.PanelTop,
+                Top = Length.Min(job.Preferences.PanelTop, CodeLibrary.EditionOf(job).HighestPanelTop),
             }
             : new() { Id = "main", Name = "Main panel" };
         main = main with { Room = room, Wall = spot.Wall!.Value, Along = spot.From };
@@ -102,7 +102,7 @@ internal static class WallThings
             Room = room,
             Wall = spot.Wall!.Value,
             Along = spot.From,
-            Top = job.Preferences.PanelTop,
+            Top = Length.Min(job.Preferences.PanelTop, CodeLibrary.EditionOf(job).HighestPanelTop),
             FedFrom = main.Id,
             MainBreaker = 100,
             Spaces = 20,

@@ -129,9 +129,17 @@ public sealed class HouseShape
             AreaOf(counts)
         );
 
+    /// <summary>Floor area by the inside of the outer walls, with the partitions between, in square feet.</summary>
+    /// <param name="counts">The rooms that count.</param>
+    public double InsideAreaSqFt(Func<Room, bool> counts) =>
+        Areas.Of(Job.Rooms, $"in {Job.Frame.OutsideWall.Units}:{string.Concat(Job.Rooms.Select(r => counts(r) ? '1' : '0'))}", () =>
+            AreaOf(counts, -Job.Frame.OutsideWall.InInches)
+        );
+
     private static readonly RoomsMemo<double> Areas = new();
 
-    private double AreaOf(Func<Room, bool> counts)
+    // Grown by an outer wall the rooms of a storey run together; shrunk again, only their partitions stay with them.
+    private double AreaOf(Func<Room, bool> counts, double shrink = 0)
     {
         var grow = new BufferParameters(1, EndCapStyle.Flat, JoinStyle.Mitre, 5);
         double area = 0;
@@ -142,7 +150,7 @@ public sealed class HouseShape
                 .Select(r => BufferOp.Buffer(Polygon(r.Outline), Job.Frame.OutsideWall.InInches, grow))
                 .ToList();
             if (grown.Count > 0)
-                area += UnaryUnionOp.Union(grown).Area / 144;
+                area += (shrink < 0 ? BufferOp.Buffer(UnaryUnionOp.Union(grown), shrink, grow) : UnaryUnionOp.Union(grown)).Area / 144;
         }
 
         return area;

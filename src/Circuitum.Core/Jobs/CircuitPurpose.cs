@@ -18,6 +18,9 @@ public enum CircuitPurpose
     /// <summary>Outdoor receptacles.</summary>
     Outdoor,
 
+    /// <summary>Receptacles of utility rooms, where the rules want them apart.</summary>
+    Utility,
+
     /// <summary>General lighting with switches, fans and alarms.</summary>
     Lighting,
 

@@ -21,12 +21,6 @@ public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKin
     /// <summary>A motor is all or most of it.</summary>
     public bool Motor { get; init; }
 
-    /// <summary>Planning figure for a general receptacle (220.14(I) elsewhere than in dwellings; here practice).</summary>
-    public const double ReceptacleVa = 180;
-
-    /// <summary>Planning figure for a lighting outlet whose lamp is not chosen.</summary>
-    public const double LightVa = 60;
-
     /// <summary>Planning figure for an alarm.</summary>
     public const double AlarmVa = 5;
 
@@ -50,7 +44,7 @@ public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKin
                 var devices = box.Style == ReceptacleStyle.Quad ? 2 : 1;
                 return new(
                     box,
-                    new(ReceptacleVa * devices),
+                    new(CodeLibrary.Edition(job.CodeEdition).ReceptacleVa * devices),
                     false,
                     LoadKind.GeneralReceptacle,
                     "planning figure for a receptacle, practice"
@@ -61,7 +55,7 @@ public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKin
             case BoxKind.Light:
                 return new(
                     box,
-                    new(box.VoltAmperes ?? LightVa),
+                    new(box.VoltAmperes ?? CodeLibrary.Edition(job.CodeEdition).LightVa),
                     false,
                     LoadKind.Light,
                     box.VoltAmperes is null ? "planning figure for a light, practice" : "as entered"

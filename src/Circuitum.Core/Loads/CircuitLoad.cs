@@ -36,7 +36,11 @@ public sealed record CircuitLoad(
         var appliances = boxes.Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(ApplianceFacts.Of).ToList();
         var connection = appliances.Select(a => a.Connection).DefaultIfEmpty(Connection.OneLine).Max();
         var volts = CodeLibrary.Supply.Volts(connection);
-        if (purpose is CircuitPurpose.SmallAppliance or CircuitPurpose.Laundry && appliances.All(a => a.Load.Value <= 1500))
+        if (
+            edition.Ways.Service == ServiceWay.StandardAndOptional
+            && purpose is CircuitPurpose.SmallAppliance or CircuitPurpose.Laundry
+            && appliances.All(a => a.Load.Value <= 1500)
+        )
         {
             var fixedVa = new VoltAmperes(edition.Number(purpose == CircuitPurpose.Laundry ? "laundryVa" : "smallApplianceVa"));
             var fixedAmps = fixedVa.At(volts);

@@ -30,6 +30,10 @@ public readonly record struct Length(long Units)
     /// <summary>A length of whole and fractional inches, rounded to the nearest sixteenth.</summary>
     public static Length Inches(double inches) => new((long)Math.Round(inches * 16, MidpointRounding.AwayFromZero) * UnitsPerSixteenth);
 
+    /// <summary>From inches as they are, for lengths that are stated in millimetres.</summary>
+    /// <param name="inches">Inches.</param>
+    public static Length ExactInches(double inches) => new((long)Math.Round(inches * UnitsPerInch, MidpointRounding.AwayFromZero));
+
     /// <summary>A length of whole feet and inches, the inches rounded to the nearest sixteenth.</summary>
     public static Length Feet(double feet, double inches = 0) => Inches((feet * 12) + inches);
 

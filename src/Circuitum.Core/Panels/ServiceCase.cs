@@ -8,6 +8,12 @@ public sealed record ServiceCase
     /// <summary>Floor area by the outside line, in square feet.</summary>
     public double AreaSqFt { get; init; }
 
+    /// <summary>Floor area by the inside of the outer walls, basements apart, in square metres; counted where an edition goes by it.</summary>
+    public double InsideSqM { get; init; }
+
+    /// <summary>Floor area of basements by the inside of the outer walls, in square metres.</summary>
+    public double BasementSqM { get; init; }
+
     /// <summary>Small-appliance circuits; at least two are counted.</summary>
     public int SmallApplianceCircuits { get; init; } = 2;
 

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Panels;
@@ -13,6 +14,9 @@ public sealed record ServiceItem(string Name, VoltAmperes Load, ServiceItemKind 
 {
     /// <summary>The ids of the boxes that draw it; none while it has no outlet.</summary>
     public ImmutableArray<string> Boxes { get; init; } = [];
+
+    /// <summary>Its entry in the library, or none for what is no appliance.</summary>
+    public ApplianceType? Type { get; init; }
 
     /// <summary>Rating of its motor, or none when it has none or that is not known.</summary>
     public double? Horsepower { get; init; }

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Jobs;
@@ -6,12 +7,26 @@ using Circuitum.Core.Measure;
 namespace Circuitum.Core.Panels;
 
 /// <summary>A worked service load.</summary>
-/// <param name="Method">Which method.</param>
+/// <param name="Method">Which method; none where the edition has one only.</param>
 /// <param name="Total">The load.</param>
 /// <param name="Current">Between the lines.</param>
 /// <param name="Derivation">Line by line.</param>
-public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Amperes Current, Derivation Derivation)
+public sealed record ServiceLoad(ServiceMethod? Method, VoltAmperes Total, Amperes Current, Derivation Derivation)
 {
+    /// <summary>What the method is called, in small letters: <c>standard method</c>.</summary>
+    public string Name => Method is { } method ? $"{method.ToString().ToLowerInvariant()} method" : "load by floor area";
+
+    /// <summary>The load by every method of an edition.</summary>
+    public static ImmutableArray<ServiceLoad> Of(ServiceCase c, CodeEdition edition) =>
+        edition.Ways.Service == ServiceWay.ByArea ? [AreaLoad.Of(c, edition)] : [Standard(c, edition), Optional(c, edition)];
+
+    /// <summary>The load by one of an edition's methods.</summary>
+    /// <param name="c">The case.</param>
+    /// <param name="edition">The edition.</param>
+    /// <param name="method">Which, where there are several.</param>
+    public static ServiceLoad By(ServiceCase c, CodeEdition edition, ServiceMethod? method) =>
+        Of(c, edition) is var all && all.FirstOrDefault(l => l.Method == method) is { } one ? one : all[0];
+
     /// <summary>Standard method (220.40 and following).</summary>
     public static ServiceLoad Standard(ServiceCase c, CodeEdition edition)
     {
@@ -195,6 +210,8 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
     /// <param name="edition">The edition.</param>
     public static Derivation Neutral(ServiceCase c, CodeEdition edition)
     {
+        if (edition.Ways.Service == ServiceWay.ByArea)
+            return AreaLoad.Neutral(c, edition);
         var (general, _) = ServiceParts.General(c, edition);
         var (demand, _) = ServiceParts.Demand(general, edition);
         var lines = new List<Derivation>
@@ -267,16 +284,7 @@ public sealed record ServiceLoad(ServiceMethod Method, VoltAmperes Total, Ampere
 
     private static ServiceLoad Done(ServiceMethod method, double total, List<Derivation> lines, string cite, ServiceCase c)
     {
-        // What stands in no line above is told with the figure that holds it, so that nobody has to ask where it went.
-        foreach (var note in c.Within)
-            lines.Add(
-                new($"{note.Boxes.Length} outlet{(note.Boxes.Length == 1 ? "" : "s")} within: {note.What}", "0 VA")
-                {
-                    Because = note.Why,
-                    Citation = note.Citation,
-                }
-            );
-
+        lines.AddRange(ServiceParts.Notes(c));
         var volts = CodeLibrary.Supply.Between;
         var amps = new Amperes(total / volts);
         return new(

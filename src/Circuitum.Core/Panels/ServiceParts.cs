@@ -76,4 +76,15 @@ internal static class ServiceParts
     }
 
     internal static double Sum(ServiceCase c, ServiceItemKind kind) => c.Items.Where(i => i.Kind == kind).Sum(i => i.Load.Value);
+
+    // What stands in no line is told with the figure that holds it, so that nobody has to ask where it went.
+    internal static IEnumerable<Derivation> Notes(ServiceCase c) =>
+        c.Within.Select(note => new Derivation(
+            $"{note.Boxes.Length} outlet{(note.Boxes.Length == 1 ? "" : "s")} within: {note.What}",
+            "0 VA"
+        )
+        {
+            Because = note.Why,
+            Citation = note.Citation,
+        });
 }

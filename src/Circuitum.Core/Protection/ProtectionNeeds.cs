@@ -10,19 +10,37 @@ namespace Circuitum.Core.Protection;
 public static class ProtectionNeeds
 {
     /// <summary>What a box needs on a circuit of a given voltage and rating.</summary>
-    public static ImmutableArray<ProtectionNeed> Of(HouseShape house, CodeEdition edition, Box box, int volts, int breaker)
+    /// <param name="house">The house.</param>
+    /// <param name="edition">Its edition.</param>
+    /// <param name="box">The box.</param>
+    /// <param name="volts">The circuit's voltage.</param>
+    /// <param name="breaker">Its breaker in amperes.</param>
+    /// <param name="with">All boxes of the circuit.</param>
+    public static ImmutableArray<ProtectionNeed> Of(
+        HouseShape house,
+        CodeEdition edition,
+        Box box,
+        int volts,
+        int breaker,
+        IReadOnlyList<Box> with
+    )
     {
         var needs = ImmutableArray.CreateBuilder<ProtectionNeed>();
         var room = house[box.Room];
         var oneLine = CodeLibrary.Supply.At(volts) == Connection.OneLine;
         var kind = house.Job.KindAt(box);
         var traits = edition.Traits(kind);
-        if (oneLine && breaker <= 20 && traits.ArcFault && box.Kind != BoxKind.Provision)
+        if (edition.Ways.ArcFault == ArcFaultWay.ByReceptacle)
+        {
+            if (oneLine && breaker <= 20 && IsReceptacle(house.Job, box) && !Alone(house, edition, with))
+                Need(ProtectionKind.ArcFault, "protect.arc", $"a receptacle in {room.Room.Name}");
+        }
+        else if (oneLine && breaker <= 20 && traits.ArcFault && box.Kind != BoxKind.Provision)
             Need(ProtectionKind.ArcFault, "protect.arc", $"{(box.Kind == BoxKind.Switch ? "a switch" : "an outlet")} in {room.Room.Name}");
         else if (oneLine && breaker <= 20 && box.Kind != BoxKind.Provision && RoomUse.InLaundryArea(house, edition, box))
             Need(ProtectionKind.ArcFault, "protect.arc", $"an outlet of the laundry area in {room.Room.Name}");
         var facts = house.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(appliance) : null;
-        var receptacle = box.Kind is BoxKind.Receptacle or BoxKind.Provision || facts is { Hardwired: false };
+        var receptacle = box.Kind is BoxKind.Provision || IsReceptacle(house.Job, box);
         if (receptacle && volts <= edition.Number("groundFaultReceptacleVolts"))
             ByPlace();
         if (box.Kind == BoxKind.Light && oneLine && kind == RoomKind.CrawlSpace)
@@ -85,6 +103,8 @@ public static class ProtectionNeeds
                 && (kind == RoomKind.Utility || edition.Traits(RoomKind.FinishedBasement).GroundFault is not null)
             )
                 Need(ProtectionKind.GroundFault, "protect.basement", $"a receptacle in {room.Room.Name}, in a basement");
+            if (edition.Ways.Water == WaterWay.Reached && facts is not null)
+                return;
             var at = Places.Of(house, box);
             foreach (var fixture in house.Job.Fixtures)
             {
@@ -139,6 +159,30 @@ public static class ProtectionNeeds
                 );
         }
     }
+
+    private static bool IsReceptacle(Job job, Box box) =>
+        box.Kind == BoxKind.Receptacle || (job.ApplianceById(box.Appliance) is { } a && !ApplianceFacts.Of(a).Hardwired);
+
+    // What hangs on the circuit is all of one sort that needs none by itself: counter, refrigerator, basin, sump.
+    private static bool Alone(HouseShape house, CodeEdition edition, IReadOnlyList<Box> with)
+    {
+        bool Is(Box box, ApplianceTrait trait) => ApplianceFacts.Has(house.Job.ApplianceById(box.Appliance), trait);
+        Func<Box, bool>[] sorts =
+        [
+            b => ServesCounter(house, house[b.Room], b),
+            b => Is(b, ApplianceTrait.Refrigerator),
+            b => Is(b, ApplianceTrait.SumpPump),
+            b => b.Kind == BoxKind.Receptacle && RoomUse.IsBathroom(house.Job, house[b.Room].Room) && NearBasin(house, edition, b),
+        ];
+        return sorts.Any(sort => with.All(sort));
+    }
+
+    private static bool NearBasin(HouseShape house, CodeEdition edition, Box box) =>
+        house.Job.Fixtures.Any(f =>
+            f.Room == box.Room
+            && f.Kind == FixtureKind.Basin
+            && Places.InchesTo(house[box.Room], f.Spot, Places.Of(house, box)) <= edition.Number("basinReachIn")
+        );
 
     // Over a counter, or on an island or a peninsula.
     private static bool ServesCounter(HouseShape house, RoomShape room, Box box) =>

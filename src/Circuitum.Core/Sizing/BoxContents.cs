@@ -20,6 +20,9 @@ public sealed record BoxContents
     /// <summary>Whether clamps inside it hold the cables.</summary>
     public bool Clamps { get; init; }
 
+    /// <summary>Wire connectors, counted where an edition gives them room.</summary>
+    public int Connectors { get; init; }
+
     /// <summary>Fixture studs and hickeys.</summary>
     public int Fittings { get; init; }
 }

@@ -16,69 +16,118 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
     /// <exception cref="ArgumentException">A size has no allowance in a box.</exception>
     public static BoxFill Of(BoxContents contents, CodeEdition edition)
     {
-        var lines = ImmutableArray.CreateBuilder<Derivation>();
-        var sum = 0.0;
-        foreach (var wire in contents.Conductors.Where(w => w.Count > 0))
-            Add(
-                $"{wire.Count} conductors {wire.Size} AWG",
-                wire.Count * Allowance(wire.Size),
-                $"{wire.Count} x {Allowance(wire.Size):0.00}",
-                edition.Cite("box.countConductors")
-            );
-        var all = Largest(contents.Conductors.Concat(contents.Grounds));
-        if (contents.Clamps && all is { } largest)
-            Add(
-                "clamps inside, one of the largest conductor",
-                Allowance(largest),
-                $"1 x {Allowance(largest):0.00}",
-                edition.Cite("box.countClamps")
-            );
-        if (contents.Fittings > 0 && all is { } thickest)
-            Add(
-                "support fittings",
-                contents.Fittings * Allowance(thickest),
-                $"{contents.Fittings} x {Allowance(thickest):0.00}",
-                edition.Cite("box.countFittings")
-            );
-        foreach (var group in contents.Devices.GroupBy(d => d))
+        var sheet = new Sheet(edition);
+        sheet.Conductors(contents);
+        if (edition.Ways.BoxRoom == BoxRoomWay.Pairs)
         {
-            var each = Allowance(group.Key.Size) * (group.Key.Wide ? 4 : 2);
-            Add(
-                $"{group.Count()} device{(group.Count() > 1 ? "s" : "")} on {group.Key.Size} AWG"
-                    + $"{(group.Key.Wide ? ", wider than one gang" : "")}",
-                group.Count() * each,
-                $"{group.Count()} x {(group.Key.Wide ? 4 : 2)} x {Allowance(group.Key.Size):0.00}",
-                edition.Cite("box.countDevices")
-            );
+            sheet.Fittings(contents);
+            sheet.Connectors(contents);
+            sheet.Devices(contents);
+        }
+        else
+        {
+            sheet.Clamps(contents);
+            sheet.Fittings(contents);
+            sheet.Devices(contents);
+            sheet.Grounds(contents);
         }
 
-        var grounds = contents.Grounds.Sum(g => g.Count);
-        if (grounds > 0)
+        return sheet.Whole();
+    }
+
+    // The sum, line by line.
+    private sealed class Sheet(CodeEdition edition)
+    {
+        private readonly ImmutableArray<Derivation>.Builder lines = ImmutableArray.CreateBuilder<Derivation>();
+        private double sum;
+
+        internal BoxFill Whole() =>
+            new(
+                sum,
+                new("Box fill", $"{sum:0.00} in3")
+                {
+                    Formula = string.Join(" + ", lines.Select(l => l.Result)),
+                    Citation = edition.Cite("box.volume"),
+                    Steps = lines.ToImmutable(),
+                }
+            );
+
+        internal void Conductors(BoxContents contents)
         {
-            var one = Allowance(Largest(contents.Grounds)!.Value);
+            foreach (var wire in contents.Conductors.Where(w => w.Count > 0))
+                Add(
+                    $"{wire.Count} conductors {wire.Size} AWG",
+                    wire.Count * Room(wire.Size),
+                    $"{wire.Count} x {Room(wire.Size):0.00}",
+                    "box.countConductors"
+                );
+        }
+
+        internal void Clamps(BoxContents contents)
+        {
+            if (contents.Clamps && Largest(contents.Conductors.Concat(contents.Grounds)) is { } largest)
+                Add("clamps inside, one of the largest conductor", Room(largest), $"1 x {Room(largest):0.00}", "box.countClamps");
+        }
+
+        internal void Fittings(BoxContents contents)
+        {
+            if (contents.Fittings > 0 && Largest(contents.Conductors.Concat(contents.Grounds)) is { } thickest)
+                Add(
+                    "support fittings",
+                    contents.Fittings * Room(thickest),
+                    $"{contents.Fittings} x {Room(thickest):0.00}",
+                    "box.countFittings"
+                );
+        }
+
+        internal void Connectors(BoxContents contents)
+        {
+            if (contents.Connectors / 2 is var pairs and > 0 && Largest(contents.Conductors) is { } largest)
+                Add(
+                    $"{pairs} pair{(pairs == 1 ? "" : "s")} of connectors",
+                    pairs * Room(largest),
+                    $"{pairs} x {Room(largest):0.00}",
+                    "box.countConnectors"
+                );
+        }
+
+        internal void Devices(BoxContents contents)
+        {
+            foreach (var group in contents.Devices.GroupBy(d => d))
+            {
+                var each = Room(group.Key.Size) * (group.Key.Wide ? 4 : 2);
+                Add(
+                    $"{group.Count()} device{(group.Count() > 1 ? "s" : "")} on {group.Key.Size} AWG"
+                        + $"{(group.Key.Wide ? ", wider than one gang" : "")}",
+                    group.Count() * each,
+                    $"{group.Count()} x {(group.Key.Wide ? 4 : 2)} x {Room(group.Key.Size):0.00}",
+                    "box.countDevices"
+                );
+            }
+        }
+
+        internal void Grounds(BoxContents contents)
+        {
+            var grounds = contents.Grounds.Sum(g => g.Count);
+            if (grounds <= 0)
+                return;
+            var one = Room(Largest(contents.Grounds)!.Value);
             var more = Math.Max(0, grounds - edition.Number("groundsPerAllowance").Whole);
             Add(
                 $"{grounds} ground{(grounds > 1 ? "s" : "")}",
                 one + (more * one / 4),
                 more > 0 ? $"{one:0.00} + {more} x {one / 4:0.00}" : $"1 x {one:0.00}",
-                edition.Cite("box.countGrounds")
+                "box.countGrounds"
             );
         }
 
-        return new(
-            sum,
-            new("Box fill", $"{sum:0.00} in3")
-            {
-                Formula = string.Join(" + ", lines.Select(l => l.Result)),
-                Citation = edition.Cite("box.volume"),
-                Steps = lines.ToImmutable(),
-            }
-        );
+        private double Room(WireSize size) =>
+            edition.RoomInBox(size) ?? throw new ArgumentException($"{size} AWG has no allowance in a box.", nameof(size));
 
-        void Add(string what, double volume, string formula, string cite)
+        private void Add(string what, double volume, string formula, string rule)
         {
             sum += volume;
-            lines.Add(new(what, $"{volume:0.00}") { Formula = formula, Citation = cite });
+            lines.Add(new(what, $"{volume:0.00}") { Formula = formula, Citation = edition.Cite(rule) });
         }
     }
 
@@ -111,13 +160,6 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
                 .LastOrDefault(b => needed(b.Clamps) <= b.Volume + 1e-9)
                 ?? least;
     }
-
-    /// <summary>Volume of one conductor in a box.</summary>
-    /// <exception cref="ArgumentException">The size has no allowance in a box.</exception>
-    public static double Allowance(WireSize size) =>
-        CodeLibrary.Conductors.Copper.FirstOrDefault(r => r.Size == size) is { BoxIn3: > 0 } row
-            ? row.BoxIn3
-            : throw new ArgumentException($"{size} AWG has no allowance in a box.", nameof(size));
 
     private static WireSize? Largest(IEnumerable<WireCount> wires) => wires.Where(w => w.Count > 0).Max(w => (WireSize?)w.Size);
 }

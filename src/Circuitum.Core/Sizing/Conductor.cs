@@ -28,9 +28,10 @@ public static class Conductor
             byNameplate ? Math.Max(edition.SmallestBreaker, c.Breaker ?? LargestUpTo(edition, c.MaximumBreaker) ?? least.Value)
             : c is { Held: true, Breaker: { } held } ? held
             : Math.Max(least.Value, Math.Min(c.Breaker ?? 0, c.MostBreaker ?? int.MaxValue));
+        if (edition.Ways.Sizing == SizingWay.DividedOnce)
+            return DividedOnce.Choose(c, edition, need, breaker, least.Value);
         var column = c.Method == WiringMethod.Cable ? 60 : c.TerminationC;
-        var count = tables.Count.First(r => c.CurrentCarrying <= r.UpTo).Factor;
-        var ambient = Ambient(tables, c.AmbientC, c.InsulationC);
+        var (count, ambient) = (CountFactor(c.CurrentCarrying), AmbientFactor(c.AmbientC, c.InsulationC));
         var limits = edition.SmallWireLimits[c.Copper ? "copper" : "aluminum"];
         var passed = c.SmallestSize is null;
         var tried = new List<Derivation>();
@@ -49,9 +50,7 @@ public static class Conductor
                 continue;
             }
 
-            var ground = c.Copper
-                ? EquipmentGround.For(breaker, row.Size, row.Size)
-                : tables.Ground.First(g => breaker <= g.Breaker).Copper;
+            var ground = c.Copper ? EquipmentGround.For(breaker, row.Size, row.Size, edition) : edition.GroundFor(breaker);
             return new(row.Size, final, breaker, ground, row, Explain(row, terminal, adjusted, final)) { MostBreaker = c.MostBreaker };
 
             string? Refusal()
@@ -132,9 +131,13 @@ public static class Conductor
     private static int? LargestUpTo(CodeEdition edition, int? most) =>
         most is { } m ? edition.Breakers.Where(b => b <= m).Cast<int?>().LastOrDefault() : null;
 
-    private static double Ambient(ConductorTables tables, int celsius, int column)
+    /// <summary>The factor for so many current-carrying conductors together.</summary>
+    internal static double CountFactor(int conductors) => CodeLibrary.Conductors.Count.First(r => conductors <= r.UpTo).Factor;
+
+    /// <summary>The factor for a temperature and a column of the insulation; 0 where it carries nothing any more.</summary>
+    internal static double AmbientFactor(int celsius, int column)
     {
-        var row = tables.Ambient.FirstOrDefault(r => celsius <= r.UpToC);
+        var row = CodeLibrary.Conductors.Ambient.FirstOrDefault(r => celsius <= r.UpToC);
         return row is null
             ? 0
             : column switch

@@ -21,13 +21,14 @@ public sealed record EquipmentGround(int Breaker, WireSize Least, WireSize Used,
     /// <param name="breaker">Rating of the breaker in amperes, 400 at most.</param>
     /// <param name="least">Size that load and breaker ask for.</param>
     /// <param name="used">Size that is run.</param>
-    public static WireSize For(int breaker, WireSize least, WireSize used)
+    /// <param name="edition">The edition.</param>
+    public static WireSize For(int breaker, WireSize least, WireSize used, CodeEdition edition)
     {
-        var table = Row(CodeLibrary.Conductors.Ground.First(g => breaker <= g.Breaker).Copper);
+        var table = Row(edition.GroundFor(breaker));
         var (small, large) = (Row(least).Cmil, Row(used).Cmil);
 
         // Never larger than the conductors that it goes with (250.122(A)): an air conditioner's large breaker asks for no more.
-        if (large <= small)
+        if (large <= small || !edition.GroundGrows)
             return table.Cmil > large ? used : table.Size;
         var needed = (double)table.Cmil * large / small;
 
@@ -36,23 +37,23 @@ public sealed record EquipmentGround(int Breaker, WireSize Least, WireSize Used,
     }
 
     /// <summary>The ground that a run in sheathed cable needs and has.</summary>
-    public static EquipmentGround InCable(int breaker, WireSize least, WireSize used) =>
-        new(breaker, least, used, For(breaker, least, used), CodeLibrary.Conductors.Cable(used)?.Ground);
+    public static EquipmentGround InCable(int breaker, WireSize least, WireSize used, CodeEdition edition) =>
+        new(breaker, least, used, For(breaker, least, used, edition), CodeLibrary.Conductors.Cable(used)?.Ground);
 
     /// <summary>How the size came about.</summary>
     public Derivation Derivation(CodeEdition edition)
     {
-        var table = Row(CodeLibrary.Conductors.Ground.First(g => Breaker <= g.Breaker).Copper);
+        var table = Row(edition.GroundFor(Breaker));
         return new("Equipment ground", $"{Needed} AWG")
         {
             Formula =
-                Least == Used
+                Least == Used || !edition.GroundGrows
                     ? $"{Breaker} A breaker: {table.Size} AWG"
                     : $"{table.Cmil:#,0} x {Row(Used).Cmil:#,0} / {Row(Least).Cmil:#,0} = "
                         + $"{(double)table.Cmil * Row(Used).Cmil / Row(Least).Cmil:#,0} cmil",
             Citation = edition.Cite("wire.ground"),
             Because =
-                Least == Used
+                Least == Used || !edition.GroundGrows
                     ? Needed == table.Size
                         ? "By the breaker's size."
                         : "By the breaker's size, and no larger than the wires that it goes with."

@@ -37,7 +37,7 @@ internal static class MadeReady
     private static void Conduit(JobAnalysis a, CircuitAnalysis c, CableSegment segment, TallyPlace at)
     {
         var (cable, route) = (c.CableOf(segment), a.RouteOf(segment));
-        var ground = c.Wire is { } wire ? EquipmentGround.For(wire.Breaker, wire.Size, cable.Size) : cable.Size;
+        var ground = c.Wire is { } wire ? EquipmentGround.For(wire.Breaker, wire.Size, cable.Size, a.Edition) : cable.Size;
         var fill = ConduitFill.Of([new(cable.Size, cable.Conductors), new(ground, 1)], Kind);
         var sizes = CodeLibrary.Conduit[Kind].Sizes;
         if (fill.Size is null)

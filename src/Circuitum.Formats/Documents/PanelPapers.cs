@@ -35,11 +35,12 @@ internal static class PanelPapers
             NoPanel(s, "Panel schedule");
         else
             s.Text(
-                $"Service load: standard method {a.Standard.Total}, {a.Standard.Current.Value:0.0} A; optional method "
-                    + $"{a.Optional.Total}, {a.Optional.Current.Value:0.0} A. "
-                    + $"Used: {a.Service.Method.ToString().ToLowerInvariant()} method."
+                $"Service load: {string.Join("; ", a.ServiceLoads.Select(l => $"{l.Name} {l.Total}, {l.Current.Value:0.0} A"))}. "
+                    + $"Used: {a.Service.Name}."
             );
     }
+
+    private static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 
     private static void NoPanel(PaperDraft s, string heading)
     {
@@ -124,33 +125,39 @@ internal static class PanelPapers
         var sheet = ServiceSheet.Of(a);
         s.Part("Load sheet");
         s.Text(
-            $"{a.AreaSqFt:#,0} sq ft by the outside line. The {a.Service.Method.ToString().ToLowerInvariant()} method is "
+            $"{a.AreaSqFt:#,0} sq ft by the outside line. The {a.Service.Name} is "
                 + $"used: {a.Service.Total}, {a.Service.Current.Value:0.0} A, {sheet.Used * 100:0} percent of the {sheet.Rating} A "
                 + "main breaker. Service sizing is for a licensed person to decide."
         );
         foreach (
-            var (title, d) in new[]
-            {
-                ("Optional method", a.Optional.Derivation),
-                ("Standard method", a.Standard.Derivation),
-                ("Neutral", sheet.Neutral),
-                ("Conductors and grounding", sheet.Conductors),
-            }
+            var (title, d) in a
+                .ServiceLoads.Reverse()
+                .Select(l => (Capital(l.Name), l.Derivation))
+                .Append(("Neutral", sheet.Neutral))
+                .Append(("Conductors and grounding", sheet.Conductors))
         )
             Worked(s, title, d);
         s.Heading("By other editions");
         s.Table(
-            [new("Edition", 22), new("Standard", 18), new("Optional", 18), new("What comes out otherwise", 42)],
+            [
+                new("Edition", 22),
+                .. a.ServiceLoads.Select(l => new Column(
+                    Capital(l.Name.Replace(" method", "", StringComparison.Ordinal)),
+                    36 / a.ServiceLoads.Length
+                )),
+                new("What comes out otherwise", 42),
+            ],
             ServiceSheet
                 .EditionsOf(a)
                 .Select(e =>
                     new[]
                     {
-                        $"{e.Edition.FullName}{(e.Edition.Id == a.Edition.Id ? ", this job's" : "")}",
-                        $"{e.Standard.Total}, {e.Standard.Current.Value:0.0} A",
-                        $"{e.Optional.Total}, {e.Optional.Current.Value:0.0} A",
-                        e.Differs.IsEmpty ? "nothing" : string.Join("; ", e.Differs),
+                        [$"{e.Edition.FullName}{(e.Edition.Id == a.Edition.Id ? ", this job's" : "")}"],
+                        e.Loads.Select(l => $"{l.Total}, {l.Current.Value:0.0} A"),
+                        [e.Differs.IsEmpty ? "nothing" : string.Join("; ", e.Differs)],
                     }
+                        .SelectMany(cells => cells)
+                        .ToArray()
                 )
         );
         foreach (var at in a.Panels.Where(p => p.Feeder is not null))

@@ -28,10 +28,25 @@ public sealed class RulesModel(JobDesk desk) : PageModel
         return Page();
     }
 
-    /// <summary>The editions, newest first.</summary>
-    public ImmutableArray<CodeEdition> Editions { get; } = [.. CodeLibrary.EditionIds.Select(CodeLibrary.Edition)];
+    /// <summary>The family whose rules are shown: that of the job, else the one asked for.</summary>
+    [BindProperty(SupportsGet = true)]
+    public string? Family { get; set; }
+
+    /// <summary>The newest edition of each family.</summary>
+    public static IEnumerable<CodeEdition> Families => CodeLibrary.EditionIds.Select(CodeLibrary.Edition).DistinctBy(e => e.Family);
+
+    /// <summary>The editions of the family, newest first.</summary>
+    public ImmutableArray<CodeEdition> Editions =>
+        [
+            .. CodeLibrary
+                .IdsOf((Local?.Edition ?? Families.FirstOrDefault(f => f.Family == Family) ?? CodeLibrary.Newest).Family)
+                .Select(CodeLibrary.Edition),
+        ];
 
     /// <summary>The rules by area.</summary>
     public IEnumerable<IGrouping<string, RuleLine>> Groups =>
         RuleBook.Of(Local?.Edition ?? Editions[0], [.. Editions, .. new[] { Local?.Edition }.OfType<CodeEdition>()]);
+
+    /// <summary>Whether something of these rules is to be looked up before anyone builds on it.</summary>
+    public bool IsDoubted => Editions[0].Rules.Values.Any(r => r.Doubt.Length > 0);
 }

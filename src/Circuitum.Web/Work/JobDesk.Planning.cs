@@ -1,7 +1,9 @@
 using System.Collections.Concurrent;
 using Circuitum.Core.Circuits;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Edits;
+using Circuitum.Core.Planning;
 
 namespace Circuitum.Web.Work;
 
@@ -41,6 +43,25 @@ public sealed partial class JobDesk
         {
             planning.TryRemove(new(id, watch));
         }
+    }
+
+    /// <summary>Makes a job of the same house that is planned by the rules of another edition.</summary>
+    /// <returns>The id of the new job; none when there is no such job or edition.</returns>
+    public async Task<string?> CopyUnderAsync(string id, string edition, CancellationToken cancel)
+    {
+        if (!CodeLibrary.Editions.ContainsKey(edition) || await OpenAsync(id, cancel) is not { Analysis.Job: var job })
+            return null;
+        await Planners.WaitAsync(cancel);
+        try
+        {
+            job = OtherRules.Under(job, edition);
+        }
+        finally
+        {
+            Planners.Release();
+        }
+
+        return await CreateAsync(job with { Underlays = [] }, "by other rules", null, cancel);
     }
 
     // As many as there are processors: more at once would make all of them wait.

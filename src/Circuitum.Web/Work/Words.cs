@@ -7,6 +7,9 @@ namespace Circuitum.Web.Work;
 /// <summary>Words for enumerations, as they are said.</summary>
 public static class Words
 {
+    /// <summary>Words with a capital letter at their head.</summary>
+    public static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
+
     /// <summary>From which corner of a wall its things are measured, seen from the room.</summary>
     public static string FromCorner(Circuitum.Core.Geometry.RoomShape room, int wall) =>
         room.RightIsAlong(wall) ? "From the left corner" : "From the right corner";

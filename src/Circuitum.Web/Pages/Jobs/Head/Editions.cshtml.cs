@@ -40,10 +40,11 @@ public sealed class EditionsModel(JobDesk desk, WorkQueue queue) : PageModel
         if (await desk.OpenAsync(Id, cancel) is not { } job)
             return NotFound();
         A = job.Analysis;
-        if (One is null || !CodeLibrary.Editions.ContainsKey(One))
+        List<string> known = [.. CodeLibrary.IdsOf(A.Edition.Family)];
+        if (One is null || !known.Contains(One))
             One = A.Job.CodeEdition;
-        if (Other is null || !CodeLibrary.Editions.ContainsKey(Other))
-            Other = CodeLibrary.EditionIds.First(e => e != One);
+        if (Other is null || !known.Contains(Other))
+            Other = known.FirstOrDefault(e => e != One, One);
         var turn = await queue.AskAsync(
             $"editions {Id} {job.Stored.Stamp} {desk.Deletions} {One} {Other}",
             watch => new Made(EditionCompare.Of(A.Job, One, Other, watch)),
