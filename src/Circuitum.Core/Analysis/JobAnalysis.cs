@@ -48,6 +48,13 @@ public sealed record JobAnalysis
     /// <summary>Floor area by the outside line, in square feet.</summary>
     public required double AreaSqFt { get; init; }
 
+    /// <summary>The floor area as the edition's load counts it, in words.</summary>
+    public string AreaInWords =>
+        Edition.Ways.Service == ServiceWay.ByArea
+            ? $"{ServiceCase.InsideSqM:#,0} m2 inside the outer walls"
+                + (ServiceCase.BasementSqM > 0 ? $" and {ServiceCase.BasementSqM:#,0} m2 of basement" : "")
+            : $"{AreaSqFt:#,0} sq ft by the outside line";
+
     /// <summary>What the service loads are worked out from.</summary>
     public required ServiceCase ServiceCase { get; init; }
 

@@ -84,7 +84,12 @@ public static partial class LabelWriter
             case CircuitPurpose.Mixed:
                 var alarms = boxes.Any(b => b.Kind == BoxKind.SmokeAlarm) ? "; smoke alarms" : "";
                 fed.RemoveAll(b => b.Kind == BoxKind.SmokeAlarm && fed.Any(o => o.Kind != BoxKind.SmokeAlarm));
-                return In("Lights, receptacles: ", alarms);
+                return In(
+                    !boxes.Any(b => b.Kind is BoxKind.Receptacle or BoxKind.Appliance) ? "Lights: "
+                        : !boxes.Any(b => b.Kind is BoxKind.Light) ? "Receptacles: "
+                        : "Lights, receptacles: ",
+                    alarms
+                );
             case CircuitPurpose.Outdoor:
                 return In("Outdoor receptacles: ");
             // A laundry area is a place where a washer stands, whatever its room is called.

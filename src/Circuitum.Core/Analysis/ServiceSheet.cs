@@ -34,7 +34,7 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
             is not { } row
         )
             return new("Service conductors", "over 400 A") { Because = "Beyond the dwelling table: for an engineer." };
-        var electrode = CodeLibrary.Families.ElectrodeFor(row.Copper);
+        var electrode = a.Edition.ElectrodeFor(row.Copper);
         return new("Service conductors", $"{row.Copper} copper or {row.Aluminum} aluminum")
         {
             Citation = a.Edition.Cite("service.conductor"),
@@ -50,12 +50,14 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
                     Citation = a.Edition.Cite("service.size"),
                     Because = $"The next breaker over the load, {a.Edition.Number("serviceLeastA"):0} A at least for a one-family house.",
                 },
-                new(ElectrodeConductor, $"{electrode.Copper} copper or {electrode.Aluminum} aluminum")
+                new(ElectrodeConductor, Or(electrode))
                 {
                     Citation = a.Edition.Cite("service.electrodeConductor"),
-                    Because = "By the service conductors; 6 copper is enough to a rod, 4 copper to an encased electrode.",
+                    Because = a.Edition.ElectrodeCopper is null
+                        ? "By the service conductors; 6 copper is enough to a rod, 4 copper to an encased electrode."
+                        : a.Edition.Rule("service.electrodeConductor").Text,
                 },
-                new("Main bonding jumper, and bonding of metal water pipe", $"{electrode.Copper} copper or {electrode.Aluminum} aluminum")
+                new("Main bonding jumper, and bonding of metal water pipe", Or(electrode))
                 {
                     Citation = a.Edition.Cite("service.bonding"),
                     Because = "By the same table. Neutral and ground are joined here and nowhere after it.",
@@ -90,6 +92,8 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
             ],
         };
     }
+
+    private static string Or(ElectrodeRow row) => $"{row.Copper} copper or {row.Aluminum} aluminum";
 
     /// <summary>The same house by each edition that is known, the newest first, without local amendments.</summary>
     /// <param name="a">The analysis.</param>

@@ -118,7 +118,7 @@ internal static class ServiceBench
         var wires = CodeLibrary.Conductors.Service.FirstOrDefault(r =>
             r.Amperes >= Math.Max(edition.Number("serviceLeastA"), load.Current.Value) - 1e-6
         );
-        var electrode = wires is null ? null : CodeLibrary.Families.ElectrodeFor(wires.Copper);
+        var electrode = wires is null ? null : edition.ElectrodeFor(wires.Copper);
         return new(
             [
                 ("va", Math.Round(load.Total.Value)),

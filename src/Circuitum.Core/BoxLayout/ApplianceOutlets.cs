@@ -62,6 +62,8 @@ internal static class ApplianceOutlets
             var type = ApplianceFacts.Of(appliance).Type;
             var overhead = type.OutletHeightIn < 0;
             var height = overhead ? shape.Room.CeilingHeight : Length.Inches(type.OutletHeightIn);
+            if (type.Has(ApplianceTrait.Range) && draft.Edition.InForce("box.rangeHeight"))
+                height = Length.Min(height, draft.InchNumber("rangeHeightMostIn"));
             var box = new Box
             {
                 Kind = BoxKind.Appliance,

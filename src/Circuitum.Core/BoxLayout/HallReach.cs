@@ -30,6 +30,34 @@ internal sealed class HallReach
         return worst is { } at ? (Middle(at), far[at]) : null;
     }
 
+    /// <summary>
+    /// Of some places the one that serves most of what is out of reach, and the farthest point of it among that; none where nothing is
+    /// left or no place serves it.
+    /// </summary>
+    /// <param name="there">Where receptacles stand.</param>
+    /// <param name="places">Where one may stand.</param>
+    /// <param name="reach">How far a cord goes, in inches.</param>
+    internal int? Next(IEnumerable<Point> there, IReadOnlyList<Point> places, double reach)
+    {
+        var far = Distances(there);
+        List<int> left = [.. Enumerable.Range(0, floor.Length).Where(i => floor[i] && far[i] > reach)];
+        if (left.Count == 0)
+            return null;
+        // The end of what is left, from wall to wall: what serves only one corner of it leaves the other for one more.
+        var fromWorst = Distances([Middle(left.MaxBy(i => far[i]))]);
+        List<int> end = [.. left.Where(i => fromWorst[i] <= reach / 3)];
+        (int Place, int Ends, int Served) best = (-1, 0, 0);
+        for (var p = 0; p < places.Count; p++)
+        {
+            var from = Distances([places[p]]);
+            var (ends, served) = (end.Count(i => from[i] <= reach), left.Count(i => from[i] <= reach));
+            if ((ends, served).CompareTo((best.Ends, best.Served)) > 0)
+                best = (p, ends, served);
+        }
+
+        return best.Place < 0 ? null : best.Place;
+    }
+
     private Point Middle(int cell) =>
         new(
             shape.MinX + Length.ExactInches(((cell % columns) + 0.5) * Cell),
@@ -42,9 +70,8 @@ internal sealed class HallReach
         var open = new PriorityQueue<int, double>();
         foreach (var place in places)
         {
-            // A box stands in the wall: the cord begins on the floor before it.
-            var near = Enumerable.Range(0, floor.Length).Where(i => floor[i]).OrderBy(i => Middle(i).InchesTo(place)).Take(1);
-            foreach (var cell in near)
+            // Straight to all that is seen from there; the rest by way of that.
+            foreach (var cell in Enumerable.Range(0, floor.Length).Where(i => floor[i] && Sees(place, Middle(i))))
             {
                 far[cell] = Math.Min(far[cell], Middle(cell).InchesTo(place));
                 open.Enqueue(cell, far[cell]);
@@ -65,6 +92,24 @@ internal sealed class HallReach
         }
 
         return far;
+    }
+
+    // A box stands in the wall, so the way begins a little before it.
+    private bool Sees(Point from, Point to)
+    {
+        var steps = Math.Max(1, (int)(from.InchesTo(to) / Cell));
+        for (var n = 1; n < steps; n++)
+        {
+            var share = (double)n / steps;
+            var at = new Point(
+                from.X + Length.ExactInches((to.X - from.X).InInches * share),
+                from.Y + Length.ExactInches((to.Y - from.Y).InInches * share)
+            );
+            if (!shape.Contains(at))
+                return false;
+        }
+
+        return true;
     }
 
     private IEnumerable<(int Cell, double Step)> Around(int cell)

@@ -89,12 +89,11 @@ internal static class ReceptacleRules
             Fill(draft, shape, space, draft.InchNumber("counterReachIn"), draft.Job.Preferences.CounterCentre, overCounter: true);
     }
 
-    // What would stand in a corner is moved aside, and may leave a strip out of reach: then one more serves it.
-    private const int Passes = 2;
-
     private static void Fill(Draft draft, RoomShape shape, WallSpace space, Length reach, Length height, bool overCounter)
     {
-        for (var pass = 0; pass < Passes; pass++)
+        // What would stand in a corner is moved aside. A reach that is no whole number of inches then leaves a strip: one more serves it.
+        var passes = draft.Edition.Units == LengthUnits.Metric ? 2 : 1;
+        for (var pass = 0; pass < passes; pass++)
         {
             var missing = ReceptacleSpots.Missing(draft.Job, draft.Edition, draft.In(shape), shape, space, reach, overCounter);
             foreach (var offset in missing)

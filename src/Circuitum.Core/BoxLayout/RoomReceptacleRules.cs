@@ -81,35 +81,30 @@ internal static class RoomReceptacleRules
             PlaceIn(draft, shape, space, ReceptacleRules.ReceptacleHeight(draft));
     }
 
-    // Receptacles by which no point of the hall is out of reach: each next one beside the middle of what is left over.
+    // Receptacles by which no point of the hall is out of reach, each where it serves most of what is left.
     private static void WithinReach(Draft draft, RoomShape shape)
     {
         const int Most = 12;
-        var (reach, hall) = (draft.Edition.Number("hallReachIn"), new HallReach(shape));
-        var tried = new List<(int Wall, Length Along)>();
-        for (var n = 0; n < Most && hall.Farthest(Receptacles()) is { } worst && worst.Inches > reach; n++)
+
+        // What is moved aside a little, because something stands in its way, still serves all.
+        const int Spare = 6;
+        var (reach, hall) = (draft.Edition.Number("hallReachIn") - Spare, new HallReach(shape));
+        List<(int Wall, Length Along)> spots = [.. Spots(draft, shape)];
+        for (var n = 0; n < Most; n++)
         {
-            // The place from which the farthest points are nearest.
-            var best = Spots(draft, shape)
-                .Where(s => !tried.Contains(s))
-                .OrderBy(s => hall.Farthest(Receptacles().Append(shape.On(s.Wall, s.Along)))?.Inches ?? 0)
-                .ThenBy(s => s.Wall)
-                .ThenBy(s => s.Along)
-                .Cast<(int Wall, Length Along)?>()
-                .FirstOrDefault();
-            if (best is not { } spot)
+            if (hall.Next(Receptacles(), [.. spots.Select(s => shape.On(s.Wall, s.Along))], reach) is not { } next)
                 return;
-            tried.Add(spot);
             draft.Add(
                 new Box
                 {
                     Kind = BoxKind.Receptacle,
                     Room = shape.Room.Id,
-                    Wall = spot.Wall,
-                    Along = spot.Along,
+                    Wall = spots[next].Wall,
+                    Along = spots[next].Along,
                     Height = ReceptacleRules.ReceptacleHeight(draft),
                 }
             );
+            spots.RemoveAt(next);
         }
 
         IEnumerable<Point> Receptacles() =>

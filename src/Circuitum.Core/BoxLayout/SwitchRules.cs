@@ -131,8 +131,29 @@ internal static class SwitchRules
     private static void AddGang(Draft draft, RoomShape shape, RoomOpening door, List<Box> lights, int locations)
     {
         var (wall, along) = LatchSide(shape, door);
+
+        // Where a switch has to keep away from a tub it hangs outside, beside the same door.
+        if (
+            AtTub(draft, shape, wall, along)
+            && door.Beyond is { } beyond
+            && draft.House[beyond].Openings.FirstOrDefault(o => o.Opening.Id == door.Opening.Id) is { } there
+        )
+        {
+            shape = draft.House[beyond];
+            (wall, along) = LatchSide(shape, there);
+        }
+
         AddGang(draft, shape, wall, along, lights, locations);
     }
+
+    private static bool AtTub(Draft draft, RoomShape shape, int wall, Length along) =>
+        draft.Edition.Number("switchFromTubIn") is var apart
+        && apart > 0
+        && draft.Job.Fixtures.Any(f =>
+            f.Room == shape.Room.Id
+            && f.Kind is FixtureKind.Tub or FixtureKind.Shower
+            && Places.InchesTo(shape, f.Spot, shape.On(wall, along)) < apart
+        );
 
     private static void AddGang(Draft draft, RoomShape shape, int wall, Length along, List<Box> lights, int locations)
     {

@@ -141,10 +141,11 @@ internal sealed class CircuitDraft
     /// <summary>All boxes on one circuit of the purpose, more circuits when there are too many or their loads do not fit.</summary>
     internal void Simple(CircuitPurpose purpose, List<Box> boxes, int most)
     {
+        var rating = CircuitPlanning.GeneralRating(Job.Preferences, purpose, Edition);
         foreach (var box in boxes)
         {
             var room = Free(purpose, BuildingOf(box.Room))
-                .Where(n => On(n) is var there && there.Count < most && Fits(20, [.. there, box]))
+                .Where(n => On(n) is var there && there.Count < most && Fits(rating, [.. there, box]))
                 .ToList();
             if (room.Count > 0)
                 Put(room[0], box);

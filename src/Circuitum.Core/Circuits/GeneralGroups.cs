@@ -233,8 +233,9 @@ internal sealed class GeneralGroups
             work.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Mixed ? CircuitPurpose.Mixed : CircuitPurpose.Lighting;
         foreach (var alarm in work.Loose(CircuitPurpose.Lighting).Where(b => b.Kind == BoxKind.SmokeAlarm))
         {
+            bool HasRoom(int circuit) => work.On(circuit).All(b => b.Kind == BoxKind.SmokeAlarm) || Outlets.HasRoomForAlarms(work, circuit);
             int On(int circuit) => work.On(circuit).Count(b => b.Kind == BoxKind.SmokeAlarm);
-            var circuits = work.Existing(purpose).Where(n => !work.Locked(n) && On(n) < MostAlarms).ToList();
+            var circuits = work.Existing(purpose).Where(n => !work.Locked(n) && On(n) < MostAlarms && HasRoom(n)).ToList();
             var withAlarms = circuits.FirstOrDefault(n => On(n) > 0);
             int Lighting(RoomKind kind) =>
                 circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.Light && work.House[b.Room].Room.Kind == kind));

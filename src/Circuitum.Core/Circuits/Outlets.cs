@@ -8,20 +8,27 @@ namespace Circuitum.Core.Circuits;
 /// <summary>Outlets that a rule counts on a circuit.</summary>
 internal static class Outlets
 {
-    // A circuit of lights that kept too few of them because of the alarms would be no circuit of lights.
-    private const int FewestLights = 4;
+    // More alarms than this hang on a circuit of their own: one of lights that kept too few of them would be none.
+    private const int MostAlarmsBesideLights = 6;
 
     /// <summary>Whether a box is an outlet: what only switches or cuts off is none.</summary>
     internal static bool Counts(Box box) =>
         box.Kind is not (BoxKind.Switch or BoxKind.Disconnect or BoxKind.Provision) && box.Serves is null;
 
-    /// <summary>Most outlets of a general circuit, where all alarms come onto one of them in the end.</summary>
+    /// <summary>Most outlets of a general circuit; where few alarms are, all of them come onto one of these in the end.</summary>
     internal static int Most(CircuitDraft work, CircuitPurpose purpose)
     {
-        var most = work.Edition.Number("outletsOnCircuitMost").Whole;
-        var alarms = purpose == CircuitPurpose.Receptacles ? 0 : work.Job.Decisions.Boxes.Count(b => b.Kind == BoxKind.SmokeAlarm);
-        return Math.Max(Math.Min(most, FewestLights), most - alarms);
+        var alarms = work.Job.Decisions.Boxes.Count(b => b.Kind == BoxKind.SmokeAlarm);
+        return work.Edition.Number("outletsOnCircuitMost").Whole
+            - (purpose == CircuitPurpose.Receptacles || alarms > MostAlarmsBesideLights ? 0 : alarms);
     }
+
+    /// <summary>Whether a circuit has room for all alarms beside what hangs on it.</summary>
+    internal static bool HasRoomForAlarms(CircuitDraft work, int circuit) =>
+        !work.Edition.InForce("circuit.mostOutlets")
+        || work.On(circuit).Count(b => Counts(b) && b.Kind != BoxKind.SmokeAlarm)
+            + work.Job.Decisions.Boxes.Count(b => b.Kind == BoxKind.SmokeAlarm)
+            <= work.Edition.Number("outletsOnCircuitMost");
 
     /// <summary>
     /// Whether there are too many on a circuit: more than the rule's number, unless every load is known and all of them together are within

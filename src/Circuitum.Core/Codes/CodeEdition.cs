@@ -53,11 +53,17 @@ public sealed partial record CodeEdition
     /// <summary>Room that one conductor takes in a box, in cubic inches, by size; empty where that of the conductor tables holds.</summary>
     public ImmutableDictionary<WireSize, double> BoxRoomIn3 { get; init; } = ImmutableDictionary<WireSize, double>.Empty;
 
+    /// <summary>Factor by current-carrying conductors together; empty where that of the conductor tables holds.</summary>
+    public ImmutableArray<CountRow> Counts { get; init; } = [];
+
     /// <summary>Equipment ground by breaker; empty where that of the conductor tables holds.</summary>
     public ImmutableArray<GroundRow> Grounds { get; init; } = [];
 
     /// <summary>Whether the equipment ground grows with wires that are made larger than they had to be.</summary>
     public bool GroundGrows { get; init; } = true;
+
+    /// <summary>The grounding conductor of any service, where an edition has one size for all; none where a table has it.</summary>
+    public WireSize? ElectrodeCopper { get; init; }
 
     /// <summary>The appliances whose outlets need ground-fault protection whatever their place, with the section that names them.</summary>
     public required ImmutableDictionary<string, string> GroundFaultAppliances { get; init; }
@@ -115,6 +121,14 @@ public sealed partial record CodeEdition
 
     /// <summary>The section number of a rule in this edition.</summary>
     public string Cite(string ruleId) => Rules[ruleId].Cite;
+
+    /// <summary>The grounding conductor for a service of copper conductors of a size.</summary>
+    public ElectrodeRow ElectrodeFor(WireSize copper) =>
+        CodeLibrary.Families.Electrode.First(r => ElectrodeCopper is { } one ? one <= r.Copper : copper <= r.CopperUpTo);
+
+    /// <summary>The factor on the ampacity of so many current-carrying conductors together.</summary>
+    public double CountFactor(int conductors) =>
+        (Counts.IsDefaultOrEmpty ? CodeLibrary.Conductors.Count : Counts).First(r => conductors <= r.UpTo).Factor;
 
     /// <summary>The highest top of a panel whose highest handle is within reach.</summary>
     public Length HighestPanelTop => Number("highestHandleIn").Length + AboveHandle;

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Codes;
 
@@ -19,8 +18,4 @@ public sealed record Families
 
     /// <summary>Grounding electrode conductors by service conductors (Table 250.66).</summary>
     public required ImmutableArray<ElectrodeRow> Electrode { get; init; }
-
-    /// <summary>The electrode conductor for a copper service conductor.</summary>
-    /// <param name="copper">Its size, 600 kcmil at most.</param>
-    public ElectrodeRow ElectrodeFor(WireSize copper) => Electrode.First(r => copper <= r.CopperUpTo);
 }

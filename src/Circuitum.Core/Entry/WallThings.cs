@@ -79,12 +79,15 @@ internal static class WallThings
     // The panel at the service is one: put down again it moves.
     private static Job WithPanel(Job job, string room, Spot spot)
     {
+        var top = Length.Min(job.Preferences.PanelTop, CodeLibrary.EditionOf(job).HighestPanelTop);
         var main = job.Panels is [var there, ..]
-            ? there with
+            ? there
+            : new()
             {
-                Top = Length.Min(job.Preferences.PanelTop, CodeLibrary.EditionOf(job).HighestPanelTop),
-            }
-            : new() { Id = "main", Name = "Main panel" };
+                Id = "main",
+                Name = "Main panel",
+                Top = top,
+            };
         main = main with { Room = room, Wall = spot.Wall!.Value, Along = spot.From };
         return job with { Panels = job.Panels is [] ? [main] : job.Panels.SetItem(0, main) };
     }

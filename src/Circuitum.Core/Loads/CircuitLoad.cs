@@ -59,7 +59,7 @@ public sealed record CircuitLoad(
             );
         }
 
-        if (appliances.Count == boxes.Count && AsOneRange(appliances) is { } range)
+        if (edition.InForce("wire.range") && appliances.Count == boxes.Count && AsOneRange(appliances) is { } range)
         {
             var demand = CookingDemand.OfRange(range, edition);
             var amps = demand.Demand.At(volts);

@@ -8,7 +8,7 @@ public sealed record ServiceCase
     /// <summary>Floor area by the outside line, in square feet.</summary>
     public double AreaSqFt { get; init; }
 
-    /// <summary>Floor area by the inside of the outer walls, basements apart, in square metres; counted where an edition goes by it.</summary>
+    /// <summary>Floor area inside the outer walls, basements apart, in square metres; counted where an edition goes by it.</summary>
     public double InsideSqM { get; init; }
 
     /// <summary>Floor area of basements by the inside of the outer walls, in square metres.</summary>

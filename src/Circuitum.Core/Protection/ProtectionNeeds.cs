@@ -169,7 +169,7 @@ public static class ProtectionNeeds
         bool Is(Box box, ApplianceTrait trait) => ApplianceFacts.Has(house.Job.ApplianceById(box.Appliance), trait);
         Func<Box, bool>[] sorts =
         [
-            b => ServesCounter(house, house[b.Room], b),
+            b => RoomUse.Cooks(house.Job, house[b.Room].Room) && ServesCounter(house, house[b.Room], b),
             b => Is(b, ApplianceTrait.Refrigerator),
             b => Is(b, ApplianceTrait.SumpPump),
             b => b.Kind == BoxKind.Receptacle && RoomUse.IsBathroom(house.Job, house[b.Room].Room) && NearBasin(house, edition, b),

@@ -31,7 +31,7 @@ public static class Conductor
         if (edition.Ways.Sizing == SizingWay.DividedOnce)
             return DividedOnce.Choose(c, edition, need, breaker, least.Value);
         var column = c.Method == WiringMethod.Cable ? 60 : c.TerminationC;
-        var (count, ambient) = (CountFactor(c.CurrentCarrying), AmbientFactor(c.AmbientC, c.InsulationC));
+        var (count, ambient) = (edition.CountFactor(c.CurrentCarrying), AmbientFactor(c.AmbientC, c.InsulationC));
         var limits = edition.SmallWireLimits[c.Copper ? "copper" : "aluminum"];
         var passed = c.SmallestSize is null;
         var tried = new List<Derivation>();
@@ -130,9 +130,6 @@ public static class Conductor
 
     private static int? LargestUpTo(CodeEdition edition, int? most) =>
         most is { } m ? edition.Breakers.Where(b => b <= m).Cast<int?>().LastOrDefault() : null;
-
-    /// <summary>The factor for so many current-carrying conductors together.</summary>
-    internal static double CountFactor(int conductors) => CodeLibrary.Conductors.Count.First(r => conductors <= r.UpTo).Factor;
 
     /// <summary>The factor for a temperature and a column of the insulation; 0 where it carries nothing any more.</summary>
     internal static double AmbientFactor(int celsius, int column)

@@ -17,7 +17,7 @@ internal static class DividedOnce
     {
         var tables = CodeLibrary.Conductors;
         var byNameplate = c.MinimumCircuitAmpacity is not null;
-        var (count, ambient) = (Conductor.CountFactor(c.CurrentCarrying), Conductor.AmbientFactor(c.AmbientC, c.InsulationC));
+        var (count, ambient) = (edition.CountFactor(c.CurrentCarrying), Conductor.AmbientFactor(c.AmbientC, c.InsulationC));
         if (count * ambient <= 0)
             return null;
         var inflated = need.Value / (count * ambient);

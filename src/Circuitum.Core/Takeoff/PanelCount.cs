@@ -97,7 +97,7 @@ internal static class PanelCount
         at.Add("electrode-clamp", rules.Rods, stage: BuyStage.Outside);
         if (of.Feeder!.Wire is not { } wire)
             return;
-        var electrode = CodeLibrary.Families.ElectrodeFor(wire.Size).Copper;
+        var electrode = a.Edition.ElectrodeFor(wire.Size).Copper;
         var rod = WireSize.Awg(6) < electrode ? WireSize.Awg(6) : electrode;
         var assumed = t.At(
             Subject.Panel(panel.Id),
@@ -121,7 +121,7 @@ internal static class PanelCount
         if (CodeLibrary.Conductors.Service.FirstOrDefault(r => r.Amperes >= least) is not { } row)
             return;
         at.Feet("service-wire", Length.Feet(3 * rules.ServiceFeet), $"{row.Copper}", $"{row.Copper} copper");
-        var electrode = CodeLibrary.Families.ElectrodeFor(row.Copper);
+        var electrode = a.Edition.ElectrodeFor(row.Copper);
         var rod = WireSize.Awg(6) < electrode.Copper ? WireSize.Awg(6) : electrode.Copper;
         at.Feet("ground-wire", Length.Feet(rules.RodFeet), $"{rod}", $"{rod} copper");
         at.Feet("ground-wire", Length.Feet(rules.PipeFeet), $"{electrode.Copper}", $"{electrode.Copper} copper");

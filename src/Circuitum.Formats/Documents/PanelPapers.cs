@@ -125,7 +125,7 @@ internal static class PanelPapers
         var sheet = ServiceSheet.Of(a);
         s.Part("Load sheet");
         s.Text(
-            $"{a.AreaSqFt:#,0} sq ft by the outside line. The {a.Service.Name} is "
+            $"{a.AreaInWords}. The {a.Service.Name} is "
                 + $"used: {a.Service.Total}, {a.Service.Current.Value:0.0} A, {sheet.Used * 100:0} percent of the {sheet.Rating} A "
                 + "main breaker. Service sizing is for a licensed person to decide."
         );
