@@ -227,6 +227,35 @@ public class CanadaTests
         far.Inches.ShouldBeGreaterThan(Sample.P(0, 2).InchesTo(far.At) + 10);
     }
 
+    // A basement is a storey, finished or not.
+    [Theory]
+    [InlineData("us-2023")]
+    [InlineData("ca-2021")]
+    public void A_cellar_has_an_alarm_of_its_own(string edition)
+    {
+        var house = Sample.House(
+            Sample.Rect("living", RoomKind.Living, 0, 0, 20, 14),
+            Sample.Rect("cellar", RoomKind.UnfinishedBasement, 0, 0, 20, 14, "cellar")
+        ) with
+        {
+            CodeEdition = edition,
+            Storeys =
+            [
+                new() { Id = "first", Name = "First floor" },
+                new()
+                {
+                    Id = "cellar",
+                    Name = "Cellar",
+                    Floor = Length.Feet(-9),
+                },
+            ],
+        };
+        Found(house).Count(f => f == "box.alarm").ShouldBe(2);
+        var planned = BoxProposal.Propose(house);
+        planned.Decisions.Boxes.Where(b => b.Kind == BoxKind.SmokeAlarm).Select(b => b.Room).Order().ShouldBe(["cellar", "living"]);
+        Found(planned).ShouldNotContain("box.alarm");
+    }
+
     [Theory]
     [InlineData(60, 30, 6)]
     [InlineData(20, 16, 1)]

@@ -52,7 +52,7 @@ public sealed class FaultWebTests : WebHouse
             { new StringContent(all["__RequestVerificationToken"]), "__RequestVerificationToken" },
             { new ByteArrayContent(new byte[App.MostRequestBytes + 1]), "file", "big.json" },
         };
-        var answer = await Web.PostAsync("/?handler=Import", content);
+        var answer = await Web.PostAsync("/?handler=New", content);
         answer.StatusCode.ShouldBe(HttpStatusCode.RequestEntityTooLarge);
         (await answer.Content.ReadAsStringAsync()).ShouldSatisfyAllConditions(
             t => t.ShouldContain($"larger than {App.MostRequestBytes / 1_000_000} MB"),

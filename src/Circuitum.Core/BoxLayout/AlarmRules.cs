@@ -17,7 +17,7 @@ internal static class AlarmRules
             Place(draft, shape, garage);
         foreach (var storey in draft.Job.Storeys)
         {
-            var inside = draft.House.Rooms.Where(r => r.Room.Storey == storey.Id && draft.Traits(r).FloorArea).ToList();
+            var inside = draft.House.Rooms.Where(r => r.Room.Storey == storey.Id && Counts(draft.Edition, r.Room)).ToList();
             if (inside.Count == 0 || draft.All.Any(b => b.Kind == BoxKind.SmokeAlarm && draft.House[b.Room].Room.Storey == storey.Id))
                 continue;
             var best = inside.OrderBy(r => Fitness(r.Room.Kind)).ThenBy(r => r.Room.Id, StringComparer.Ordinal).First();
@@ -25,6 +25,10 @@ internal static class AlarmRules
                 Place(draft, best, garage && best.Room.Kind == RoomKind.Hallway);
         }
     }
+
+    /// <summary>Whether a room makes its storey one with an alarm: where people live, and a basement, finished or not.</summary>
+    internal static bool Counts(Codes.CodeEdition edition, Room room) =>
+        edition.Traits(room.Kind).FloorArea || room.Kind == RoomKind.UnfinishedBasement;
 
     /// <summary>
     /// Whether alarms outside the bedrooms sense carbon monoxide: with an attached garage or with anything that burns fuel (R315).

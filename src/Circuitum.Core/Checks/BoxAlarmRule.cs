@@ -38,7 +38,7 @@ internal sealed class BoxAlarmRule : CheckedRule
 
         foreach (
             var storey in a.Job.Storeys.Where(s =>
-                a.House.Rooms.Any(r => r.Room.Storey == s.Id && a.Edition.Traits(r.Room.Kind).FloorArea)
+                a.House.Rooms.Any(r => r.Room.Storey == s.Id && AlarmRules.Counts(a.Edition, r.Room))
                 && !alarms.Exists(b => a.House[b.Room].Room.Storey == s.Id)
             )
         )

@@ -116,7 +116,7 @@ public sealed partial record CodeEdition
                     : m.Value)
             : sentence;
 
-    [GeneratedRegex(@"\{([a-zA-Z.]+)\}")]
+    [GeneratedRegex(@"\{([a-zA-Z0-9.]+)\}")]
     private static partial Regex NameInBraces();
 
     /// <summary>The section number of a rule in this edition.</summary>

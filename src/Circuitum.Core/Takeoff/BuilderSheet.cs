@@ -118,7 +118,10 @@ public sealed record BuilderSheet(ImmutableArray<PanelWall> Panels, ImmutableArr
     }
 
     private static Length Station(RoomShape room, int wall, Length along) =>
-        (room.RightIsAlong(wall) ? along : room.Walls[wall].Length - along).RoundTo(Length.Inches(0.5));
+        Length.Min(
+            (room.RightIsAlong(wall) ? along : room.Walls[wall].Length - along).RoundTo(Length.Inches(0.5)),
+            room.Walls[wall].Length
+        );
 
     private static IEnumerable<FramerLine> Lines(JobAnalysis a)
     {
