@@ -213,10 +213,15 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
                 Citation = edition.Cite("wire.drop"),
                 Because =
                     $"Worst at {worst.Key}, make-up counted; {edition.Number("dropPercentBranch"):0.#} percent on a branch "
-                    + $"circuit is {(edition.Rule("wire.drop").Severity == "must" ? "a local rule" : "a recommendation")}.",
+                    + $"circuit is {Standing(edition.Rule("wire.drop"))}.",
                 Steps = [.. path[worst.Key]],
             },
             at.ToImmutableDictionary(x => x.Key, x => x.Value / load.Volts * 100)
         );
     }
+
+    private static string Standing(Rule rule) =>
+        rule.Severity != "must" ? "a recommendation"
+        : rule.Amended is null ? "a rule"
+        : "a local rule";
 }

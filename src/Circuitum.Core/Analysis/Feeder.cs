@@ -209,7 +209,9 @@ public sealed record Feeder
                                     $"2 x {route.Length.InFeet:0.#} ft x {load.Current.Value:0.#} A x {wire.Row.OhmPerKft} / 1000 "
                                     + $"/ {CodeLibrary.Supply.Between} V",
                                 Citation = edition.Cite("wire.drop"),
-                                Because = "Feeder and branch circuit together 5 percent at most, recommended.",
+                                Because =
+                                    $"Feeder and branch circuit together {edition.Number("dropPercentInAll")} percent at most, "
+                                    + $"{(edition.Rule("wire.drop").Severity == "must" ? "a rule" : "recommended")}.",
                             },
                         },
                 ],
