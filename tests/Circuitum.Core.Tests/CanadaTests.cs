@@ -162,6 +162,18 @@ public partial class CanadaTests
         far.Inches.ShouldBeGreaterThan(Sample.P(0, 2).InchesTo(far.At) + 10);
     }
 
+    // A rule that is not in force takes no finding from the one that is.
+    [Theory]
+    [InlineData("us-2023", "circuit.bathroom")]
+    [InlineData("ca-2021", "circuit.outdoor")]
+    public void A_bathroom_receptacle_on_the_outdoor_circuit_is_found_by_the_rule_that_holds(string edition, string rule)
+    {
+        var house = Sample.House(Sample.Rect("bath", RoomKind.Bathroom, 0, 0, 10, 8), Sample.Rect("yard", RoomKind.Outdoors, 0, 8, 10, 8));
+        var boxes = new[] { Receptacle("bath.r1", "bath", 0, 3), Receptacle("yard.r1", "yard", 0, 3) };
+        var job = With(house, boxes, (CircuitPurpose.Outdoor, ["bath.r1", "yard.r1"])) with { CodeEdition = edition };
+        Analyzer.Analyze(job).Findings.ShouldContain(f => f.RuleId == rule && f.Sentence.Contains("bath.r1"));
+    }
+
     // A basement is a storey, finished or not.
     [Theory]
     [InlineData("us-2023")]

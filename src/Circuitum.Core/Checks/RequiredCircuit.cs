@@ -25,7 +25,7 @@ internal static class RequiredCircuit
         {
             if (BoxPurpose.WhyNot(a.Job, a.Edition, box, c.Circuit.Purpose, c.Boxes) is not { } why)
                 continue;
-            if ((BoxPurpose.RuleOf(c.Circuit.Purpose) ?? BoxPurpose.RuleOf(BoxPurpose.Of(a.Job, a.Edition, box))) == rule)
+            if (BoxPurpose.RuleOf(a.Edition, c.Circuit.Purpose, BoxPurpose.Of(a.Job, a.Edition, box)) == rule)
                 yield return (box, $"{box.Id} may not be on circuit {c.Number} ({c.Label}). {why}");
         }
     }

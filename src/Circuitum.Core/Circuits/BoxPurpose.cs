@@ -90,12 +90,18 @@ public static class BoxPurpose
             && purpose is (CircuitPurpose.Garage or CircuitPurpose.Receptacles or CircuitPurpose.Mixed)
         )
             return null;
-        var rule = RuleOf(purpose) is { } stated && edition.InForce(stated) ? stated : RuleOf(own);
-        return rule is null || !edition.InForce(rule) ? null : $"{edition.Rule(rule).Text.TrimEnd('.')} ({edition.Cite(rule)}).";
+        return RuleOf(edition, purpose, own) is { } rule ? $"{edition.Rule(rule).Text.TrimEnd('.')} ({edition.Cite(rule)})." : null;
     }
 
+    /// <summary>The rule by which a box is not for a circuit: that of the circuit's purpose where it holds, else that of the box's.</summary>
+    /// <param name="edition">The edition.</param>
+    /// <param name="purpose">The circuit's purpose.</param>
+    /// <param name="own">The purpose of the circuit that the box belongs on.</param>
+    internal static string? RuleOf(CodeEdition edition, CircuitPurpose purpose, CircuitPurpose own) =>
+        new[] { RuleOf(purpose), RuleOf(own) }.FirstOrDefault(rule => rule is not null && edition.InForce(rule));
+
     /// <summary>The rule that speaks of circuits of a purpose, or none.</summary>
-    internal static string? RuleOf(CircuitPurpose purpose) =>
+    private static string? RuleOf(CircuitPurpose purpose) =>
         purpose switch
         {
             CircuitPurpose.SmallAppliance => "circuit.smallAppliance",
