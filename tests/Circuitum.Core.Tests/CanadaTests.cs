@@ -147,6 +147,14 @@ public partial class CanadaTests
         Found(hall).ShouldContain("box.hallway");
     }
 
+    // What somebody calls a hall may be as large as a job allows.
+    [Fact]
+    public void A_hall_as_large_as_a_hangar_is_looked_at_in_bounded_time()
+    {
+        var hall = Sample.House(Sample.Rect("hall", RoomKind.Hallway, 0, 0, 290, 290)) with { CodeEdition = Canada.Id };
+        BoxProposal.Propose(hall).Decisions.Boxes.Count(b => b is { Kind: BoxKind.Receptacle, Outside: false }).ShouldBeInRange(1, 12);
+    }
+
     [Fact]
     public void A_cord_goes_round_the_corner_of_a_hall()
     {

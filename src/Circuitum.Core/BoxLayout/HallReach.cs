@@ -6,8 +6,11 @@ namespace Circuitum.Core.BoxLayout;
 /// <summary>How far the points of a hall are from a receptacle by the way of a cord: over the floor, round its corners.</summary>
 internal sealed class HallReach
 {
-    // Cells of half a foot: a hall has a few hundred of them.
-    private const double Cell = 6;
+    // Half a foot: a hall has a few hundred cells of that. What is no hall by its size is looked at more coarsely, in bounded time.
+    private const double Finest = 6;
+    private const int MostCells = 1000;
+
+    private readonly double cell;
 
     private readonly RoomShape shape;
     private readonly int columns;
@@ -16,8 +19,10 @@ internal sealed class HallReach
     internal HallReach(RoomShape shape)
     {
         this.shape = shape;
-        columns = (int)Math.Ceiling((shape.MaxX - shape.MinX).InInches / Cell);
-        var rows = (int)Math.Ceiling((shape.MaxY - shape.MinY).InInches / Cell);
+        var (wide, deep) = ((shape.MaxX - shape.MinX).InInches, (shape.MaxY - shape.MinY).InInches);
+        cell = Math.Max(Finest, Math.Sqrt(wide * deep / MostCells));
+        columns = (int)Math.Ceiling(wide / cell);
+        var rows = (int)Math.Ceiling(deep / cell);
         floor = [.. Enumerable.Range(0, columns * rows).Select(i => shape.Contains(Middle(i)))];
     }
 
@@ -58,11 +63,8 @@ internal sealed class HallReach
         return best.Place < 0 ? null : best.Place;
     }
 
-    private Point Middle(int cell) =>
-        new(
-            shape.MinX + Length.ExactInches(((cell % columns) + 0.5) * Cell),
-            shape.MinY + Length.ExactInches(((cell / columns) + 0.5) * Cell)
-        );
+    private Point Middle(int at) =>
+        new(shape.MinX + Length.ExactInches(((at % columns) + 0.5) * cell), shape.MinY + Length.ExactInches(((at / columns) + 0.5) * cell));
 
     private double[] Distances(IEnumerable<Point> places)
     {
@@ -71,18 +73,18 @@ internal sealed class HallReach
         foreach (var place in places)
         {
             // Straight to all that is seen from there; the rest by way of that.
-            foreach (var cell in Enumerable.Range(0, floor.Length).Where(i => floor[i] && Sees(place, Middle(i))))
+            foreach (var at in Enumerable.Range(0, floor.Length).Where(i => floor[i] && Sees(place, Middle(i))))
             {
-                far[cell] = Math.Min(far[cell], Middle(cell).InchesTo(place));
-                open.Enqueue(cell, far[cell]);
+                far[at] = Math.Min(far[at], Middle(at).InchesTo(place));
+                open.Enqueue(at, far[at]);
             }
         }
 
-        while (open.TryDequeue(out var cell, out var way))
+        while (open.TryDequeue(out var at, out var way))
         {
-            if (way > far[cell])
+            if (way > far[at])
                 continue;
-            foreach (var (next, step) in Around(cell))
+            foreach (var (next, step) in Around(at))
             {
                 if (way + step >= far[next])
                     continue;
@@ -97,7 +99,7 @@ internal sealed class HallReach
     // A box stands in the wall, so the way begins a little before it.
     private bool Sees(Point from, Point to)
     {
-        var steps = Math.Max(1, (int)(from.InchesTo(to) / Cell));
+        var steps = Math.Max(1, (int)(from.InchesTo(to) / cell));
         for (var n = 1; n < steps; n++)
         {
             var share = (double)n / steps;
@@ -112,16 +114,16 @@ internal sealed class HallReach
         return true;
     }
 
-    private IEnumerable<(int Cell, double Step)> Around(int cell)
+    private IEnumerable<(int Cell, double Step)> Around(int at)
     {
-        var (x, y) = (cell % columns, cell / columns);
+        var (x, y) = (at % columns, at / columns);
         for (var dy = -1; dy <= 1; dy++)
         {
             for (var dx = -1; dx <= 1; dx++)
             {
                 var next = ((y + dy) * columns) + x + dx;
                 if ((dx != 0 || dy != 0) && x + dx >= 0 && x + dx < columns && next >= 0 && next < floor.Length && floor[next])
-                    yield return (next, Cell * Math.Sqrt((dx * dx) + (dy * dy)));
+                    yield return (next, cell * Math.Sqrt((dx * dx) + (dy * dy)));
             }
         }
     }

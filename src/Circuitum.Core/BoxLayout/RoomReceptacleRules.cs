@@ -111,10 +111,13 @@ internal static class RoomReceptacleRules
             draft.In(shape).Where(b => b.Kind == BoxKind.Receptacle && !b.Outside).Select(b => Places.Of(draft.House, b));
     }
 
+    private const int MostSpots = 80;
+
     private static IEnumerable<(int Wall, Length Along)> Spots(Draft draft, RoomShape shape)
     {
-        var step = Length.Inches(12);
-        foreach (var space in WallSpaces.Of(shape, draft.Job, step))
+        // A foot apart; farther in what is no hall by its size.
+        var step = Length.Max(Length.Inches(12), shape.Perimeter / MostSpots);
+        foreach (var space in WallSpaces.Of(shape, draft.Job, Length.Inches(12)))
         {
             for (var s = Length.Min(Length.Inches(4), space.Length / 2); s < space.Length; s += step)
             {

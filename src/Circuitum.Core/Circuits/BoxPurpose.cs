@@ -93,7 +93,7 @@ public static class BoxPurpose
         return RuleOf(edition, purpose, own) is { } rule ? $"{edition.Rule(rule).Text.TrimEnd('.')} ({edition.Cite(rule)})." : null;
     }
 
-    /// <summary>The rule by which a box is not for a circuit: that of the circuit's purpose where it holds, else that of the box's.</summary>
+    /// <summary>The rule by which a box is not for a circuit: of the circuit's purpose where that holds, else of the box's.</summary>
     /// <param name="edition">The edition.</param>
     /// <param name="purpose">The circuit's purpose.</param>
     /// <param name="own">The purpose of the circuit that the box belongs on.</param>
