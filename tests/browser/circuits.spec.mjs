@@ -212,7 +212,7 @@ test.describe('on a phone', () => {
       await expect(page.locator('.plan .off').first()).toBeAttached();
       expect(decodeURIComponent(page.url())).toContain(`dark=${dark}`);
       // The other way up, the plan comes once more.
-      const drawn = page.waitForResponse(r => r.url().includes('/circuits?') && r.request().headers()['x-again'] === '1');
+      const drawn = page.waitForResponse(r => r.url().includes('/circuits?') && r.request().headers()['x-again'] === 'plan');
       await page.setViewportSize(dark.startsWith('try') ? { width: 390, height: 844 } : { width: 844, height: 390 });
       await drawn;
       await page.waitForLoadState('networkidle');

@@ -71,7 +71,9 @@ test.describe('on a phone', () => {
     await page.locator('.photos a').first().dispatchEvent('click');
     await expect(page).toHaveURL(/\/photos\/\d+$/);
 
+    // Where it is touched is known once the picture is there.
     const touch = async (...places) => {
+      await page.waitForLoadState('load');
       const box = await page.locator('[data-measure]').boundingBox();
       for (const [x, y] of places) await page.touchscreen.tap(box.x + x * box.width, box.y + y * box.height);
     };
