@@ -5,6 +5,7 @@ using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 
 namespace Circuitum.Core.Analysis;
@@ -35,12 +36,10 @@ internal sealed class LoadCase
         return new LoadCase(house, edition, true).Of(house.Job.Decisions.Boxes, house.Job.Appliances, circuits) with
         {
             AreaSqFt = areaSqFt,
-            InsideSqM = house.InsideAreaSqFt(r => FloorAreas.Counts(edition, r) && !RoomUse.IsBasement(house.Job, r)) * SqMInSqFt,
-            BasementSqM = house.InsideAreaSqFt(r => RoomUse.IsBasement(house.Job, r)) * SqMInSqFt,
+            InsideSqM = house.InsideAreaSqFt(r => FloorAreas.Counts(edition, r) && !RoomUse.IsBasement(house.Job, r)) * FloorArea.SqMInSqFt,
+            BasementSqM = house.InsideAreaSqFt(r => RoomUse.IsBasement(house.Job, r)) * FloorArea.SqMInSqFt,
         };
     }
-
-    private const double SqMInSqFt = 0.09290304;
 
     /// <summary>The case of what hangs on a feeder that carries a part of the house.</summary>
     /// <param name="house">The house.</param>
@@ -60,7 +59,7 @@ internal sealed class LoadCase
         return new LoadCase(house, edition, false).Of(boxes, appliances, [.. circuits.Select(c => c.Circuit)]) with
         {
             AreaSqFt = area,
-            InsideSqM = area * SqMInSqFt,
+            InsideSqM = area * FloorArea.SqMInSqFt,
             Whole = false,
         };
     }

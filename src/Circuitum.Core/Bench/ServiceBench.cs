@@ -94,20 +94,18 @@ internal static class ServiceBench
                 }),
         ];
 
-    private const double SqMInSqFt = 0.09290304;
-
     private static BenchAnswer Load(BenchInput i)
     {
         var edition = CodeLibrary.Edition(i.Choice("edition"));
         if (!i.Has("area-sqft") && !i.Has("area-m2"))
             throw new BenchException(edition.Units == LengthUnits.Metric ? "area-m2" : "area-sqft", "say the floor area.");
-        var metres = i.Maybe("area-m2", 1, 10_000) ?? (i.Number("area-sqft", 1, 100_000) * SqMInSqFt);
+        var metres = i.Maybe("area-m2", 1, 10_000) ?? (i.Number("area-sqft", 1, 100_000) * FloorArea.SqMInSqFt);
         var basement = i.Number("basement-m2", 0, 10_000);
         if (basement > metres)
             throw new BenchException("basement-m2", "no more than the whole area.");
         var c = new ServiceCase
         {
-            AreaSqFt = i.Has("area-sqft") ? i.Number("area-sqft", 1, 100_000) : metres / SqMInSqFt,
+            AreaSqFt = i.Has("area-sqft") ? i.Number("area-sqft", 1, 100_000) : metres / FloorArea.SqMInSqFt,
             InsideSqM = metres - basement,
             BasementSqM = basement,
             SmallApplianceCircuits = i.Whole("small-appliance", 0, 20),

@@ -36,8 +36,8 @@ internal sealed class HallReach
     }
 
     /// <summary>
-    /// Of some places the one that serves most of what is out of reach, and the farthest point of it among that; none where nothing is
-    /// left or no place serves it.
+    /// Of some places the number of the one that serves most of what is out of reach, the end of it first; none where nothing is left or
+    /// no place serves it.
     /// </summary>
     /// <param name="there">Where receptacles stand.</param>
     /// <param name="places">Where one may stand.</param>

@@ -46,12 +46,10 @@ internal static class WorkLightRules
         );
     }
 
-    private const double SqMInSqFt = 0.09290304;
-
     /// <summary>How many lights an unfinished basement has by its area, where a rule says so; none where none does.</summary>
     internal static int BasementLights(CodeEdition edition, RoomShape shape) =>
         edition.InForce("box.basementLight")
-            ? (int)Math.Ceiling((shape.AreaSqFt * SqMInSqFt / edition.Number("basementLightSqM")) - 1e-9)
+            ? (int)Math.Ceiling((shape.AreaSqFt * FloorArea.SqMInSqFt / edition.Number("basementLightSqM")) - 1e-9)
             : 0;
 
     // Counters that stand side by side on a wall, the range or the sink between them included, are lit as one.
