@@ -163,6 +163,17 @@ public partial class ArchitectureTests
             .ShouldBeEmpty();
     }
 
+    // A query on all cores that is asked within another waits for threads that wait for it; SideBySide says how it is done instead.
+    [Fact]
+    public void No_code_waits_for_other_threads_while_it_holds_one() =>
+        Sources("src")
+            .Where(f => File.ReadAllText(f) is var text && (text.Contains(".AsParallel()", StringComparison.Ordinal) || Waits().IsMatch(text)))
+            .Select(Path.GetFileName)
+            .ShouldBeEmpty();
+
+    [GeneratedRegex(@"\.Wait\(\)|GetAwaiter\(\)\.GetResult|Task\.WaitAll")]
+    private static partial Regex Waits();
+
     [GeneratedRegex(@"\b(120|240) V\b")]
     private static partial Regex Volts();
 

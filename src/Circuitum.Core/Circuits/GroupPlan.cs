@@ -11,6 +11,12 @@ internal sealed class GroupPlan
     private readonly List<int> costs = [];
     private readonly int[] on;
 
+    // Whose cost nobody has asked for since it changed.
+    private const int Unknown = -1;
+
+    // What was last looked at: where it is put there, its cost is known.
+    private (int Circuit, int Thing, int Cost) looked = (Unknown, 0, 0);
+
     internal GroupPlan(GroupProblem problem)
     {
         this.problem = problem;
@@ -51,8 +57,8 @@ internal sealed class GroupPlan
     internal long Cost()
     {
         long sum = Moves;
-        foreach (var c in costs)
-            sum += c;
+        for (var c = 0; c < circuits.Count; c++)
+            sum += CostOf(c);
         return sum;
     }
 
@@ -86,7 +92,9 @@ internal sealed class GroupPlan
         with[^1] = thing;
         if (!problem.Fits(with))
             return null;
-        return problem.Cost(with) - costs[circuit] + MoveCost(thing, circuit);
+        var before = CostOf(circuit);
+        looked = (circuit, thing, problem.Cost(with));
+        return looked.Cost - before + MoveCost(thing, circuit);
     }
 
     /// <summary>
@@ -136,7 +144,7 @@ internal sealed class GroupPlan
         for (var i = 0; i < there.Count; i++)
             with[i] = there[i];
         block.CopyTo(with[there.Count..]);
-        return problem.Fits(with) ? problem.Cost(with) - costs[circuit] + block.Sum(t => MoveCost(t, circuit)) : null;
+        return problem.Fits(with) ? problem.Cost(with) - CostOf(circuit) + block.Sum(t => MoveCost(t, circuit)) : null;
     }
 
     /// <summary>What several things on a circuit of their own cost; none when they are too many for one.</summary>
@@ -149,7 +157,8 @@ internal sealed class GroupPlan
     {
         Own(circuit).Add(thing);
         on[thing] = circuit;
-        costs[circuit] = problem.Cost(System.Runtime.InteropServices.CollectionsMarshal.AsSpan(circuits[circuit]));
+        costs[circuit] = (looked.Circuit, looked.Thing) == (circuit, thing) ? looked.Cost : Unknown;
+        Forget(circuit);
         Moves += MoveCost(thing, circuit);
     }
 
@@ -159,7 +168,21 @@ internal sealed class GroupPlan
         Moves -= MoveCost(thing, circuit);
         Own(circuit).Remove(thing);
         on[thing] = -1;
-        costs[circuit] = problem.Cost(System.Runtime.InteropServices.CollectionsMarshal.AsSpan(circuits[circuit]));
+        costs[circuit] = Unknown;
+        Forget(circuit);
+    }
+
+    private void Forget(int circuit)
+    {
+        if (looked.Circuit == circuit)
+            looked.Circuit = Unknown;
+    }
+
+    private int CostOf(int circuit)
+    {
+        if (costs[circuit] == Unknown)
+            costs[circuit] = problem.Cost(System.Runtime.InteropServices.CollectionsMarshal.AsSpan(circuits[circuit]));
+        return costs[circuit];
     }
 
     private List<int> Own(int circuit)

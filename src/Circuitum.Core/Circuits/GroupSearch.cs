@@ -106,26 +106,19 @@ internal sealed partial class GroupSearch
             foreach (var t in movable)
             {
                 var home = plan.Of(t);
-                foreach (var to in Candidates(plan, t).Append(-1).ToList())
+                var to = Candidates(plan, t).Append(-1).ToList();
+                plan.Take(t);
+                var without = plan.Cost();
+                foreach (var c in to)
                 {
-                    if (to == home)
+                    if (c == home)
                         continue;
-                    plan.Take(t);
-                    var circuit = to < 0 ? plan.Open() : to;
-                    if (plan.Extra(t, circuit) is not null)
-                    {
-                        plan.Put(t, circuit);
-                        if (plan.Cost() is var now && now < cost)
-                        {
-                            (cost, home, better) = (now, circuit, true);
-                            continue;
-                        }
-
-                        plan.Take(t);
-                    }
-
-                    plan.Put(t, home);
+                    var circuit = c < 0 ? plan.Open() : c;
+                    if (plan.Extra(t, circuit) is { } extra && without + extra < cost)
+                        (cost, home, better) = (without + extra, circuit, true);
                 }
+
+                plan.Put(t, home);
 
                 foreach (
                     var other in near[t]

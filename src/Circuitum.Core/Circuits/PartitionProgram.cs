@@ -1,3 +1,5 @@
+using System.Numerics;
+
 namespace Circuitum.Core.Circuits;
 
 /// <summary>A circuit that may be, for the search over all of them.</summary>
@@ -52,9 +54,7 @@ internal sealed class PartitionProgram
             Array.Clear(price);
             for (var i = 0; i < rows; i++)
             {
-                var cost = (double)columns[basis[i]].Cost;
-                for (var j = 0; j < rows; j++)
-                    price[j] += cost * inverse[i][j];
+                AddTo(price, columns[basis[i]].Cost, inverse[i]);
             }
 
             var enter = -1;
@@ -78,6 +78,17 @@ internal sealed class PartitionProgram
         for (var u = 0; u < rows; u++)
             price[u] += Math.Min(0, least);
         return price;
+    }
+
+    // Several numbers at a time, which changes none of them.
+    private static void AddTo(double[] sum, double factor, double[] of)
+    {
+        var by = new Vector<double>(factor);
+        var j = 0;
+        for (; j <= sum.Length - Vector<double>.Count; j += Vector<double>.Count)
+            (new Vector<double>(sum, j) + (by * new Vector<double>(of, j))).CopyTo(sum, j);
+        for (; j < sum.Length; j++)
+            sum[j] += factor * of[j];
     }
 
     private bool Enter(int column)
@@ -107,9 +118,7 @@ internal sealed class PartitionProgram
         {
             if (i == leave || Math.Abs(step[i]) <= Tiny)
                 continue;
-            var target = inverse[i];
-            for (var j = 0; j < rows; j++)
-                target[j] -= step[i] * row[j];
+            AddTo(inverse[i], -step[i], row);
             value[i] -= step[i] * value[leave];
         }
 

@@ -32,7 +32,7 @@ public sealed class SearchCircuitPlanner(PlanEffort effort, PlanWatch? watch = n
         var outside = OutdoorGroups.Near(work, runs);
         // None of them knows of the others, so they are divided side by side; they are taken in their order.
         var general = GeneralGroups.Of(work, runs).Where(g => g.Problem.Count > 0).ToList();
-        foreach (var (groups, plan) in general.Zip(general.AsParallel().AsOrdered().Select(g => Divide(g.Problem, g.Title)).ToList()))
+        foreach (var (groups, plan) in general.Zip(SideBySide.Make(general, g => Divide(g.Problem, g.Title))))
             groups.Take(plan);
 
         // Alarms first: what is fed from inside goes where there is room beside them.

@@ -48,6 +48,12 @@ internal sealed class ZoneRules
     private readonly int mostRooms;
     private readonly ImmutableArray<ZoneJoin> joins = [];
 
+    // A search asks for the same rooms again and again, from several threads. What was asked last keeps a place, whoever wrote it; all of
+    // them would be some hundred thousand in a huge house.
+    private readonly Worth?[] known = new Worth?[1 << 14];
+
+    private sealed record Worth(RoomSet Of, int Broken, double SqFt, int Uses);
+
     /// <summary>Makes the rules of a house.</summary>
     /// <param name="house">The house.</param>
     /// <param name="mostRooms">How many rooms a circuit may take in, those that ride along apart.</param>
@@ -99,7 +105,7 @@ internal sealed class ZoneRules
     {
         if (one.Meets(other))
             return true;
-        foreach (var room in one.Rooms())
+        foreach (var room in one)
         {
             if (touches[room].Meets(other))
                 return true;
@@ -127,20 +133,27 @@ internal sealed class ZoneRules
     /// </summary>
     internal int Price(RoomSet rooms, PlanWeights weights)
     {
-        var price = (Broken(rooms) + Parted(rooms).Count()) * weights.Zone;
+        ref var place = ref known[rooms.GetHashCode() & (known.Length - 1)];
+        var worth = place is { } last && last.Of == rooms ? last : place = WorthOf(rooms);
+        var price = worth.Broken * weights.Zone;
         if (!WeighsZones)
             return price;
+        var over = (int)Math.Max(0, worth.SqFt - weights.ZoneSqFt);
+        return price + (over * weights.SqFtOver) + (Math.Max(0, worth.Uses - 1) * weights.Use);
+    }
+
+    private Worth WorthOf(RoomSet rooms)
+    {
         double feet = 0;
         var parts = 0;
-        foreach (var room in rooms.Rooms())
+        foreach (var room in rooms)
         {
             feet += area[room];
             if (part[room] > 0)
                 parts |= 1 << part[room];
         }
 
-        var over = (int)Math.Max(0, feet - weights.ZoneSqFt);
-        return price + (over * weights.SqFtOver) + (Math.Max(0, int.PopCount(parts) - 1) * weights.Use);
+        return new(rooms, Broken(rooms) + Parted(rooms).Count(), feet, int.PopCount(parts));
     }
 
     /// <summary>Why rooms may not hang on one circuit, sentence by sentence, the weightiest first; none when they may.</summary>
@@ -187,7 +200,7 @@ internal sealed class ZoneRules
     private int Storeys(RoomSet rooms)
     {
         var mask = 0UL;
-        foreach (var room in rooms.Without(stairs).Rooms())
+        foreach (var room in rooms.Without(stairs))
             mask |= 1UL << (storey[room] & 63);
         return System.Numerics.BitOperations.PopCount(mask);
     }
@@ -202,7 +215,7 @@ internal sealed class ZoneRules
             while (!edge.IsEmpty)
             {
                 var next = new RoomSet();
-                foreach (var room in edge.Rooms())
+                foreach (var room in edge)
                     next.Add(touches[room]);
                 edge = next.And(left).Without(reached);
                 reached.Add(edge);

@@ -20,7 +20,7 @@ public static class PlanChoices
         watch?.Say($"Plans for {PlanAims.All.Length} aims are being made.");
         try
         {
-            return [stands, .. PlanAims.All.AsParallel().AsOrdered().WithCancellation(watch?.Ended ?? default).Select(Made)];
+            return [stands, .. SideBySide.Make(PlanAims.All, Made, watch?.Ended ?? default)];
         }
         catch (AggregateException e) when (watch is { Stopped: true })
         {

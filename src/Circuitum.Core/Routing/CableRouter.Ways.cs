@@ -18,7 +18,6 @@ public sealed partial class CableRouter
         var id = PanelOf(of)!;
         if (fromPanel.TryGetValue((id, box), out var way))
             return way;
-        using var _ = gate.EnterScope();
         fromPanel[(id, box)] = way = ByField(
             Panel + id,
             box,
@@ -36,7 +35,6 @@ public sealed partial class CableRouter
     /// <param name="to">The one that is fed.</param>
     public CableRoute Feeder(string from, string to)
     {
-        using var _ = gate.EnterScope();
         return ways.Route(Panel + from, Panel + to, job.Preferences.RunBy)
             ?? Underground(to, panels[from].At, panels[from].Z, panels[to].At, panels[to].Z);
     }
@@ -44,7 +42,6 @@ public sealed partial class CableRouter
     /// <summary>Whether a feeder leaves the house.</summary>
     public bool FeederOutside(string from, string to)
     {
-        using var _ = gate.EnterScope();
         return ways.Outside(Panel + from, Panel + to);
     }
 
@@ -54,7 +51,6 @@ public sealed partial class CableRouter
         var (a, b) = (places[from], places[to]);
         if (between.TryGetValue((a.Number, b.Number), out var way))
             return way;
-        using var _ = gate.EnterScope();
         between[(a.Number, b.Number)] = way = InStuds(a, b) is { } along ? along.Way : ByField(from, to, a.At, a.Z, b.At, b.Z, Chains);
         return way;
     }
@@ -86,7 +82,6 @@ public sealed partial class CableRouter
     /// <summary>The way that a piece of cable takes, piece by piece.</summary>
     public CableRoute Route(CableSegment segment)
     {
-        using var _ = gate.EnterScope();
         if (
             segment.Via is null
             && led.ContainsKey((segment.From, segment.To))
@@ -117,7 +112,6 @@ public sealed partial class CableRouter
     {
         if (segment.From is null && segment.Via is null && panels.Count == 0)
             return false;
-        using var _ = gate.EnterScope();
         return ways.Outside(segment.Via ?? EndOf(segment), segment.To);
     }
 
@@ -131,7 +125,6 @@ public sealed partial class CableRouter
         {
             if (segment.Via is not null || !led.ContainsKey((segment.From, segment.To)))
                 return segment;
-            using var _ = gate.EnterScope();
             if (ways.RouteOver(EndOf(segment), Over(segment.From, segment.To), segment.To) is not { } own)
                 return segment;
             return segment with { Way = own.Length, Cut = segment.Cut + own.Length - segment.Way, Longer = own.Length - segment.Way };

@@ -26,15 +26,17 @@ public sealed partial class CableRouter
     private readonly StudWays studs;
     private readonly CodeEdition edition;
     private readonly SwitchGroups switched;
-    private readonly ConcurrentDictionary<(string Panel, string Box), Length> fromPanel = [];
     private readonly Dictionary<(string? From, string To), LedSegment> led = [];
-    private readonly ConcurrentDictionary<(int From, int To), Length> between = [];
+
+    // An analysis is read by several requests at once, and what is found out on the way is kept; two that ask for the same find the same.
+    private readonly ConcurrentDictionary<(string Panel, string Box), Length> fromPanel = [];
+    private readonly ConcurrentDictionary<(int From, int To), Length> between = new(Writers, 1000);
+
+    // Groups that are divided side by side ask for hundreds of thousands of ways: with a lock for each core they mostly wait for it.
+    private const int Writers = 64;
 
     // Where a box is, and its place in the job's list.
     private sealed record Place(int Number, Point At, Length Z, string Storey, Box Box);
-
-    // An analysis is read by several requests at once, and what is found out on the way is kept.
-    private readonly Lock gate = new();
 
     private readonly ImmutableHashSet<(string? From, string To)> notThroughStuds;
 

@@ -45,7 +45,6 @@ internal sealed class StudWays(HouseShape house)
     private static readonly Length Farthest = Length.Feet(20);
 
     private readonly Job job = house.Job;
-    private readonly Dictionary<(string Room, int Wall), ImmutableArray<FacingWall>> facing = [];
 
     /// <summary>The way between two boxes, or none where no wall leads or a doorway is in it.</summary>
     internal StudWay? Between(Box a, Box b)
@@ -218,12 +217,7 @@ internal sealed class StudWays(HouseShape house)
             && Facing(side).Where(f => f.To >= low && f.From <= high).All(f => Drilled(f.Room.Room.Id, f.Wall));
     }
 
-    private ImmutableArray<FacingWall> Facing((string Room, int Wall) side)
-    {
-        if (!facing.TryGetValue(side, out var others))
-            facing[side] = others = house.Facing(house[side.Room], side.Wall);
-        return others;
-    }
+    private ImmutableArray<FacingWall> Facing((string Room, int Wall) side) => house.Facing(house[side.Room], side.Wall);
 
     // Masonry is not drilled along, and a panel wall only has its own chases; a person may close any wall.
     private bool Drilled(string room, int wall) =>

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Circuits;
 
 namespace Circuitum.Core.Simulation;
 
@@ -45,12 +46,8 @@ public sealed class FaultFinder
     public static FaultFinder Of(Wiring w)
     {
         var tests = TestsOf(w);
-        var classes = Fault
-            .All(w)
-            .Prepend(null)
-            .AsParallel()
-            .AsOrdered()
-            .Select(f => (Fault: f, Outcomes: Outcomes(w, f, tests)))
+        var classes = SideBySide
+            .Make<Fault?, (Fault? Fault, ImmutableArray<string> Outcomes)>([null, .. Fault.All(w)], f => (f, Outcomes(w, f, tests)))
             .GroupBy(x => string.Join('|', x.Outcomes))
             .Select(g => new FaultClass([.. g.Select(x => x.Fault).OfType<Fault>()], g.First().Outcomes))
             .ToImmutableArray();
