@@ -230,8 +230,9 @@ visit.describe('a change of mind', () => {
       small('charger');
 
       await who.point(page.locator('.list a', { hasText: 'Office nook' }));
+      // Another page: its keys work when its scripts have come.
       await expect(page.locator('.ticket h2').first()).toHaveText('Office nook');
-      await expect(page.locator('.ticket h2').first()).toHaveText('Office nook');
+      await ready(page);
       await who.press('/');
       await expect(page.locator('#palette input')).toBeFocused();
       await who.type('desk');
