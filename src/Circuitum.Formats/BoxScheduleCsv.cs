@@ -26,7 +26,7 @@ public static class BoxScheduleCsv
                             l.Height,
                             l.Spec.Entry?.Name ?? "",
                             l.Spec.Stud is { } s
-                                ? $"{(s.Side == StudSide.Left ? "left" : "right")} of {LengthText.Show(s.FromLeft)}"
+                                ? $"{(s.Side == StudSide.Left ? "left" : "right")} of {LengthText.Show(s.FromLeft, a.Units)}"
                                     + $"{(s.Needs.Length > 0 ? $", {s.Needs}" : "")}"
                                 : "",
                             l.Box.Held?.WaitsFor ?? "",

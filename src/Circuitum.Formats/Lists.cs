@@ -18,7 +18,7 @@ public static class Lists
             new(
                 "home-runs",
                 "Home runs",
-                ["Circuit", "Label", "Panel", "To", "Cable", "Feet", "Way", "Took"],
+                ["Circuit", "Label", "Panel", "To", "Cable", Long(a), "Way", "Took"],
                 [
                     .. PullList
                         .Of(a)
@@ -32,9 +32,9 @@ public static class Lists
                                 a.PanelById(l.Circuit.Panel)?.Panel.Name,
                                 l.To,
                                 $"{l.Cable}",
-                                Feet(l.Cut),
+                                Far(a, l.Cut),
                                 l.Way,
-                                l.Pulled?.Measured is { } m ? Feet(m) : null,
+                                l.Pulled?.Measured is { } m ? Far(a, m) : null,
                             }
                         ),
                 ]
@@ -42,28 +42,28 @@ public static class Lists
             new(
                 "feeders",
                 "Feeders",
-                ["From", "To", "Breaker A", "Made of", "Load A", "Feet", "Drop percent", "Bends", "Depth in", "Way"],
+                ["From", "To", "Breaker A", "Made of", "Load A", Long(a), "Drop percent", "Bends", "Depth in", "Way"],
                 [.. a.Panels.Where(p => p.Feeder is not null).Select(p => Feeder(a, p, p.Feeder!))]
             ),
             new(
                 "box-to-box",
                 "Box to box",
-                ["Circuit", "From", "To", "Cable", "Feet", "Way"],
+                ["Circuit", "From", "To", "Cable", Long(a), "Way"],
                 [
                     .. a.Circuits.SelectMany(c =>
-                        PullList.Branches(a, c).Select(b => new object?[] { c.Number, b.From, b.To, $"{b.Cable}", Feet(b.Cut), b.Way })
+                        PullList.Branches(a, c).Select(b => new object?[] { c.Number, b.From, b.To, $"{b.Cable}", Far(a, b.Cut), b.Way })
                     ),
                 ]
             ),
             new(
                 "cable",
                 "Cable",
-                ["What", "Feet to cut", "Feet with waste"],
+                ["What", $"{Long(a)} to cut", $"{Long(a)} with waste"],
                 [
                     .. a.Cable.ByType.Select(t =>
-                        new object?[] { t.Cable, Feet(t.Cut), Math.Round(t.Cut.InFeet * (100 + a.Job.Preferences.WastePercent) / 100, 1) }
+                        new object?[] { t.Cable, Far(a, t.Cut), Far(a, t.Cut.InFeet * (100 + a.Job.Preferences.WastePercent) / 100) }
                     ),
-                    .. a.Cable.Conduit.Select(m => new object?[] { m.What, null, Math.Round(m.Feet, 1) }),
+                    .. a.Cable.Conduit.Select(m => new object?[] { m.What, null, Far(a, m.Feet) }),
                 ]
             ),
             new(
@@ -130,12 +130,17 @@ public static class Lists
             f.Breaker,
             f.Made,
             Math.Round(f.Load.Current.Value, 1),
-            Feet(f.Cut),
+            Far(a, f.Cut),
             Math.Round(f.DropPercent, 2),
             f.Run.Bends is { } bends ? string.Join(" / ", bends.Stretches) : null,
             f.Run.Buried ? Math.Round(f.Run.Depth.InInches, 1) : null,
-            f.Route.InFeet,
+            f.Route.Told(a.Units),
         ];
 
-    private static double Feet(Length length) => Math.Round(length.InFeet, 1);
+    private static string Long(JobAnalysis a) => a.Units == LengthUnits.FeetInches ? "Feet" : "Metres";
+
+    private static double Far(JobAnalysis a, Length length) => Far(a, length.InFeet);
+
+    private static double Far(JobAnalysis a, double feet) =>
+        a.Units == LengthUnits.FeetInches ? Math.Round(feet, 1) : Math.Round(feet * LengthText.MetresInFoot, 2);
 }

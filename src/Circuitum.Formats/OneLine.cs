@@ -1,5 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Measure;
 using Circuitum.Formats.Drawings;
 
 namespace Circuitum.Formats;
@@ -103,7 +104,7 @@ public static class OneLine
                 pen.Text(
                     down + 8,
                     y - 8,
-                    $"{feeder.Breaker} A, {feeder.Made}, {feeder.Cut.InFeet:0} ft, drop {feeder.DropPercent:0.0} percent",
+                    $"{feeder.Breaker} A, {feeder.Made}, {LengthText.Far(feeder.Cut, a.Units)}, drop {feeder.DropPercent:0.0} percent",
                     11
                 );
             }

@@ -34,12 +34,12 @@ public static class PlaceSketch
         if (box.Wall is { } index)
         {
             var (wall, away) = (room.Walls[index], BoxSchedule.FromLeft(room, box, index));
-            on.Tape(away == box.Along ? wall.A : wall.B, Foot(wall, at), LengthText.Show(away));
+            on.Tape(away == box.Along ? wall.A : wall.B, Foot(wall, at), LengthText.Show(away, a.Units));
         }
         else
         {
             foreach (var tape in BoxSchedule.FromWalls(room, at))
-                on.Tape(Foot(room.Walls[tape.Wall], at), at, LengthText.Show(tape.Away.RoundTo(Length.Inches(0.5))));
+                on.Tape(Foot(room.Walls[tape.Wall], at), at, LengthText.Show(tape.Away.RoundTo(Length.Inches(0.5)), a.Units));
         }
 
         on.Spot(at);

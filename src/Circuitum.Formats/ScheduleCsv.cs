@@ -1,6 +1,7 @@
 using System.Globalization;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 using CsvHelper;
 using CsvHelper.Configuration;
@@ -29,7 +30,7 @@ public static class ScheduleCsv
                     "Poles",
                     "Protection",
                     "Home run",
-                    "Cable ft",
+                    $"Cable {LengthText.FarWord(analysis.Units)}",
                     .. CodeLibrary.Supply.Headings("VA"),
                 ]
             );
@@ -42,7 +43,17 @@ public static class ScheduleCsv
 
             Row(
                 csv,
-                ["", "", "Connected load", "", "", "", "", Va(analysis.Circuits.Sum(c => c.Run.Cut.InFeet)), .. Lines(analysis.Lines)]
+                [
+                    "",
+                    "",
+                    "Connected load",
+                    "",
+                    "",
+                    "",
+                    "",
+                    LengthText.FarNumber(analysis.Circuits.Sum(c => c.Run.Cut.InFeet), analysis.Units),
+                    .. Lines(analysis.Lines),
+                ]
             );
             foreach (var load in analysis.ServiceLoads.Reverse())
                 Row(csv, ["", "", $"Service load, {load.Name}: {load.Current.Value:0.0} A"]);
@@ -83,7 +94,7 @@ public static class ScheduleCsv
                 "2",
                 "",
                 f.Made,
-                Va(f.Cut.InFeet),
+                LengthText.FarNumber(f.Cut, a.Units),
                 .. Lines(row.Load),
             ],
             { Feeder: { } f } =>
@@ -119,7 +130,7 @@ public static class ScheduleCsv
                 Number(c.Poles),
                 c.Protection.Mark,
                 $"{c.Cable}",
-                Va(c.Run.Cut.InFeet),
+                LengthText.FarNumber(c.Run.Cut, a.Units),
                 .. Lines(row.Load),
             ],
             _ => [row.Place, "", "Spare"],

@@ -167,7 +167,9 @@ public partial class ArchitectureTests
     [Fact]
     public void No_code_waits_for_other_threads_while_it_holds_one() =>
         Sources("src")
-            .Where(f => File.ReadAllText(f) is var text && (text.Contains(".AsParallel()", StringComparison.Ordinal) || Waits().IsMatch(text)))
+            .Where(f =>
+                File.ReadAllText(f) is var text && (text.Contains(".AsParallel()", StringComparison.Ordinal) || Waits().IsMatch(text))
+            )
             .Select(Path.GetFileName)
             .ShouldBeEmpty();
 

@@ -134,7 +134,7 @@ public partial class BoxTests
             .Where(p => p.State == ReachState.Served)
             .ShouldHaveSingleItem()
             .ShouldBe(new ReachPiece(shape.Perimeter + Length.Feet(4), shape.Perimeter + Length.Feet(16), false, ReachState.Served));
-        ReachLine.Worst(pieces).ShouldContain("out of reach");
+        ReachLine.Worst(pieces, job.Units).ShouldContain("out of reach");
         var all = BoxProposal.Propose(job).Decisions.Boxes;
         ReachLine.Of(job, edition, shape, all).ShouldAllBe(p => p.State == ReachState.Served);
         var closer = job with { Preferences = job.Preferences with { ReceptacleReach = Length.Feet(3) } };

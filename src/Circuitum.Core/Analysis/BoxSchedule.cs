@@ -58,13 +58,16 @@ public static class BoxSchedule
         var room = house[box.Room];
         if (box.Wall is { } wall)
             return $"{LabelWriter.Facing(room, wall)} wall{(box.Outside ? ", outer face" : "")}, "
-                + $"{LengthText.Show(FromLeft(room, box, wall))} from the left corner";
+                + $"{LengthText.Show(FromLeft(room, box, wall), house.Job.Units)} from the left corner";
         var over = box.Kind is not (BoxKind.Light or BoxKind.SmokeAlarm) && box.Height >= Length.Feet(7) ? "on the ceiling, " : "";
         return over
             + string.Join(
                 ", ",
                 FromWalls(room, Places.Of(house, box))
-                    .Select(w => $"{LengthText.Show(w.Away.RoundTo(Length.Inches(0.5)))} from the {LabelWriter.Facing(room, w.Wall)} wall")
+                    .Select(w =>
+                        $"{LengthText.Show(w.Away.RoundTo(Length.Inches(0.5)), house.Job.Units)} from the "
+                        + $"{LabelWriter.Facing(room, w.Wall)} wall"
+                    )
             );
     }
 
@@ -92,10 +95,10 @@ public static class BoxSchedule
             return box.Kind is BoxKind.Light or BoxKind.SmokeAlarm ? "ceiling"
                 : box.Height >= Length.Feet(7) ? "ceiling"
                 : box.Height <= Length.Inches(2) ? "floor"
-                : $"centre {LengthText.Show(box.Height)}";
+                : $"centre {LengthText.Show(box.Height, job.Units)}";
         var gangs = BoxHardware.Gangs(job, box);
         return gangs == 0
-            ? $"centre {LengthText.Show(box.Height)}"
-            : $"centre {LengthText.Show(box.Height)}, bottom {LengthText.Show(box.Height - Length.Inches(2))}";
+            ? $"centre {LengthText.Show(box.Height, job.Units)}"
+            : $"centre {LengthText.Show(box.Height, job.Units)}, bottom {LengthText.Show(box.Height - Length.Inches(2), job.Units)}";
     }
 }

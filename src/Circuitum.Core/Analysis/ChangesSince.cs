@@ -45,9 +45,9 @@ public sealed record ChangesSince(ImmutableArray<Consequence> List, ImmutableHas
             parts.Add($"{was.Kind.ToString().ToLowerInvariant()} to {box.Kind.ToString().ToLowerInvariant()}");
         var moved = Places.Of(before.House, was).RectilinearTo(Places.Of(after.House, box));
         if (moved >= Length.Inches(1) || was.Room != box.Room)
-            parts.Add($"moved {LengthText.Show(moved)}");
+            parts.Add($"moved {LengthText.Show(moved, after.Units)}");
         if ((was.Height - box.Height).Abs() >= Length.Inches(0.5))
-            parts.Add($"from {LengthText.Show(was.Height)} to {LengthText.Show(box.Height)} up");
+            parts.Add($"from {LengthText.Show(was.Height, after.Units)} to {LengthText.Show(box.Height, after.Units)} up");
         var (old, now) = (before.CircuitOf(box.Id)?.Number, after.CircuitOf(box.Id)?.Number);
         if (old != now)
             parts.Add(

@@ -62,6 +62,7 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
                 Boxes = boxes,
                 Volts = load.Volts,
                 Preferences = preferences,
+                Units = job.Units,
                 Chosen = circuit.Protection,
                 LineSide = LineSide(circuit, boxes, needs),
                 Run = Plan(null),
@@ -98,7 +99,7 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
             WireDerivation = wire?.Derivation ?? new("Wire and breaker", "none") { Because = "No sheathed cable carries this load." },
             DropDerivation = dropWhy,
             RunWhy = () =>
-                new("Cable of the circuit", $"{run.Cut.InFeet:0} ft")
+                new("Cable of the circuit", LengthText.Far(run.Cut, job.Units))
                 {
                     Formula = $"home run and {Math.Max(0, run.Cables.Count() - 1)} further pieces",
                     Because = "Through the frame of the plan; each further box hangs on the nearest one that has room.",
@@ -197,7 +198,7 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
             at[segment.To] = volts + (segment.From is { } f ? at[f] : 0);
             var step = new Derivation(segment.From is null ? "Home run" : $"{segment.From} to {segment.To}", $"{volts:0.00} V")
             {
-                Formula = $"2 x {length.InFeet:0.#} ft x {amps:0.0#} A x {row.OhmPerKft} / 1000",
+                Formula = Conductor.DropFormula(length, $"{amps:0.0#}", row, job.Units),
                 Because = $"{row.Size} AWG",
             };
             path[segment.To] = (segment.From is { } g ? path[g] : []).Add(step);

@@ -16,7 +16,7 @@ public static class Consequences
         foreach (var now in after.Circuits)
         {
             if (before.CircuitByNumber(now.Number) is { } was)
-                Circuit(was, now, found);
+                Circuit(was, now, after.Units, found);
             else
                 found.Add(
                     new(Subject.Circuit(now.Number), $"Circuit {now.Number}, {now.Label}: new, {now.Cable} on {now.Breaker} A.", true)
@@ -29,18 +29,23 @@ public static class Consequences
         return found.ToImmutable();
     }
 
-    private static void Circuit(CircuitAnalysis was, CircuitAnalysis now, ImmutableArray<Consequence>.Builder found)
+    private static void Circuit(CircuitAnalysis was, CircuitAnalysis now, LengthUnits units, ImmutableArray<Consequence>.Builder found)
     {
         void Add(string what, bool again) =>
             found.Add(new(Subject.Circuit(now.Number), $"Circuit {now.Number}, {now.Label}: {what}.", again));
         var pulled = was.Pulled is { } run
-            ? $", and {(run.Measured ?? was.Run.Segments[0].Cut).InFeet:0} ft of {run.Cable} are in the frame already and are to be "
+            ? $", and {LengthText.Far(run.Measured ?? was.Run.Segments[0].Cut, units)} of {run.Cable} are in the frame already "
+                + $"and are to be "
                 + "pulled again"
-            : $", {now.Run.HomeRun.InFeet:0} ft, not ticked off as pulled";
+            : $", {LengthText.Far(now.Run.HomeRun, units)}, not ticked off as pulled";
         if (was.Cable != now.Cable)
             Add($"home run {was.Cable} to {now.Cable}{pulled}", true);
         if (was.Panel is not null && was.Panel != now.Panel)
-            Add($"out of another panel, home run {was.Run.HomeRun.InFeet:0} to {now.Run.HomeRun.InFeet:0} ft", was.Pulled is not null);
+            Add(
+                $"out of another panel, home run {LengthText.FarNumber(was.Run.HomeRun, units)} to "
+                    + $"{LengthText.Far(now.Run.HomeRun, units)}",
+                was.Pulled is not null
+            );
         if (was.BranchCable != now.BranchCable && now.Run.Segments.Length > 1)
             Add($"cable past the first box {was.BranchCable} to {now.BranchCable}", true);
         if (was.Breaker != now.Breaker || was.Poles != now.Poles)
@@ -63,7 +68,10 @@ public static class Consequences
         {
             var was = before.Panels.FirstOrDefault(p => p.Panel.Id == at.Panel.Id)?.Feeder;
             if (was is null)
-                Add($"{at.Panel.Name}: a feeder of {at.Feeder!.Breaker} A, {at.Feeder.Made}, {at.Feeder.Cut.InFeet:0} ft.", true);
+                Add(
+                    $"{at.Panel.Name}: a feeder of {at.Feeder!.Breaker} A, {at.Feeder.Made}, {LengthText.Far(at.Feeder.Cut, after.Units)}.",
+                    true
+                );
             else if (was.Made != at.Feeder!.Made || was.Breaker != at.Feeder.Breaker)
                 Add($"Feeder of {at.Panel.Name}: {was.Breaker} A, {was.Made} to {at.Feeder.Breaker} A, {at.Feeder.Made}.", true);
         }
@@ -71,7 +79,11 @@ public static class Consequences
         if (Math.Abs(before.Service.Current.Value - after.Service.Current.Value) >= 0.05)
             Add($"Service load {before.Service.Current} to {after.Service.Current}.", false);
         if (Math.Abs(before.CableFeet - after.CableFeet) >= 1)
-            Add($"Cable to buy {before.CableFeet:#,0} to {after.CableFeet:#,0} ft.", false);
+            Add(
+                $"Cable to buy {LengthText.FarNumber(before.CableFeet, after.Units, "#,0")} to "
+                    + $"{LengthText.Far(after.CableFeet, after.Units, "#,0")}.",
+                false
+            );
         Boxes(before, after, found);
         var more = Money.OfCents(Cents(after) - Cents(before));
         if (Math.Abs(more.Cents) >= Told)

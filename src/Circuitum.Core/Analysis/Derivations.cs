@@ -107,14 +107,17 @@ internal static class Derivations
     {
         if (a.Job.RoomById(id) is not { } room)
             return null;
-        return new("Inside area", $"{a.House[room.Id].AreaSqFt:0.0} sq ft")
+        return new("Inside area", Measure.FloorArea.Show(a.House[room.Id].AreaSqFt, a.Units, "0.0"))
         {
             Because = "By the inside faces of its walls.",
             Steps =
             [
                 .. a.House[room.Id]
                     .Walls.Select(w =>
-                        Derivation.Fact($"Wall {w.Index}, {LabelWriter.Facing(a.House[room.Id], w.Index)}", LengthText.Show(w.Length))
+                        Derivation.Fact(
+                            $"Wall {w.Index}, {LabelWriter.Facing(a.House[room.Id], w.Index)}",
+                            LengthText.Show(w.Length, a.Units)
+                        )
                     ),
             ],
         };
@@ -125,7 +128,7 @@ internal static class Derivations
         if (a.Job.RoomById(id) is not { } walled)
             return null;
         var spaces = BoxLayout.WallSpaces.Of(a.House[walled.Id], a.Job, a.Edition.Number("wallSpaceLeastIn").Length);
-        return new("Wall spaces", LengthText.Show(spaces.Aggregate(Length.Zero, (sum, s) => sum + s.Length)))
+        return new("Wall spaces", LengthText.Show(spaces.Aggregate(Length.Zero, (sum, s) => sum + s.Length), a.Units))
         {
             Because =
                 $"Along the floor line, between doorways, fixed cabinets and other breaks; {a.Edition.Number("wallSpaceLeastIn")} "
@@ -138,7 +141,7 @@ internal static class Derivations
                         Derivation.Fact(
                             $"Space {i + 1}, from the "
                                 + $"{LabelWriter.Facing(a.House[walled.Id], a.House[walled.Id].FromPerimeter(s.Start).Wall)} wall",
-                            LengthText.Show(s.Length)
+                            LengthText.Show(s.Length, a.Units)
                         )
                 ),
             ],
@@ -146,16 +149,16 @@ internal static class Derivations
     }
 
     private static Derivation Cable(JobAnalysis a) =>
-        new("Cable to buy", $"{a.CableFeet:0} ft")
+        new("Cable to buy", LengthText.Far(a.CableFeet, a.Units))
         {
-            Formula = $"{a.Cable.ByType.Sum(x => x.Cut.InFeet):0} ft + {a.Job.Preferences.WastePercent} percent",
+            Formula = $"{LengthText.Far(a.Cable.ByType.Sum(x => x.Cut.InFeet), a.Units)} + {a.Job.Preferences.WastePercent} percent",
             Because =
                 "Estimated runs with make-up at each box and in the panel, and waste."
                 + $"{(a.Outside.Any(o => o.Fill is not null) ? " What is in conduit outside is wire, not cable." : "")}",
             Steps =
             [
-                .. a.Cable.ByType.Select(g => Derivation.Fact(g.Cable, $"{g.Cut.InFeet:0} ft")),
-                .. a.Cable.Conduit.Select(m => Derivation.Fact(m.What, $"{m.Feet:0} ft to buy", "Outside the house.")),
+                .. a.Cable.ByType.Select(g => Derivation.Fact(g.Cable, LengthText.Far(g.Cut, a.Units))),
+                .. a.Cable.Conduit.Select(m => Derivation.Fact(m.What, $"{LengthText.Far(m.Feet, a.Units)} to buy", "Outside the house.")),
             ],
         };
 
@@ -170,10 +173,10 @@ internal static class Derivations
         };
 
     private static Derivation FloorArea(JobAnalysis a) =>
-        new("Floor area by the outside line", $"{a.AreaSqFt:#,0} sq ft")
+        new("Floor area by the outside line", Measure.FloorArea.Show(a.AreaSqFt, a.Units))
         {
             Because =
-                $"Rooms that count, each grown by the outside wall of {LengthText.Show(a.Job.Frame.OutsideWall)}, joined, "
+                $"Rooms that count, each grown by the outside wall of {LengthText.Show(a.Job.Frame.OutsideWall, a.Units)}, joined, "
                 + "storey by storey. Garage, porch and deck do not count.",
             Citation = a.Edition.Cite("circuit.generalCount"),
         };

@@ -65,9 +65,10 @@ public sealed record DrillList(
     public bool IntoGarage => Lines.Any(l => l.Member.Garage);
 
     /// <summary>How many holes, plates, bushings, seals and staples, in sentences.</summary>
-    /// <param name="p">The job's preferences, which say how far apart staples are and how many cables share a hole.</param>
-    public string InWords(Preferences p)
+    /// <param name="job">The job, whose preferences say how far apart staples are and how many cables share a hole.</param>
+    public string InWords(Job job)
     {
+        var p = job.Preferences;
         var counts = string.Join(
             ", ",
             new[]
@@ -83,7 +84,8 @@ public sealed record DrillList(
             JoistsUnknown.Length > 0
                 ? $" Which way the joists run is not stated over {string.Join(", ", JoistsUnknown)}: holes in them are not counted."
                 : "";
-        return $"{counts}: the first {LengthText.Show(p.StapleFromBox)} from each box, then every {LengthText.Show(p.StapleEvery)}. "
+        return $"{counts}: the first {LengthText.Show(p.StapleFromBox, job.Units)} from each box, then every "
+            + $"{LengthText.Show(p.StapleEvery, job.Units)}. "
             + $"By the planned ways, {p.CablesPerHole} cables in a hole at most.{unknown}";
     }
 

@@ -173,7 +173,7 @@ internal static class DrilledWays
             else if ((run == JoistRun.EastWest) != level)
                 hole(
                     new(
-                        $"Joists over {room.Room.Name}{(room.Room.JoistDepth is { } d ? $", {LengthText.Show(d)} deep" : "")}",
+                        $"Joists over {room.Room.Name}{(room.Room.JoistDepth is { } d ? $", {LengthText.Show(d, a.Units)} deep" : "")}",
                         MemberKind.Joists
                     ),
                     stud

@@ -198,7 +198,7 @@ public sealed record Feeder
                         },
                     .. fill is null ? [] : new[] { fill.Derivation },
                     .. run.Steps(edition),
-                    new("Way", $"{route.Length.InFeet:0} ft") { Because = $"{route.InFeet}." },
+                    new("Way", LengthText.Far(route.Length, job.Units)) { Because = $"{route.Told(job.Units)}." },
                     .. wire is null
                         ? []
                         : new[]
@@ -206,7 +206,7 @@ public sealed record Feeder
                             new Derivation("Voltage drop under its load", $"{drop:0.0} percent")
                             {
                                 Formula =
-                                    $"2 x {route.Length.InFeet:0.#} ft x {load.Current.Value:0.#} A x {wire.Row.OhmPerKft} / 1000 "
+                                    $"{Conductor.DropFormula(route.Length, $"{load.Current.Value:0.#}", wire.Row, job.Units)} "
                                     + $"/ {CodeLibrary.Supply.Between} V",
                                 Citation = edition.Cite("wire.drop"),
                                 Because =

@@ -24,6 +24,9 @@ public sealed record FeederWay(
     ConduitBends? Bends
 )
 {
+    /// <summary>The units in which its lengths are told.</summary>
+    public LengthUnits Units { get; init; }
+
     // What a conduit gives sideways without a bend.
     private static readonly Length Straight = Length.Inches(6);
 
@@ -34,11 +37,11 @@ public sealed record FeederWay(
     public IEnumerable<Derivation> Steps(CodeEdition edition)
     {
         if (Buried)
-            yield return new("Depth in the ground", $"{LengthText.Show(Depth)}, {LengthText.Show(DepthWanted)} at least")
+            yield return new("Depth in the ground", $"{LengthText.Show(Depth, Units)}, {LengthText.Show(DepthWanted, Units)} at least")
             {
                 Citation = edition.Cite("wire.depth"),
                 Because =
-                    $"{OutsideLength.InFeet:0} ft of it outside. By the method and what drives over it. What comes out of the "
+                    $"{LengthText.Far(OutsideLength, Units)} of it outside. By the method and what drives over it. What comes out of the "
                     + "ground is guarded from 18 in under it to 8 ft over it.",
             };
         if (Bends is { } bends)
@@ -67,7 +70,10 @@ public sealed record FeederWay(
             said?.Depth ?? Burial.DepthOf(job, edition, panel.Id),
             wanted,
             bends
-        );
+        )
+        {
+            Units = job.Units,
+        };
     }
 
     // A quarter at each change between the three directions of the way.

@@ -3,6 +3,7 @@ using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 using Circuitum.Core.Protection;
 using Circuitum.Core.Routing;
@@ -14,6 +15,9 @@ public sealed record JobAnalysis
 {
     /// <summary>The job.</summary>
     public required Job Job { get; init; }
+
+    /// <summary>The units in which its lengths are told.</summary>
+    public LengthUnits Units => Job.Units;
 
     /// <summary>Its geometry.</summary>
     public required HouseShape House { get; init; }
@@ -53,7 +57,7 @@ public sealed record JobAnalysis
         Edition.Ways.Service == ServiceWay.ByArea
             ? $"{ServiceCase.InsideSqM:#,0} m2 inside the outer walls"
                 + (ServiceCase.BasementSqM > 0 ? $" and {ServiceCase.BasementSqM:#,0} m2 of basement" : "")
-            : $"{AreaSqFt:#,0} sq ft by the outside line";
+            : $"{FloorArea.Show(AreaSqFt, Units)} by the outside line";
 
     /// <summary>What the service loads are worked out from.</summary>
     public required ServiceCase ServiceCase { get; init; }

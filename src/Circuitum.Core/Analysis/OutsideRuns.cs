@@ -58,7 +58,7 @@ internal static class OutsideRuns
         var wanted = Burial.Least(edition, method, said?.Driveway == true, guarded);
         var depth = said?.Depth ?? Burial.DepthOf(job, edition, segment.To);
         if (method is OutsideMethod.DirectBurial or OutsideMethod.IndoorCable)
-            return new(c.Number, segment, method, length, buried, depth, wanted, [], null, null);
+            return new(c.Number, segment, method, length, buried, depth, wanted, [], null, null) { Units = job.Units };
         var kind = method == OutsideMethod.PvcConduit ? "pvc40" : "rigid";
         var cable = c.CableOf(segment);
         var ground = c.Wire is { } wire ? EquipmentGround.For(wire.Breaker, wire.Size, cable.Size, edition) : cable.Size;
@@ -75,7 +75,10 @@ internal static class OutsideRuns
             all,
             ConduitFill.Of(all, kind),
             ConduitBends.Of(said?.Bends ?? Planned(route.Pieces[first..(last + 1)], buried), CodeLibrary.Conduit[kind])
-        );
+        )
+        {
+            Units = job.Units,
+        };
     }
 
     // A sweep down, one for each turn, and one up.

@@ -32,6 +32,9 @@ public sealed record OutsideStretch(
     ConduitBends? Bends
 )
 {
+    /// <summary>The units in which its lengths are told.</summary>
+    public LengthUnits Units { get; init; }
+
     /// <summary>In words, such as <c>3 x 12 AWG wet-rated in 1/2 in PVC, schedule 40, 18 in deep</c>.</summary>
     public string InWords =>
         (
@@ -39,11 +42,11 @@ public sealed record OutsideStretch(
                 ? $"{string.Join(" and ", Wires.Select(w => $"{w.Count} x {w.Size}"))} AWG wet-rated in {size.Size} in {fill.Kind.Name}"
             : Method == OutsideMethod.DirectBurial ? "cable made for the ground"
             : "indoor cable"
-        ) + $"{(Buried ? $", {LengthText.Show(Depth)} deep" : "")}";
+        ) + $"{(Buried ? $", {LengthText.Show(Depth, Units)} deep" : "")}";
 
     /// <summary>How it came about.</summary>
     public Derivation Derivation(CodeEdition edition) =>
-        new("Outside the house", $"{Length.InFeet:0} ft")
+        new("Outside the house", LengthText.Far(Length, Units))
         {
             Because =
                 $"{char.ToUpperInvariant(InWords[0])}{InWords[1..]}. What comes out of the ground is guarded from 18 in under "
@@ -54,7 +57,7 @@ public sealed record OutsideStretch(
                 .. Buried
                     ? new[]
                     {
-                        new Derivation("Least depth", LengthText.Show(DepthWanted))
+                        new Derivation("Least depth", LengthText.Show(DepthWanted, Units))
                         {
                             Citation = edition.Cite("wire.depth"),
                             Because = "By the method, the protection ahead of it and what drives over it.",

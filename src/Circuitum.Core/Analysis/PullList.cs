@@ -12,7 +12,14 @@ public static class PullList
     {
         var lines = a
             .Circuits.Where(c => c.Run.First is not null && !c.Carried && a.Panel is not null)
-            .Select(c => new PullLine(c, Label(a, c), c.Run.First!, a.RouteOf(c.Run.Segments[0]).InFeet, c.Run.Segments[0].Cut, c.Pulled));
+            .Select(c => new PullLine(
+                c,
+                Label(a, c),
+                c.Run.First!,
+                a.RouteOf(c.Run.Segments[0]).Told(a.Units),
+                c.Run.Segments[0].Cut,
+                c.Pulled
+            ));
         return
         [
             .. lines
@@ -31,7 +38,7 @@ public static class PullList
         [
             .. c
                 .Run.Cables.Where(h => h.From is not null)
-                .Select(h => new BranchLine(h.From!, h.To, c.CableOf(h), h.Use, a.RouteOf(h).InFeet, h.Cut)),
+                .Select(h => new BranchLine(h.From!, h.To, c.CableOf(h), h.Use, a.RouteOf(h).Told(a.Units), h.Cut)),
         ];
 
     /// <summary>What each sort of cable comes to, smallest name first.</summary>

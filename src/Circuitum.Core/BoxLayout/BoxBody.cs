@@ -53,8 +53,8 @@ internal static class BoxBody
         var corner = FromCorner(job, box);
         if (Length.Min(box.Along, length - box.Along) < corner - Length.Inches(0.25) && length >= corner * 2)
             return "stands in a corner: its middle is "
-                + $"{LengthText.Show(Length.Max(Length.Zero, Length.Min(box.Along, length - box.Along)))} from it, "
-                + $"{LengthText.Show(corner)} is the least";
+                + $"{LengthText.Show(Length.Max(Length.Zero, Length.Min(box.Along, length - box.Along)), house.Job.Units)} from it, "
+                + $"{LengthText.Show(corner, house.Job.Units)} is the least";
         if (Covering(job, room, box, wall) is { } thing)
             return $"stands in {thing}";
         foreach (var other in others.Where(o => o.Id != box.Id && o.Wall is not null && !Together(box, o)))
@@ -66,8 +66,9 @@ internal static class BoxBody
             if (other.Room == box.Room && other.Outside == box.Outside)
             {
                 if (other.Wall == wall && (box.Along - other.Along).Abs().InInches < meets + Between)
-                    return $"stands on {other.Id}: their middles are {LengthText.Show((box.Along - other.Along).Abs())} apart, "
-                        + $"{LengthText.Show(Length.Inches(meets + Between))} is the least";
+                    return $"stands on {other.Id}: their middles are "
+                        + $"{LengthText.Show((box.Along - other.Along).Abs(), house.Job.Units)} apart, "
+                        + $"{LengthText.Show(Length.Inches(meets + Between), house.Job.Units)} is the least";
             }
             else if (BackToBack(house, room, wall, box, other, meets))
                 return $"and {other.Id} are back to back in one bay of a wall that is not deep enough for both";

@@ -54,8 +54,8 @@ public static class ReachLine
     }
 
     /// <summary>In a sentence, the longest piece that is not served as the code wants, or empty.</summary>
-    public static string Worst(IEnumerable<ReachPiece> pieces) =>
+    public static string Worst(IEnumerable<ReachPiece> pieces, LengthUnits units) =>
         pieces.Where(p => p.State == ReachState.TooFar).MaxBy(p => p.To - p.From) is { } worst
-            ? $"{LengthText.Show(worst.To - worst.From)} of the {(worst.Counter ? "counter" : "wall")} is out of reach"
+            ? $"{LengthText.Show(worst.To - worst.From, units)} of the {(worst.Counter ? "counter" : "wall")} is out of reach"
             : "";
 }

@@ -20,8 +20,8 @@ internal sealed class BoxAlarmPlaceRule : CheckedRule
                 yield return Breach(
                     a,
                     $"{a.House[alarm.Room].Room.Name}: the alarm {alarm.Id} stands "
-                        + $"{LengthText.Show(Length.Inches(near.Inches).RoundTo(Length.Inches(1)))} from {near.What}; it wants "
-                        + $"{LengthText.Show(Length.Inches(near.Needed))}.",
+                        + $"{LengthText.Show(Length.Inches(near.Inches).RoundTo(Length.Inches(1)), a.Units)} from {near.What}; it wants "
+                        + $"{LengthText.Show(Length.Inches(near.Needed), a.Units)}.",
                     Subject.Box(alarm.Id)
                 ) with
                 {

@@ -19,8 +19,8 @@ internal sealed class BoxCounterRule : CheckedRule
                 if (Spaces.TooFar(a, shape, space, reach, true) is { } far)
                     yield return Breach(
                         a,
-                        $"{shape.Room.Name}: a counter space of {LengthText.Show(space.Length)} has {far.Words}; the limit is "
-                            + $"{LengthText.Show(reach)}.",
+                        $"{shape.Room.Name}: a counter space of {LengthText.Show(space.Length, a.Units)} has {far.Words}; the limit is "
+                            + $"{LengthText.Show(reach, a.Units)}.",
                         Subject.Room(shape.Room.Id)
                     ) with
                     {

@@ -19,7 +19,7 @@ internal sealed class BoxFoyerRule : CheckedRule
                 if (!ReceptacleSpots.Held(a.Job.Decisions.Boxes, a.Job, a.Edition, shape, space, false).Any())
                     yield return Breach(
                         a,
-                        $"{shape.Room.Name}: a wall space of {LengthText.Show(space.Length)} has no receptacle.",
+                        $"{shape.Room.Name}: a wall space of {LengthText.Show(space.Length, a.Units)} has no receptacle.",
                         Subject.Room(shape.Room.Id)
                     ) with
                     {

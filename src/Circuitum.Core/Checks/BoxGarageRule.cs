@@ -19,7 +19,7 @@ internal sealed class BoxGarageRule : CheckedRule
             if (low < bays)
                 yield return Breach(
                     a,
-                    $"{shape.Room.Name} has {low} receptacles up to {LengthText.Show(most)} for {bays} vehicle bays.",
+                    $"{shape.Room.Name} has {low} receptacles up to {LengthText.Show(most, a.Units)} for {bays} vehicle bays.",
                     Subject.Room(shape.Room.Id)
                 ) with
                 {

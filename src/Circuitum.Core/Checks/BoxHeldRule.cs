@@ -16,7 +16,7 @@ internal sealed class BoxHeldRule : CheckedRule
                 yield return Breach(
                     a,
                     $"{a.House[box.Room].Room.Name}: {box.Id} waits for {held.WaitsFor}{(held.Ask.Length > 0 ? $"; ask {held.Ask}" : "")}. "
-                        + $"Leave {LengthText.Show(held.Slack)} of slack.",
+                        + $"Leave {LengthText.Show(held.Slack, a.Units)} of slack.",
                     Subject.Box(box.Id)
                 );
         }

@@ -30,7 +30,8 @@ internal sealed class BoxIslandRule : CheckedRule
             yield return Make($"the {what} has neither a receptacle nor a provision for one");
         if (receptacles.Count < wanted)
             yield return Make(
-                $"the {what} of {island.Spot.Width.InFeet * island.Spot.Depth.InFeet:0.0} sq ft has {receptacles.Count} of "
+                $"the {what} of {FloorArea.Show(island.Spot.Width.InFeet * island.Spot.Depth.InFeet, a.Units, "0.0")} has "
+                    + $"{receptacles.Count} of "
                     + $"{wanted} receptacles"
             );
         if (
@@ -45,7 +46,8 @@ internal sealed class BoxIslandRule : CheckedRule
         {
             yield return Breach(
                 a,
-                $"{shape.Room.Name}: {low.Id} stands {LengthText.Show(ReceptacleRules.CounterTop - low.Height)} below the {what}'s "
+                $"{shape.Room.Name}: {low.Id} stands {LengthText.Show(ReceptacleRules.CounterTop - low.Height, a.Units)} below "
+                    + $"the {what}'s "
                     + "top; "
                     + (a.Edition.Number("islandBelowMostIn") > 0 ? $"{a.Edition.Number("islandBelowMostIn"):0}\" is the most" : "none may")
                     + ".",

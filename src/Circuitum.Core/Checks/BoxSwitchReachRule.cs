@@ -23,12 +23,12 @@ internal sealed class BoxSwitchReachRule : CheckedRule
             {
                 var from = dark.Door.Beyond is { } beyond ? a.House[beyond].Room.Name : "outside";
                 var far = dark.Nearest is { } n
-                    ? $"the nearest switch of its light is {LengthText.Show(n.RoundTo(Length.Inches(1)))} away"
+                    ? $"the nearest switch of its light is {LengthText.Show(n.RoundTo(Length.Inches(1)), a.Units)} away"
                     : "no switch of its light can be walked to";
                 yield return Breach(
                     a,
                     $"{shape.Room.Name}: who comes in from {from} crosses the dark; {far}, the job wants "
-                        + $"{LengthText.Show(a.Job.Preferences.SwitchReach)}.",
+                        + $"{LengthText.Show(a.Job.Preferences.SwitchReach, a.Units)}.",
                     Subject.Opening(dark.Door.Opening.Id),
                     Subject.Room(shape.Room.Id)
                 ) with

@@ -26,8 +26,12 @@ internal sealed class BoxTubRule : CheckedRule
                 continue;
             yield return Breach(
                 a,
-                $"{shape.Room.Name}: {box.Id} stands {TubSpace.Say(inches)} from the {TubSpace.Name(wet)}; "
-                    + (across > 0 ? $"the zone reaches {LengthText.Show(Length.Inches(across))}" : "none may stand inside or over it")
+                $"{shape.Room.Name}: {box.Id} stands {TubSpace.Say(a, inches)} from the {TubSpace.Name(wet)}; "
+                    + (
+                        across > 0
+                            ? $"the zone reaches {LengthText.Show(Length.Inches(across), a.Units)}"
+                            : "none may stand inside or over it"
+                    )
                     + ".",
                 Subject.Box(box.Id)
             ) with

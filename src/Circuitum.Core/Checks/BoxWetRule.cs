@@ -18,14 +18,14 @@ internal sealed class BoxWetRule : CheckedRule
                     a,
                     inches <= 0
                         ? $"{shape.Room.Name}: the switch {box.Id} stands inside the space of the {TubSpace.Name(wet)}."
-                        : $"{shape.Room.Name}: the switch {box.Id} stands {TubSpace.Say(inches)} from the {TubSpace.Name(wet)}; "
+                        : $"{shape.Room.Name}: the switch {box.Id} stands {TubSpace.Say(a, inches)} from the {TubSpace.Name(wet)}; "
                             + $"{apart} is the least.",
                     Subject.Box(box.Id)
                 );
             if (box.Fixture is LightStyle.Pendant or LightStyle.Fan && inches < a.Edition.Number("hangingZoneIn"))
                 yield return Breach(
                     a,
-                    $"{shape.Room.Name}: {box.Id} hangs {TubSpace.Say(inches)} from the {TubSpace.Name(wet)}; no hanging light or fan "
+                    $"{shape.Room.Name}: {box.Id} hangs {TubSpace.Say(a, inches)} from the {TubSpace.Name(wet)}; no hanging light or fan "
                         + $"within {a.Edition.Number("hangingZoneIn")} across and {a.Edition.Number("tubZoneUpIn")} up.",
                     Subject.Box(box.Id)
                 );

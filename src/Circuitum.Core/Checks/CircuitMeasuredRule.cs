@@ -23,8 +23,8 @@ internal sealed class CircuitMeasuredRule : CheckedRule
             )
                 yield return Breach(
                     a,
-                    $"The home run of circuit {c.Number} took {took.InFeet:0} ft off the reel where the plan has "
-                        + $"{planned.InFeet:0}: another way, another box, or a misread reel?",
+                    $"The home run of circuit {c.Number} took {LengthText.Far(took, a.Units)} off the reel where the plan has "
+                        + $"{LengthText.FarNumber(planned, a.Units)}: another way, another box, or a misread reel?",
                     Subject.Circuit(c.Number),
                     Subject.Box(run.To)
                 );

@@ -1,6 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Checks;
 
@@ -21,8 +22,9 @@ internal sealed class CircuitPairRule : CheckedRule
                 .Select(offer =>
                     Breach(
                         a,
-                        $"Circuits {offer.First} and {offer.Second} could share a home run with two neutrals: {offer.Saving.InFeet:0} "
-                            + "ft less to pull.",
+                        $"Circuits {offer.First} and {offer.Second} could share a home run with two neutrals: "
+                            + $"{LengthText.Far(offer.Saving, a.Units)} "
+                            + "less to pull.",
                         Subject.Circuit(offer.First),
                         Subject.Circuit(offer.Second)
                     ) with

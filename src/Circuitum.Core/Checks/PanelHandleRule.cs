@@ -14,7 +14,7 @@ internal sealed class PanelHandleRule : CheckedRule
             .Select(at =>
                 Breach(
                     a,
-                    $"With its top at {LengthText.Show(at.Panel.Top)} the highest handle is out of reach.",
+                    $"With its top at {LengthText.Show(at.Panel.Top, a.Units)} the highest handle is out of reach.",
                     Subject.Panel(at.Panel.Id)
                 )
             );

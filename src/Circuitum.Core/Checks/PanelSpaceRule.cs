@@ -33,7 +33,7 @@ internal sealed class PanelSpaceRule : CheckedRule
         {
             yield return Breach(
                 a,
-                $"The wall of the panel is only {LengthText.Show(room.Walls[panel.Wall].Length)} wide; working at it takes "
+                $"The wall of the panel is only {LengthText.Show(room.Walls[panel.Wall].Length, a.Units)} wide; working at it takes "
                     + $"{a.Edition.Number("workingWidthIn")}.",
                 subject
             );

@@ -47,7 +47,7 @@ internal sealed class PlanGapRule : CheckedRule
                 var by = a.Job.Frame.Partition - Length.Inches(thin.GapInches);
                 yield return Breach(
                     a,
-                    $"{room.Room.Name} and {thin.Room.Room.Name} stand {LengthText.Show(Length.Inches(thin.GapInches))} apart: "
+                    $"{room.Room.Name} and {thin.Room.Room.Name} stand {LengthText.Show(Length.Inches(thin.GapInches), a.Units)} apart: "
                         + "that is no wall.",
                     Subject.Wall(room.Room.Id, wall.Index),
                     Subject.Room(thin.Room.Room.Id)
@@ -75,7 +75,8 @@ internal sealed class PlanGapRule : CheckedRule
             var near = inside.MinBy(r => r.InchesToWall(at))!;
             yield return Breach(
                 a,
-                $"About {area:0} sq ft beside {near.Room.Name} belong to no room. Draw a room or a closet there, or move the wall.",
+                $"About {FloorArea.Show(area, a.Units, "0")} beside {near.Room.Name} belong to no room. Draw a room or a closet "
+                    + $"there, or move the wall.",
                 Subject.Room(near.Room.Id)
             );
         }

@@ -1,5 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Geometry;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Checks;
 
@@ -23,7 +24,7 @@ internal sealed class PlanOverlapRule : CheckedRule
                 if (over >= LeastSqFt)
                     yield return Breach(
                         a,
-                        $"{rooms[i].Room.Name} and {rooms[j].Room.Name} cover the same {over:0.0} sq ft.",
+                        $"{rooms[i].Room.Name} and {rooms[j].Room.Name} cover the same {FloorArea.Show(over, a.Units, "0.0")}.",
                         Subject.Room(rooms[i].Room.Id),
                         Subject.Room(rooms[j].Room.Id)
                     );

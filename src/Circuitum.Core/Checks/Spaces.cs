@@ -15,7 +15,7 @@ internal static class Spaces
         if (held.Count == 0)
             return (new Length(long.MaxValue / 4), "no receptacle");
         var far = Cover.Farthest(space.Length, held);
-        return far > reach ? (far, $"a point {LengthText.Show(far)} from a receptacle") : null;
+        return far > reach ? (far, $"a point {LengthText.Show(far, a.Units)} from a receptacle") : null;
     }
 
     internal static FindingFix Add(JobAnalysis a, RoomShape shape, WallSpace space, Length reach, bool counter)

@@ -21,7 +21,7 @@ internal static class TubSpace
     }
 
     /// <summary>A distance to it in words.</summary>
-    internal static string Say(double inches) => LengthText.Show(Length.Inches(inches).RoundTo(Length.Inches(1)));
+    internal static string Say(JobAnalysis a, double inches) => LengthText.Show(Length.Inches(inches).RoundTo(Length.Inches(1)), a.Units);
 
     /// <summary>What it is in words.</summary>
     internal static string Name(Fixture wet) => wet.Kind == FixtureKind.Tub ? "tub" : "shower";

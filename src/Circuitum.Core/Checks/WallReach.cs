@@ -23,8 +23,8 @@ internal static class WallReach
                     continue;
                 yield return (
                     shape,
-                    $"{shape.Room.Name}: a wall space of {LengthText.Show(space.Length)} has {far.Words}; the limit is "
-                        + $"{LengthText.Show(code ? limit : reach)}.",
+                    $"{shape.Room.Name}: a wall space of {LengthText.Show(space.Length, a.Units)} has {far.Words}; the limit is "
+                        + $"{LengthText.Show(code ? limit : reach, a.Units)}.",
                     Spaces.Add(a, shape, space, code ? limit : reach, false)
                 );
             }

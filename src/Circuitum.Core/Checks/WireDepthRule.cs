@@ -15,7 +15,8 @@ internal sealed class WireDepthRule : CheckedRule
             .Select(run =>
                 Breach(
                     a,
-                    $"{run.Words} lies {LengthText.Show(run.Depth)} deep; {LengthText.Show(run.DepthWanted)} is the least.",
+                    $"{run.Words} lies {LengthText.Show(run.Depth, a.Units)} deep; {LengthText.Show(run.DepthWanted, a.Units)} "
+                        + $"is the least.",
                     run.Subjects
                 )
             );

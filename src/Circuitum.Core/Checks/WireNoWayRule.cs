@@ -24,7 +24,8 @@ internal sealed class WireNoWayRule : CheckedRule
             yield return Breach(
                 a,
                 $"Circuit {o.Circuit}: no way inside leads from {o.CableSegment.From ?? "the panel"} to {o.CableSegment.To}; it is planned "
-                    + $"{o.Length.InFeet:0} ft outside. A ceiling or attic over the rooms between, or a space under their floor, "
+                    + $"{LengthText.Far(o.Length, a.Units)} outside. A ceiling or attic over the rooms between, or a space "
+                    + $"under their floor, "
                     + "would open one.",
                 Subject.Circuit(o.Circuit),
                 Subject.Box(o.CableSegment.To)

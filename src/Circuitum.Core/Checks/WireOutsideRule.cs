@@ -1,6 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Checks;
 
@@ -16,7 +17,8 @@ internal sealed class WireOutsideRule : CheckedRule
             .Select(run =>
                 Breach(
                     a,
-                    $"{run.Words} is indoor cable for {run.Outside.InFeet:0} ft outside the house{(run.Buried ? ", in the ground" : "")}: "
+                    $"{run.Words} is indoor cable for {LengthText.Far(run.Outside, a.Units)} outside the "
+                        + $"house{(run.Buried ? ", in the ground" : "")}: "
                         + "its jacket is for dry places.",
                     run.Subjects
                 ) with

@@ -17,11 +17,14 @@ internal sealed class WireStapleRule : CheckedRule
         if (p.StapleFromBox > most)
             yield return Breach(
                 a,
-                $"The job staples {LengthText.Show(p.StapleFromBox)} from a box; {LengthText.Show(most)} is the most"
+                $"The job staples {LengthText.Show(p.StapleFromBox, a.Units)} from a box; {LengthText.Show(most, a.Units)} is the most"
                     + $"{(plain ? " at boxes without clamps" : "")}."
             );
         var every = a.Edition.Number("stapleEveryIn").Length;
         if (p.StapleEvery > every)
-            yield return Breach(a, $"The job staples every {LengthText.Show(p.StapleEvery)}; {LengthText.Show(every)} is the most.");
+            yield return Breach(
+                a,
+                $"The job staples every {LengthText.Show(p.StapleEvery, a.Units)}; {LengthText.Show(every, a.Units)} is the most."
+            );
     }
 }

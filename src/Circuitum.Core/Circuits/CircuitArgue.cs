@@ -38,7 +38,7 @@ internal static class CircuitArgue
             return new($"Why circuit {number} is as it is", $"{new Money(price)}")
             {
                 Formula =
-                    $"breaker {new Money(p.Weights.Circuit)} + cable {new Money(wire)}, {feet:0} ft "
+                    $"breaker {new Money(p.Weights.Circuit)} + cable {new Money(wire)}, {LengthText.Far(feet, house.Job.Units)} "
                     + $"+ rooms, zones and spare {new Money(p.Mixed(things))}",
                 Because =
                     broken.Count == 0

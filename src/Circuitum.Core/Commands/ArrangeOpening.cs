@@ -70,7 +70,9 @@ public sealed record ArrangeOpening(string Opening, OpeningWay Way) : JobCommand
         var wall = new RoomShape(job.RoomById(opening.Room)!).Walls[opening.Wall];
         var both = opening.Width + BetweenPair + opening.Width;
         if (both > wall.Length)
-            return CommandResult.Refuse($"Two of {LengthText.Show(opening.Width)} do not fit into the wall. Type a smaller width first.");
+            return CommandResult.Refuse(
+                $"Two of {LengthText.Show(opening.Width, job.Units)} do not fit into the wall. Type a smaller width first."
+            );
         var middle = opening.From + (opening.Width / 2);
         var from = Within(middle - (both / 2), wall.Length - both);
         var second = opening with

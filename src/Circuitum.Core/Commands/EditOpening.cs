@@ -47,7 +47,7 @@ public sealed record EditOpening(
             if (from != From)
                 return CommandResult.Refuse(
                     $"There it would reach past the end of {job.RoomById(to)!.Name}, behind the wall. It leads there in its "
-                        + $"whole width at {LengthText.Show(from)}."
+                        + $"whole width at {LengthText.Show(from, job.Units)}."
                 );
         }
 

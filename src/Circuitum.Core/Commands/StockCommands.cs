@@ -21,7 +21,7 @@ public sealed record KeepReel(string Cable, Length Left, string Place = "", stri
         if (!StockRules.Cable().IsMatch(cable))
             return CommandResult.Refuse($"Cable: '{JobRules.Short(cable)}' is none. Write it like 12-2.");
         if (Left < Length.Zero || Left > StockRules.LongestReel)
-            return CommandResult.Refuse($"Left on the reel: {LengthText.Show(Left)} is outside 0 to 5000 ft.");
+            return CommandResult.Refuse($"Left on the reel: {LengthText.Show(Left, job.Units)} is outside 0 to 5000 ft.");
         if (Reel is null)
         {
             var id = Enumerable

@@ -29,7 +29,10 @@ public static class SplitJoin
         var own = shape.Walls[wall];
         var half = job.Frame.Partition / 2;
         if (along - half < Length.Feet(1) || along + half > own.Length - Length.Feet(1))
-            return (null, $"A partition there would leave less than a foot of the wall, which is {LengthText.Show(own.Length)} long.");
+            return (
+                null,
+                $"A partition there would leave less than a foot of the wall, which is {LengthText.Show(own.Length, job.Units)} long."
+            );
         var p = shape.On(wall, along);
         var (other, q) = Across(shape, own, p);
         if (other is null)

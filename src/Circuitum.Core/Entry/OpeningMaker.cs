@@ -81,7 +81,7 @@ internal static class OpeningMaker
             list.Wrong(
                 line,
                 part.Text,
-                $"the longest free wall there is {LengthText.Show(stretch.Size)}. Type a narrower one, its width after its "
+                $"the longest free wall there is {LengthText.Show(stretch.Size, list.Job.Units)}. Type a narrower one, its width after its "
                     + "name, such as window 2-0 n, or another side."
             );
             return;

@@ -22,7 +22,7 @@ public static class FieldPlan
             {
                 var lines = boxes.GetValueOrDefault(room.Room.Id)?.Lines ?? [];
                 return lines
-                    .Select(Set)
+                    .Select(l => Set(l, a.Units))
                     .Concat(pulls[room.Room.Id])
                     .Concat(lines.Where(l => a.Specs[l.Box.Id].Cables.Length > 0).Select(l => MakeUp(a, l)))
                     .Concat(Walls(a, room))
@@ -32,9 +32,9 @@ public static class FieldPlan
     }
 
     /// <summary>The boxes to set alone, which are told from the plan at once; all tasks take the circuits as networks.</summary>
-    public static IEnumerable<FieldTask> Sets(JobAnalysis a) => BoxSchedule.Of(a).SelectMany(r => r.Lines.Select(Set));
+    public static IEnumerable<FieldTask> Sets(JobAnalysis a) => BoxSchedule.Of(a).SelectMany(r => r.Lines.Select(l => Set(l, a.Units)));
 
-    private static FieldTask Set(BoxLine line)
+    private static FieldTask Set(BoxLine line, LengthUnits units)
     {
         var entry = line.Spec.Entry?.Name;
         var lines = new List<string> { line.Place, $"Height: {line.Height}" };
@@ -43,7 +43,7 @@ public static class FieldPlan
         lines.Add($"For: {line.Spec.Device}");
         if (line.Spec.Stud is { } stud)
             lines.Add(
-                $"On the {stud.Side.ToString().ToLowerInvariant()} side of the stud at {LengthText.Show(stud.FromLeft)}"
+                $"On the {stud.Side.ToString().ToLowerInvariant()} side of the stud at {LengthText.Show(stud.FromLeft, units)}"
                     + (stud.Needs.Length > 0 ? $", {stud.Needs}" : "")
             );
         if (line.Box.Held is { } held)
@@ -98,11 +98,11 @@ public static class FieldPlan
                 p.Panel.Room,
                 Subject.Panel(p.Panel.Id),
                 $"Feeder to {p.Panel.Name}",
-                $"{p.Feeder!.Cut.InFeet:0} ft",
+                LengthText.Far(p.Feeder!.Cut, a.Units),
                 [
                     $"From {a.PanelById(p.Feeder.From)!.Panel.Name}",
-                    p.Feeder.Route.InFeet,
-                    $"Cut {p.Feeder.Cut.InFeet:0} ft of {p.Feeder.Made}",
+                    p.Feeder.Route.Told(a.Units),
+                    $"Cut {LengthText.Far(p.Feeder.Cut, a.Units)} of {p.Feeder.Made}",
                 ]
             )
             {
@@ -123,8 +123,8 @@ public static class FieldPlan
                 a.Boxes[line.To].Room,
                 Subject.Circuit(line.Circuit.Number),
                 $"Home run {number}",
-                $"{line.Cable}, {line.Cut.InFeet:0} ft",
-                [$"{panel} to {line.To}", line.Way, $"Cut {line.Cut.InFeet:0} ft of {line.Cable}"]
+                $"{line.Cable}, {LengthText.Far(line.Cut, a.Units)}",
+                [$"{panel} to {line.To}", line.Way, $"Cut {LengthText.Far(line.Cut, a.Units)} of {line.Cable}"]
             )
             {
                 Wall = StripOf(a.Boxes[line.To]),
@@ -147,8 +147,8 @@ public static class FieldPlan
                     a.Boxes[b.To].Room,
                     Subject.Box(b.To),
                     $"{b.From} to {b.To}",
-                    $"{b.Cable}, {b.Cut.InFeet:0} ft",
-                    [b.Way, $"Cut {b.Cut.InFeet:0} ft of {b.Cable}"]
+                    $"{b.Cable}, {LengthText.Far(b.Cut, a.Units)}",
+                    [b.Way, $"Cut {LengthText.Far(b.Cut, a.Units)} of {b.Cable}"]
                 )
                 {
                     Wall = StripOf(a.Boxes[b.To]),
@@ -183,8 +183,9 @@ public static class FieldPlan
                     name,
                     $"{staples} staples, {plates} plates",
                     [
-                        $"{Count(staples, "staple")}, the first within {LengthText.Show(a.Job.Preferences.StapleFromBox)} of each box, "
-                            + $"then every {LengthText.Show(a.Job.Preferences.StapleEvery)}",
+                        $"{Count(staples, "staple")}, the first within "
+                            + $"{LengthText.Show(a.Job.Preferences.StapleFromBox, a.Units)} of each box, "
+                            + $"then every {LengthText.Show(a.Job.Preferences.StapleEvery, a.Units)}",
                         $"{Count(inside.Holes.Length, "hole")}, {Count(plates, "nail plate")} where one is nearer than 1-1/4\" to a face",
                         .. inside.Cables.Select(c => c.Name).Distinct(),
                     ]

@@ -58,7 +58,7 @@ internal static class RoughChecks
         yield return Item(
             "secured",
             "Cable secured",
-            $"within {LengthText.Show(p.StapleFromBox)} of a box, then every {LengthText.Show(p.StapleEvery)}: "
+            $"within {LengthText.Show(p.StapleFromBox, a.Units)} of a box, then every {LengthText.Show(p.StapleEvery, a.Units)}: "
                 + CheckOff.Count(walls.Sum(w => w.Cables.Sum(c => c.Staples.Length)), "staple", "staples")
         );
         var holes = walls.SelectMany(w => w.Holes).ToList();
@@ -98,7 +98,7 @@ internal static class RoughChecks
             yield return Item(
                 $"trench/{o.CableSegment.To}",
                 $"The trench to {o.CableSegment.To}, before it is filled",
-                $"{o.InWords}, {o.Length.InFeet:0} ft, at least {LengthText.Show(o.DepthWanted)} deep"
+                $"{o.InWords}, {LengthText.Far(o.Length, a.Units)}, at least {LengthText.Show(o.DepthWanted, a.Units)} deep"
                     + (o.Bends is null ? "" : "; bends counted, a pull line in it")
             );
     }
@@ -119,7 +119,7 @@ internal static class RoughChecks
         yield return Item(
             "place",
             "Its height and the space before it",
-            $"top at {LengthText.Show(at.Panel.Top)}; the space before it 30\" wide, 36\" deep and clear to 6'-6\""
+            $"top at {LengthText.Show(at.Panel.Top, a.Units)}; the space before it 30\" wide, 36\" deep and clear to 6'-6\""
         );
         if (a.Job.Preferences.RoughTesting == RoughTesting.Dead)
             yield return Item("open", "Nothing connected in it yet", "breakers and neutrals are landed after this inspection");

@@ -160,7 +160,7 @@ internal static class DecisionRules
         if ((box.Kind == BoxKind.Disconnect) != (box.Serves is not null))
             problems.Add(new($"{field}.serves", "A disconnect says which appliance it cuts off, and nothing else does."));
         if (box.Wall is { } wall)
-            JobRules.OnWall(field, shape, wall, box.Along, Length.Zero, problems, "along");
+            JobRules.OnWall(field, shape, job.Units, wall, box.Along, Length.Zero, problems, "along");
         else if (box.At is null)
             problems.Add(new(field, "Say where the box is: a wall and a distance, or a place."));
         else if (box.At is { } at && (at.X < shape.MinX || at.X > shape.MaxX || at.Y < shape.MinY || at.Y > shape.MaxY))

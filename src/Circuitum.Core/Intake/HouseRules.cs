@@ -27,7 +27,8 @@ internal static partial class HouseRules
                 problems.Add(
                     new(
                         $"openings[{i}].head",
-                        $"The head, at {LengthText.Show(opening.Top)}, is not over the sill, at {LengthText.Show(opening.Foot)}."
+                        $"The head, at {LengthText.Show(opening.Top, job.Units)}, is not over the sill, at "
+                            + $"{LengthText.Show(opening.Foot, job.Units)}."
                     )
                 );
         }
@@ -68,7 +69,7 @@ internal static partial class HouseRules
             var field = $"walls[{i}]";
             if (!shapes.TryGetValue(wall.Room, out var shape))
                 problems.Add(new($"{field}.room", $"There is no room '{JobRules.Short(wall.Room)}'."));
-            else if (!JobRules.OnWall(field, shape, wall.Wall, Length.Zero, Length.Zero, problems))
+            else if (!JobRules.OnWall(field, shape, job.Units, wall.Wall, Length.Zero, Length.Zero, problems))
                 continue;
             else if (!seen.Add((wall.Room, wall.Wall)))
                 problems.Add(new(field, $"Wall {wall.Wall} of {JobRules.Short(shape.Room.Name)} is stated twice."));
@@ -113,7 +114,7 @@ internal static partial class HouseRules
             JobRules.Range($"{field}.height", under.Height, Length.Inches(1), Length.Feet(2000), problems);
             JobRules.Range($"{field}.strength", under.Strength, 0, 100, problems);
             if (under.At.X.Abs() > JobRules.Farthest || under.At.Y.Abs() > JobRules.Farthest)
-                problems.Add(new($"{field}.at", $"It lies over {JobRules.Farthest.InFeet:0} ft from the origin."));
+                problems.Add(new($"{field}.at", $"It lies over {LengthText.Far(JobRules.Farthest, job.Units)} from the origin."));
         }
     }
 

@@ -20,7 +20,7 @@ public static partial class JobRules
                 continue;
             }
 
-            if (!OnWall(field, shape, opening.Wall, opening.From, opening.Width, problems))
+            if (!OnWall(field, shape, job.Units, opening.Wall, opening.From, opening.Width, problems))
                 continue;
             held.Add((opening.Room, opening.Wall, opening.From, opening.From + opening.Width, field));
             if (opening.To == Opening.Outside)
@@ -51,7 +51,7 @@ public static partial class JobRules
                     problems.Add(
                         new(
                             $"{inOrder[n].Field}.from",
-                            $"It overlaps the opening at {LengthText.Show(inOrder[n - 1].From)} on the same wall of "
+                            $"It overlaps the opening at {LengthText.Show(inOrder[n - 1].From, job.Units)} on the same wall of "
                                 + $"{Short(shapes[wall.Key.Room].Room.Name)}."
                         )
                     );
@@ -64,13 +64,13 @@ public static partial class JobRules
         foreach (var (counter, i) in job.Counters.Select((c, i) => (c, i)).Where(c => c.c.Peninsula && c.c.Spot.Wall is null))
             problems.Add(new($"counters[{i}].peninsula", "A peninsula stands out from a wall; one that stands free is an island."));
         foreach (var (counter, i) in job.Counters.Select((c, i) => (c, i)))
-            CheckSpot($"counters[{i}]", counter.Room, counter.Spot, shapes, problems);
+            CheckSpot($"counters[{i}]", counter.Room, counter.Spot, shapes, job.Units, problems);
         foreach (var (fixture, i) in job.Fixtures.Select((f, i) => (f, i)))
-            CheckSpot($"fixtures[{i}]", fixture.Room, fixture.Spot, shapes, problems);
+            CheckSpot($"fixtures[{i}]", fixture.Room, fixture.Spot, shapes, job.Units, problems);
         foreach (var (appliance, i) in job.Appliances.Select((a, i) => (a, i)))
         {
             var field = $"appliances[{i}]";
-            CheckSpot(field, appliance.Room, appliance.Spot, shapes, problems);
+            CheckSpot(field, appliance.Room, appliance.Spot, shapes, job.Units, problems);
             Text($"{field}.name", appliance.Name, LongestName, problems);
             if (!CodeLibrary.Appliances.ContainsKey(appliance.Type))
                 problems.Add(
@@ -125,11 +125,18 @@ public static partial class JobRules
             if (!shapes.TryGetValue(panel.Room, out var shape))
                 problems.Add(new($"{field}.room", $"There is no room '{Short(panel.Room)}'."));
             else
-                OnWall(field, shape, panel.Wall, panel.Along, Length.Zero, problems, "along");
+                OnWall(field, shape, job.Units, panel.Wall, panel.Along, Length.Zero, problems, "along");
         }
     }
 
-    private static void CheckSpot(string field, string room, Spot spot, Dictionary<string, RoomShape> shapes, List<Problem> problems)
+    private static void CheckSpot(
+        string field,
+        string room,
+        Spot spot,
+        Dictionary<string, RoomShape> shapes,
+        LengthUnits units,
+        List<Problem> problems
+    )
     {
         if (!shapes.TryGetValue(room, out var shape))
         {
@@ -139,7 +146,7 @@ public static partial class JobRules
 
         Range($"{field}.spot.depth", spot.Depth, Length.Zero, Length.Feet(40), problems);
         if (spot.Wall is { } wall)
-            OnWall($"{field}.spot", shape, wall, spot.From, spot.Width, problems);
+            OnWall($"{field}.spot", shape, units, wall, spot.From, spot.Width, problems);
         else if (spot.At is { } at)
         {
             Range($"{field}.spot.width", spot.Width, Length.Zero, Length.Feet(60), problems);
@@ -153,6 +160,7 @@ public static partial class JobRules
     internal static bool OnWall(
         string field,
         RoomShape shape,
+        LengthUnits units,
         int wall,
         Length from,
         Length width,
@@ -164,15 +172,16 @@ public static partial class JobRules
         if (wall < 0 || wall >= shape.Walls.Length)
             problems.Add(new($"{field}.wall", $"{name} has walls 0 to {shape.Walls.Length - 1}; there is no wall {wall}."));
         else if (from < Length.Zero)
-            problems.Add(new($"{field}.{fromName}", $"{LengthText.Show(from)} is before the wall's corner. Use zero or more."));
+            problems.Add(new($"{field}.{fromName}", $"{LengthText.Show(from, units)} is before the wall's corner. Use zero or more."));
         else if (width < Length.Zero)
             problems.Add(new($"{field}.width", "A width cannot be negative."));
         else if (from + width > shape.Walls[wall].Length + Length.Inches(0.125))
             problems.Add(
                 new(
                     $"{field}.{fromName}",
-                    $"It runs off its wall: {LengthText.Show(from)}{(width > Length.Zero ? $" + {LengthText.Show(width)}" : "")} "
-                        + $"on a wall of {LengthText.Show(shape.Walls[wall].Length)} in {name}."
+                    $"It runs off its wall: "
+                        + $"{LengthText.Show(from, units)}{(width > Length.Zero ? $" + {LengthText.Show(width, units)}" : "")} "
+                        + $"on a wall of {LengthText.Show(shape.Walls[wall].Length, units)} in {name}."
                 )
             );
         else

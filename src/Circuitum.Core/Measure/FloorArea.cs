@@ -1,3 +1,5 @@
+using System.Globalization;
+
 namespace Circuitum.Core.Measure;
 
 /// <summary>Floor areas in two measures: the plan is in square feet, some rules count square metres.</summary>
@@ -5,4 +7,13 @@ public static class FloorArea
 {
     /// <summary>Square metres in a square foot.</summary>
     public const double SqMInSqFt = 0.09290304;
+
+    /// <summary>Prints a floor area in the units of a job: <c>1,240 sq ft</c>, or <c>115.2 m2</c>.</summary>
+    /// <param name="sqFt">In square feet.</param>
+    /// <param name="units">Square feet or square metres.</param>
+    /// <param name="format">The digits of the square feet.</param>
+    public static string Show(double sqFt, LengthUnits units, string format = "#,0") =>
+        units == LengthUnits.FeetInches
+            ? $"{sqFt.ToString(format, CultureInfo.InvariantCulture)} sq ft"
+            : string.Create(CultureInfo.InvariantCulture, $"{sqFt * SqMInSqFt:#,0.0} m2");
 }

@@ -42,17 +42,6 @@ public static partial class LengthText
         return feet == 0 ? sign + inches : $"{sign}{feet}'-{inches}";
     }
 
-    /// <summary>Prints for people: feet and inches, or metres from one on, <c>3.6 m</c>, and millimetres under it, <c>450 mm</c>.</summary>
-    public static string Show(Length length, LengthUnits units)
-    {
-        if (units == LengthUnits.FeetInches)
-            return Show(length);
-        var millimetres = Math.Round((decimal)length.Units / Length.UnitsPerMillimetre, MidpointRounding.AwayFromZero);
-        return Math.Abs(millimetres) < 1000
-            ? string.Create(CultureInfo.InvariantCulture, $"{millimetres:0} mm")
-            : string.Create(CultureInfo.InvariantCulture, $"{millimetres / 1000:0.0##} m");
-    }
-
     /// <summary>Reads a length; a bare number is feet or millimetres.</summary>
     /// <param name="text">What was typed.</param>
     /// <param name="length">The length, when it could be read.</param>

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Routing;
 
 namespace Circuitum.Core.Protection;
@@ -18,6 +19,9 @@ public sealed record ProtectionCase
 
     /// <summary>The preferences that count for the circuit.</summary>
     public required Preferences Preferences { get; init; }
+
+    /// <summary>The units in which lengths are told.</summary>
+    public LengthUnits Units { get; init; }
 
     /// <summary>A person's choice for this circuit, or none.</summary>
     public ProtectionPlace? Chosen { get; init; }

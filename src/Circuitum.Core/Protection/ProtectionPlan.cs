@@ -161,7 +161,7 @@ public static class ProtectionPlan
             first,
             run,
             $"a ground-fault receptacle first in the chain, in {first}, protects itself and all that is on its load terminals"
-                + $"{(longer > Length.Feet(1) ? $"; leading the cable there first takes {longer.InFeet:0} ft more" : "")}."
+                + $"{(longer > Length.Feet(1) ? $"; leading the cable there first takes {LengthText.Far(longer, c.Units)} more" : "")}."
         );
     }
 

@@ -3,6 +3,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Review;
 
@@ -31,7 +32,8 @@ public static class HousePlanned
         list.Add(
             new(
                 null,
-                $"{after.Circuits.Length} circuits on {after.SpacesUsed} spaces, {after.CableFeet:#,0} ft of cable with their home runs.",
+                $"{after.Circuits.Length} circuits on {after.SpacesUsed} spaces, "
+                    + $"{LengthText.Far(after.CableFeet, after.Units, "#,0")} of cable with their home runs.",
                 false
             )
         );

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Circuits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Review;
@@ -59,7 +60,10 @@ public static class PlanChoices
                 new("Cost of the plan that stands", $"{before}"),
                 new("Cost planned afresh", $"{then}"),
                 new("Circuits", $"{now.Circuits.Count(c => c.Boxes.Length > 0)} to {after.Breakers}"),
-                new("Cable", $"{now.CableFeet:#,0} to {after.CableFeet:#,0} ft"),
+                new(
+                    "Cable",
+                    $"{LengthText.FarNumber(now.CableFeet, now.Units, "#,0")} to {LengthText.Far(after.CableFeet, now.Units, "#,0")}"
+                ),
                 .. Moves(now, after),
             ],
         };

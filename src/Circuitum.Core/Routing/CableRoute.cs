@@ -13,9 +13,9 @@ public sealed record CableRoute(ImmutableArray<WayPiece> Pieces)
     /// <summary>The way in words, such as "up, across, down".</summary>
     public string InWords => string.Join(", ", Stretches.Select(s => s.Word));
 
-    /// <summary>The way in words with whole feet, such as "up 3 ft, across 14 ft, down 7 ft"; what rounds to none is left out.</summary>
-    public string InFeet =>
-        string.Join(", ", Stretches.Where(s => s.Length.InFeet >= 0.5).Select(s => $"{s.Word} {s.Length.InFeet:0} ft"))
+    /// <summary>The way in words with its lengths, such as "up 3 ft, across 14 ft, down 7 ft"; what rounds to none is left out.</summary>
+    public string Told(LengthUnits units) =>
+        string.Join(", ", Stretches.Where(s => s.Length.InFeet >= 0.5).Select(s => $"{s.Word} {LengthText.Far(s.Length, units)}"))
             is { Length: > 0 } words
             ? words
             : "beside it";

@@ -182,9 +182,11 @@ public sealed partial class CableRouter
         var p = job.Preferences;
         if (segment.Via is { } via)
         {
-            return new($"On from {via} to {segment.To}", $"{segment.Cut.InFeet:0} ft")
+            return new($"On from {via} to {segment.To}", LengthText.Far(segment.Cut, job.Units))
             {
-                Formula = $"{(segment.Cut - (p.BoxMakeUp * 2)).InFeet:0.#} ft way + {(p.BoxMakeUp * 2).InFeet:0.#} ft make-up",
+                Formula =
+                    $"{LengthText.Far(segment.Cut - (p.BoxMakeUp * 2), job.Units, "0.#")} way + "
+                    + $"{LengthText.Far(p.BoxMakeUp * 2, job.Units, "0.#")} make-up",
                 Because =
                     $"The home run is in the cable of another circuit, which ends in {via}; from there "
                     + $"{Route(new CableSegment(via, segment.To, default, default)).InWords}.",
@@ -192,14 +194,14 @@ public sealed partial class CableRouter
         }
 
         var makeUp = segment.From is null ? p.PanelMakeUp + p.BoxMakeUp : p.BoxMakeUp * 2;
-        return new(segment.From is null ? "Home run" : $"{segment.From} to {segment.To}", $"{segment.Cut.InFeet:0} ft")
+        return new(segment.From is null ? "Home run" : $"{segment.From} to {segment.To}", LengthText.Far(segment.Cut, job.Units))
         {
-            Formula = $"{segment.Way.InFeet:0.#} ft way + {makeUp.InFeet:0.#} ft make-up",
+            Formula = $"{LengthText.Far(segment.Way, job.Units, "0.#")} way + {LengthText.Far(makeUp, job.Units, "0.#")} make-up",
             Because =
-                $"Through the frame along its two axes: {Route(segment).InFeet}."
+                $"Through the frame along its two axes: {Route(segment).Told(job.Units)}."
                 + (
                     segment.Longer > Length.Zero
-                        ? $" A person leads it this way, {segment.Longer.InFeet:0.#} ft longer than the shortest one."
+                        ? $" A person leads it this way, {LengthText.Far(segment.Longer, job.Units, "0.#")} longer than the shortest one."
                         : ""
                 ),
         };

@@ -116,6 +116,17 @@ public static class Conductor
     public static double DropVolts(Length oneWay, Amperes current, ConductorRow row) =>
         2 * oneWay.InFeet * current.Value * row.OhmPerKft / 1000;
 
+    /// <summary>The same as it is told: by ohm for 1000 ft, or for a kilometre.</summary>
+    /// <param name="oneWay">One-way length.</param>
+    /// <param name="amps">The current, with its digits.</param>
+    /// <param name="row">The conductor.</param>
+    /// <param name="units">The units of the job.</param>
+    public static string DropFormula(Length oneWay, string amps, ConductorRow row, LengthUnits units)
+    {
+        var ohms = units == LengthUnits.FeetInches ? $"{row.OhmPerKft}" : $"{row.OhmPerKft / LengthText.MetresInFoot:0.0##}";
+        return $"2 x {LengthText.Far(oneWay, units, "0.#")} x {amps} A x {ohms} / 1000";
+    }
+
     /// <summary>The row of a copper size.</summary>
     /// <exception cref="InvalidOperationException">No such size.</exception>
     public static ConductorRow Copper(WireSize size) => CodeLibrary.Conductors.Copper.First(r => r.Size == size);

@@ -129,15 +129,16 @@ public sealed record BuilderSheet(ImmutableArray<PanelWall> Panels, ImmutableArr
         {
             var room = a.House[p.Room];
             var body = WallBody.Of(a.House, room, p.Wall);
-            var at = $"{LabelWriter.Facing(room, p.Wall)} wall, {LengthText.Show(Station(room, p.Wall, p.Along))} from the left corner";
+            var at =
+                $"{LabelWriter.Facing(room, p.Wall)} wall, {LengthText.Show(Station(room, p.Wall, p.Along), a.Units)} from the left corner";
             if (body.Build == WallBuild.MetalStud)
-                yield return new(room.Room.Id, Backing, at, $"top at {LengthText.Show(p.Top)}", $"{p.Name} on steel studs");
+                yield return new(room.Room.Id, Backing, at, $"top at {LengthText.Show(p.Top, a.Units)}", $"{p.Name} on steel studs");
             else
                 yield return new(
                     room.Room.Id,
                     "No stud",
                     at,
-                    $"within {LengthText.Show(HalfCabinet)} to either side",
+                    $"within {LengthText.Show(HalfCabinet, a.Units)} to either side",
                     $"{p.Name} stands between two studs"
                 );
         }
@@ -151,13 +152,19 @@ public sealed record BuilderSheet(ImmutableArray<PanelWall> Panels, ImmutableArr
             else if (box.Fixture == LightStyle.Pendant)
                 yield return new(box.Room, "Block or brace", at, "between joists, for a heavy light", box.Id);
             else if (box.Fixture == LightStyle.Recessed)
-                yield return new(box.Room, "No joist", at, $"within {LengthText.Show(CanClear)} of it", $"{box.Id}, recessed light");
+                yield return new(
+                    box.Room,
+                    "No joist",
+                    at,
+                    $"within {LengthText.Show(CanClear, a.Units)} of it",
+                    $"{box.Id}, recessed light"
+                );
             if (spec.Stud is { Needs: "bar or block" } far)
                 yield return new(
                     box.Room,
                     "Block",
                     at,
-                    $"middle at {LengthText.Show(box.Height)}, stud {LengthText.Show(far.Off)} away",
+                    $"middle at {LengthText.Show(box.Height, a.Units)}, stud {LengthText.Show(far.Off, a.Units)} away",
                     box.Id
                 );
             else if (spec.Stud is { Needs: "moves beside the stud" } near)
@@ -165,8 +172,8 @@ public sealed record BuilderSheet(ImmutableArray<PanelWall> Panels, ImmutableArr
                     box.Room,
                     "No stud",
                     at,
-                    $"within {LengthText.Show(Length.Inches(BoxBody.Wide(a.Job, box) / 2))} of it; "
-                        + $"the layout has one {LengthText.Show(near.Off)} away",
+                    $"within {LengthText.Show(Length.Inches(BoxBody.Wide(a.Job, box) / 2), a.Units)} of it; "
+                        + $"the layout has one {LengthText.Show(near.Off, a.Units)} away",
                     box.Id
                 );
         }

@@ -18,14 +18,14 @@ internal static class Sightings
         var p = a.Job.Preferences;
         var (near, every) = (FirstStaple.Of(a).Most, a.Edition.Number("stapleEveryIn").Length);
         yield return new(
-            $"first staple {LengthText.Show(Least(p.StapleFromBox, near))} from the box",
-            $"first staple {LengthText.Show(near + Length.Inches(4))} from the box",
-            $"a cable is secured within {LengthText.Show(near)} of each box"
+            $"first staple {LengthText.Show(Least(p.StapleFromBox, near), a.Units)} from the box",
+            $"first staple {LengthText.Show(near + Length.Inches(4), a.Units)} from the box",
+            $"a cable is secured within {LengthText.Show(near, a.Units)} of each box"
         );
         yield return new(
-            $"staples every {LengthText.Show(Least(p.StapleEvery, every))}",
-            $"staples every {LengthText.Show(every + Length.Feet(1))}",
-            $"a cable is secured at least every {LengthText.Show(every)}"
+            $"staples every {LengthText.Show(Least(p.StapleEvery, every), a.Units)}",
+            $"staples every {LengthText.Show(every + Length.Feet(1), a.Units)}",
+            $"a cable is secured at least every {LengthText.Show(every, a.Units)}"
         );
         if (inside.Holes.Length > 0)
             yield return new(

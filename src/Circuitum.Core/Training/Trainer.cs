@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Simulation;
 
 namespace Circuitum.Core.Training;
@@ -180,7 +181,7 @@ public static class Trainer
             [
                 $"{c.Load.Volts} V",
                 $"{c.Load.Actual.Value:0.0} A by its nameplate or its outlets",
-                $"{c.Run.Segments[0].Cut.InFeet:0} ft to its first box",
+                $"{LengthText.Far(c.Run.Segments[0].Cut, a.Units)} to its first box",
             ],
             [.. others.Select(o => new Choice(o, false)).Append(new(right, true)).OrderBy(_ => random.Next())],
             string.Join(" ", c.WireDerivation.Steps.Select(s => $"{s.What}: {s.Result}."))

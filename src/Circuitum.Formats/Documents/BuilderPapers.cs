@@ -18,7 +18,7 @@ internal static class BuilderPapers
         else
             s.Text("Stations are from the left corner as one faces the wall from the named room, heights over the finished floor.");
         foreach (var wall in sheet.Panels)
-            Wall(s, wall);
+            Wall(s, wall, a.Units);
 
         s.Part("For the framer", flows: true);
         s.Text("To be settled before the frame is nailed: what is to be fastened to, and where no stud or joist may stand.");
@@ -34,17 +34,17 @@ internal static class BuilderPapers
         }
     }
 
-    private static void Wall(PaperDraft s, PanelWall wall)
+    private static void Wall(PaperDraft s, PanelWall wall, LengthUnits units)
     {
         s.Heading(wall.Where);
         var stated = wall.StatedHeight is { } height
-            ? $" The job states a level chase at {LengthText.Show(height)}"
-                + (wall.StatedStations is { } apart ? $" and upright ones every {LengthText.Show(apart)}." : ".")
+            ? $" The job states a level chase at {LengthText.Show(height, units)}"
+                + (wall.StatedStations is { } apart ? $" and upright ones every {LengthText.Show(apart, units)}." : ".")
             : "";
         s.Text(
-            $"{LengthText.Show(wall.Long)} long, {LengthText.Show(wall.Tall)} tall. "
+            $"{LengthText.Show(wall.Long, units)} long, {LengthText.Show(wall.Tall, units)} tall. "
                 + $"Chases of {wall.ChaseIn.ToString("0.#", CultureInfo.InvariantCulture)} in: "
-                + $"upright at {Say(wall.Upright)}; level at {Say(wall.Level)}.{stated}"
+                + $"upright at {Say(wall.Upright, units)}; level at {Say(wall.Level, units)}.{stated}"
         );
         if (wall.Holes.Length > 0)
             s.Table(
@@ -52,7 +52,7 @@ internal static class BuilderPapers
                 wall.Holes.Select(h =>
                     new[]
                     {
-                        LengthText.Show(h.Station),
+                        LengthText.Show(h.Station, units),
                         h.Floor ? "the floor below, under the chase" : "the head of the wall",
                         DrillLine.Marked(h.BitSixteenths),
                         h.Cables.ToString(CultureInfo.InvariantCulture),
@@ -66,8 +66,8 @@ internal static class BuilderPapers
                     new[]
                     {
                         b.Box,
-                        LengthText.Show(b.Station),
-                        LengthText.Show(b.Height),
+                        LengthText.Show(b.Station, units),
+                        LengthText.Show(b.Height, units),
                         b.WideIn.ToString("0.#", CultureInfo.InvariantCulture),
                         b.What,
                     }
@@ -75,6 +75,6 @@ internal static class BuilderPapers
             );
     }
 
-    private static string Say(ImmutableArray<Length> places) =>
-        places.Length == 0 ? "none" : string.Join(", ", places.Select(p => LengthText.Show(p)));
+    private static string Say(ImmutableArray<Length> places, LengthUnits units) =>
+        places.Length == 0 ? "none" : string.Join(", ", places.Select(p => LengthText.Show(p, units)));
 }

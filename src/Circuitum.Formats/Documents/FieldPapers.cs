@@ -2,6 +2,7 @@ using System.Globalization;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Field;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Formats.Documents;
 
@@ -129,8 +130,8 @@ internal static class FieldPapers
                     return new[]
                     {
                         l.Label,
-                        $"{l.Cut.InFeet:0} ft",
-                        l.Pulled?.Measured is { } m ? $"{m.InFeet:0} ft" : "",
+                        LengthText.Far(l.Cut, a.Units),
+                        l.Pulled?.Measured is { } m ? LengthText.Far(m, a.Units) : "",
                         l.Pulled is null ? "not pulled" : l.Pulled.Cable,
                         said.By.Length > 0 ? $"{said.By}, {Day(said.At)}" : "",
                     };

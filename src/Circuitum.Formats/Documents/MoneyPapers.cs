@@ -46,8 +46,9 @@ internal static class MoneyPapers
         var (estimate, book) = (Core.Takeoff.Estimate.Of(a, money.Prices), money.Prices);
         s.Part("Estimate");
         s.Text(
-            $"Electrical rough-in and trim of a house of {a.AreaSqFt:#,0} sq ft: {a.Job.Decisions.Boxes.Length} boxes on "
-                + $"{a.Circuits.Length} circuits, {a.CableFeet:#,0} ft of cable, service of {a.Panel?.MainBreaker ?? 0} A."
+            $"Electrical rough-in and trim of a house of {FloorArea.Show(a.AreaSqFt, a.Units)}: {a.Job.Decisions.Boxes.Length} boxes on "
+                + $"{a.Circuits.Length} circuits, {LengthText.Far(a.CableFeet, a.Units, "#,0")} of cable, service of "
+                + $"{a.Panel?.MainBreaker ?? 0} A."
         );
         Sums(s, [("", estimate)]);
         s.Heading("Material");
@@ -123,7 +124,7 @@ internal static class MoneyPapers
                 Row("Boxes", before.Job.Decisions.Boxes.Length, a.Job.Decisions.Boxes.Length, ""),
                 Row("Circuits", before.Circuits.Length, a.Circuits.Length, ""),
                 Row("Breakers", Breakers(before), Breakers(a), ""),
-                Row("Cable", Math.Round(before.CableFeet), Math.Round(a.CableFeet), " ft"),
+                Row("Cable", Far(before), Far(a), $" {LengthText.FarWord(a.Units)}"),
                 Row("Hours of one person", Math.Round(was.Hours, 1), Math.Round(now.Hours, 1), ""),
                 Row("Material with mark-up", was.Material, now.Material),
                 Row("Sales tax", was.Tax, now.Tax),
@@ -198,6 +199,9 @@ internal static class MoneyPapers
             [PaperRow.Of("Owner", "", "", "") with { Lines = Signed }, PaperRow.Of("Electrician", "", "", "") with { Lines = Signed }]
         );
     }
+
+    private static double Far(JobAnalysis a) =>
+        Math.Round(a.Units == LengthUnits.FeetInches ? a.CableFeet : a.CableFeet * LengthText.MetresInFoot);
 
     private static PaperRow Row(string what, double before, double after, string unit) =>
         PaperRow.Of(what, Say(before) + unit, Say(after) + unit, $"{(after > before ? "+" : "")}{Say(after - before)}{unit}");

@@ -2,6 +2,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Review;
 
 namespace Circuitum.Formats.Documents;
@@ -15,14 +16,14 @@ internal static class OwnerPapers
     // A signature wants the height of three lines.
     private const int Signed = 3;
 
-    private static readonly Column[] Wishes =
-    [
-        new("Room", 2),
-        new("Wish", 1.6),
-        new("In the owner's words", 3),
-        new("Cable, ft", 0.9, Right: true),
-        new("About", 0.9, Right: true),
-    ];
+    private static Column[] Wishes(LengthUnits units) =>
+        [
+            new("Room", 2),
+            new("Wish", 1.6),
+            new("In the owner's words", 3),
+            new($"Cable, {LengthText.FarWord(units)}", 0.9, Right: true),
+            new("About", 0.9, Right: true),
+        ];
 
     internal static void Walk(PaperDraft s, JobAnalysis a)
     {
@@ -35,7 +36,7 @@ internal static class OwnerPapers
         if (a.Job.Wishes.Length == 0)
             s.Text("None was written down.");
         else
-            s.Table(Wishes, Priced(a));
+            s.Table(Wishes(a.Units), Priced(a));
         s.Heading("What waits");
         var waits = Waits(a).ToList();
         if (waits.Count == 0)
@@ -59,7 +60,7 @@ internal static class OwnerPapers
                 a.Job.RoomById(wish.Room)!.Name,
                 WishWords.Of(wish.Kind),
                 wish.Note,
-                without is null ? "" : $"{without.Then.Feet - without.Now.Feet:#,0;-#,0;0}",
+                without is null ? "" : LengthText.FarNumber(without.Then.Feet - without.Now.Feet, a.Units, "#,0;-#,0;0"),
                 without is null ? "" : $"{without.Then.Weighed - without.Now.Weighed}"
             );
         }
@@ -71,7 +72,7 @@ internal static class OwnerPapers
                 "All together",
                 "",
                 "",
-                $"{all.Then.Feet - all.Now.Feet:#,0;-#,0;0}",
+                LengthText.FarNumber(all.Then.Feet - all.Now.Feet, a.Units, "#,0;-#,0;0"),
                 $"{all.Then.Weighed - all.Now.Weighed}"
             ) with
             {

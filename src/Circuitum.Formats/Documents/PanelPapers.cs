@@ -1,6 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Formats.Documents;
 
@@ -24,7 +25,7 @@ internal static class PanelPapers
                     new("Breaker", 11),
                     new("Protection", 12),
                     new("Wire", 13),
-                    new("Run ft", 7, true),
+                    new($"Run {LengthText.FarWord(a.Units)}", 7, true),
                     .. CodeLibrary.Supply.Headings("VA").Select(h => new Column(h, 8, true)),
                 ],
                 at.Schedule.Select(r => Row(a, r)).Append(Connected(a, at))
@@ -66,7 +67,7 @@ internal static class PanelPapers
                     new($"{f.Breaker} A, 2-pole", $"feeder.{f.To}"),
                     "",
                     f.Made,
-                    $"{f.Cut.InFeet:0}",
+                    LengthText.FarNumber(f.Cut, a.Units),
                     .. loads,
                 ]);
         if (r.Circuit is not { } c)
@@ -80,7 +81,7 @@ internal static class PanelPapers
                 new($"{c.Breaker} A, {c.Poles}-pole", $"circuit.{c.Number}.wire"),
                 new(c.Protection.Mark, c.Protection.Mark.Length > 0 ? $"circuit.{c.Number}.protection" : ""),
                 new(c.Cable == c.BranchCable ? $"{c.Cable}" : $"{c.Cable}, then {c.BranchCable}", $"circuit.{c.Number}.wire"),
-                new($"{c.Run.Cut.InFeet:0}", $"circuit.{c.Number}.run"),
+                new(LengthText.FarNumber(c.Run.Cut, a.Units), $"circuit.{c.Number}.run"),
                 .. loads,
             ]);
     }
@@ -93,7 +94,7 @@ internal static class PanelPapers
             "",
             "",
             "",
-            new($"{a.Circuits.Where(c => c.Panel == at.Panel.Id).Sum(c => c.Run.Cut.InFeet):#,0}", "cable"),
+            new(LengthText.FarNumber(a.Circuits.Where(c => c.Panel == at.Panel.Id).Sum(c => c.Run.Cut.InFeet), a.Units, "#,0"), "cable"),
             .. at.Lines.Each.Select(l => new PaperCell($"{l.Value:#,0}", $"legs.{at.Panel.Id}")),
         ])
         {
@@ -238,7 +239,7 @@ internal static class PanelPapers
                     new("Breaker", 8),
                     new("Made of", 26),
                     new("Load", 12),
-                    new("ft", 5, true),
+                    new(LengthText.FarWord(a.Units), 5, true),
                     new("Drop", 8, true),
                     new("Way", 20),
                 ],
@@ -250,9 +251,9 @@ internal static class PanelPapers
                         $"{p.Feeder.Breaker} A",
                         p.Feeder.Made,
                         $"{p.Feeder.Load.Current.Value:0.0} A",
-                        $"{p.Feeder.Cut.InFeet:0}",
+                        LengthText.FarNumber(p.Feeder.Cut, a.Units),
                         $"{p.Feeder.DropPercent:0.0} %",
-                        p.Feeder.Route.InFeet,
+                        p.Feeder.Route.Told(a.Units),
                     }
                 )
             );

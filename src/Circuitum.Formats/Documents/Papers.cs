@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Field;
+using Circuitum.Core.Measure;
 using Circuitum.Formats.Pdf;
 
 namespace Circuitum.Formats.Documents;
@@ -129,10 +130,11 @@ public static class Papers
         [
             a.Job.Name,
             a.Job.Place,
-            $"Rough-in of a house of {a.AreaSqFt:#,0} sq ft. {a.Edition.FullName}. Change {change}"
+            $"Rough-in of a house of {FloorArea.Show(a.AreaSqFt, a.Units)}. {a.Edition.FullName}. Change {change}"
                 + (a.Job.PermitDate is { } permit ? $", permit of {permit.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}" : "")
                 + ".",
-            $"{a.Circuits.Length} circuits, {a.Job.Decisions.Boxes.Length} boxes, {a.CableFeet:#,0} ft of cable. Service load "
+            $"{a.Circuits.Length} circuits, {a.Job.Decisions.Boxes.Length} boxes, {LengthText.Far(a.CableFeet, a.Units, "#,0")} "
+                + $"of cable. Service load "
                 + $"{a.Service.Current.Value:0.0} A of {a.Panel?.MainBreaker ?? 0} A.",
             Caution,
         ];

@@ -1,6 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Formats.Drawings;
 
 namespace Circuitum.Formats.Documents;
@@ -15,7 +16,12 @@ internal static class PlanPaper
     private const float PerPixel = 0.72f;
 
     // The usual scales, the largest first: points to an inch of the house.
-    private static readonly (double Points, string Name)[] Scales =
+    private static (double Points, string Name)[] Scales(LengthUnits units) =>
+        units == LengthUnits.FeetInches
+            ? ByTheFoot
+            : [(72.0 / 50, "Scale 1:50."), (72.0 / 75, "Scale 1:75."), (72.0 / 100, "Scale 1:100.")];
+
+    private static readonly (double Points, string Name)[] ByTheFoot =
     [
         (1.5, "1/4 in to the foot."),
         (1.125, "3/16 in to the foot."),
@@ -51,7 +57,7 @@ internal static class PlanPaper
         var turned = Fit(page.LongSide, page.ShortSide) > Fit(page.ShortSide, page.LongSide);
         s.Part(Title(storey, building), turned: turned);
         var fit = turned ? Fit(page.LongSide, page.ShortSide) : Fit(page.ShortSide, page.LongSide);
-        var (scale, name) = Scales.Append((Points: fit, Name: "Drawn to fit, not to a scale.")).First(x => x.Points <= fit);
+        var (scale, name) = Scales(a.Units).Append((Points: fit, Name: "Drawn to fit, not to a scale.")).First(x => x.Points <= fit);
         s.Text(
             $"{name} The number in each room is the circuit of the boxes that its lines join; a filled one stands "
                 + "where its home run leaves."

@@ -12,8 +12,8 @@ internal static class RunPapers
     {
         s.Part("Home runs");
         s.Text(
-            $"Lengths are to cut, with {LengthText.Show(a.Job.Preferences.PanelMakeUp)} in the panel and "
-                + $"{LengthText.Show(a.Job.Preferences.BoxMakeUp)} at the box, waste not counted. Label both ends."
+            $"Lengths are to cut, with {LengthText.Show(a.Job.Preferences.PanelMakeUp, a.Units)} in the panel and "
+                + $"{LengthText.Show(a.Job.Preferences.BoxMakeUp, a.Units)} at the box, waste not counted. Label both ends."
         );
         var cuts = CutPlan
             .Of(a)
@@ -24,16 +24,23 @@ internal static class RunPapers
         {
             s.Heading(group.Name);
             s.Table(
-                [new("Label", 34), new("To", 13), new("Way", 26), new("ft", 5, true), new("From", 12), new("Took", 8)],
+                [
+                    new("Label", 34),
+                    new("To", 13),
+                    new("Way", 26),
+                    new(LengthText.FarWord(a.Units), 5, true),
+                    new("From", 12),
+                    new("Took", 8),
+                ],
                 group.Lines.Select(l =>
                     new[]
                     {
                         l.Label,
                         l.To,
                         l.Way,
-                        $"{l.Cut.InFeet:0}",
+                        LengthText.FarNumber(l.Cut, a.Units),
                         cuts.GetValueOrDefault(l.Circuit.Number, ""),
-                        l.Pulled?.Measured is { } m ? $"{m.InFeet:0} ft"
+                        l.Pulled?.Measured is { } m ? LengthText.Far(m, a.Units)
                         : l.Pulled is not null ? "pulled"
                         : "",
                     }
@@ -50,7 +57,7 @@ internal static class RunPapers
         if (drill.Lines.Length == 0)
             return;
         s.Heading("Drill and protect");
-        s.Text(drill.InWords(a.Job.Preferences));
+        s.Text(drill.InWords(a.Job));
         foreach (var mind in drill.Open)
             s.Text(mind);
         Column[] columns =

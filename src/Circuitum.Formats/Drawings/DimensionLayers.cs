@@ -111,7 +111,7 @@ internal static class DimensionLayers
     private static void Text(Composition on, RoomShape room, int wall, Length from, Length to, double away, string? key)
     {
         var own = room.Walls[wall];
-        var text = LengthText.Show(to - from);
+        var text = LengthText.Show(to - from, on.A.Units);
         var size = key is null ? PaperSize : LiveSize;
         var wide = TextWidths.Of(text, size, bold: key is not null) + (key is null ? 2 : 8);
         var tall = size + (key is null ? 1 : 5);

@@ -30,7 +30,7 @@ internal static class NameLabels
     {
         var (name, sizes) = (room.Room.Name, on.Detail.NameSizes);
         var size = Detail.RoomSizes(on.View.Stage)
-            ? $"{LengthText.Show(room.MaxX - room.MinX)} x {LengthText.Show(room.MaxY - room.MinY)}"
+            ? $"{LengthText.Show(room.MaxX - room.MinX, on.A.Units)} x {LengthText.Show(room.MaxY - room.MinY, on.A.Units)}"
             : "";
         var styles = new List<Style>();
         for (var i = 0; i < sizes.Length; i++)

@@ -32,7 +32,7 @@ internal static class RunLayers
                 var points = Points(a.RouteOf(segment));
                 if (points.Count < 2)
                     continue;
-                on.Add("runs", Line(c, segment, points, one is not null, view.Selected));
+                on.Add("runs", Line(c, segment, points, one is not null, on));
                 if (segment.From is null)
                     Number(on, points[^1], c.Number);
             }
@@ -79,7 +79,7 @@ internal static class RunLayers
 
     private static bool OnStorey(Composition on, string box) => on.A.House[on.A.Boxes[box].Room].Room.Storey == on.View.Storey;
 
-    private static GroupShape Line(CircuitAnalysis c, CableSegment segment, List<Point> points, bool ofOne, string selected)
+    private static GroupShape Line(CircuitAnalysis c, CableSegment segment, List<Point> points, bool ofOne, Composition on)
     {
         var pick = RunLines.PickOf(segment);
         var path = Path(points);
@@ -87,7 +87,7 @@ internal static class RunLayers
         {
             RunLines.Css(segment),
             ofOne ? "of-one" : "",
-            selected == pick ? "picked" : "",
+            on.View.Selected == pick ? "picked" : "",
             segment.Longer > Length.Zero ? "led" : "",
         };
         return new(
@@ -98,7 +98,7 @@ internal static class RunLayers
             State = string.Join(' ', words.Where(w => w.Length > 0)),
             Title =
                 $"Circuit {c.Number}, {c.CableOf(segment)} from {segment.From ?? "the panel"} to {segment.To}, "
-                + $"{segment.Cut.InFeet:0} ft",
+                + LengthText.Far(segment.Cut, on.A.Units),
             Data = [("data-pick", pick), ("data-run", segment.To), .. segment.From is { } from ? new[] { ("data-from", from) } : []],
         };
     }

@@ -129,7 +129,12 @@ public sealed class StripComposer
             : o.Opening.Kind == OpeningKind.Cased ? "opening"
             : "door";
         var middle = height - ((head + sill) / 2);
-        Name([$"{what} {LengthText.Show(o.To - o.From)}", what], from, to, [middle, middle - 10, middle + 10, middle - 20, middle + 20]);
+        Name(
+            [$"{what} {LengthText.Show(o.To - o.From, a.Units)}", what],
+            from,
+            to,
+            [middle, middle - 10, middle + 10, middle - 20, middle + 20]
+        );
     }
 
     private void Things()
@@ -214,9 +219,9 @@ public sealed class StripComposer
         var line = height + (ChainAway / on.Scale);
         on.Add("dims", new PathShape(Role.Dimension, [Step.From(0, line), Step.To(length, line)]));
         var stops = boxes
-            .Select(b => (X: X(b.Along), Text: LengthText.Show(BoxSchedule.FromLeft(room, b, wall))))
+            .Select(b => (X: X(b.Along), Text: LengthText.Show(BoxSchedule.FromLeft(room, b, wall), a.Units)))
             .Append((X: 0, Text: "0"))
-            .Append((X: length, Text: LengthText.Show(room.Walls[wall].Length)))
+            .Append((X: length, Text: LengthText.Show(room.Walls[wall].Length, a.Units)))
             .DistinctBy(s => s.Text)
             .OrderBy(s => s.X);
         foreach (var (x, text) in stops)
@@ -240,13 +245,13 @@ public sealed class StripComposer
             var (tall, ceiling) in boxes
                 .Select(b => (b.Height, false))
                 .Append((room.Room.CeilingHeight, true))
-                .DistinctBy(h => LengthText.Show(h.Item1))
+                .DistinctBy(h => LengthText.Show(h.Item1, a.Units))
                 .OrderBy(h => h.Item1)
         )
         {
             var y = height - tall.InInches;
             on.Add("dims", new PathShape(Role.Dimension, [Step.From(x - (Tick / on.Scale), y), Step.To(x + (Tick / on.Scale), y)]));
-            var text = LengthText.Show(tall);
+            var text = LengthText.Show(tall, a.Units);
             var aside = -((TextWidths.Of(text, Lengths) / 2) + 6);
             Dimension(x, y, text, new[] { 0, -8, 8, -15, 15, -26, 26, -38, 38 }.Select(dy => (aside, (double)dy, Math.Abs(dy) / 4.0)));
         }

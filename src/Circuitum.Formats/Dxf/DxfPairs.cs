@@ -5,8 +5,11 @@ using Circuitum.Core.Measure;
 namespace Circuitum.Formats.Dxf;
 
 /// <summary>A drawing exchange file while it is written: codes with their values, y up.</summary>
-internal sealed class DxfPairs
+internal sealed class DxfPairs(LengthUnits units)
 {
+    // Of an inch, in which the plan is drawn.
+    private readonly double scale = units == LengthUnits.Metric ? 25.4 : 1;
+
     private readonly StringBuilder text = new();
 
     public DxfPairs Add(int code, string value)
@@ -19,14 +22,14 @@ internal sealed class DxfPairs
 
     public void Line(string layer, Point a, Point b) => At(At(Add(0, "LINE").Add(8, layer), 10, a), 11, b);
 
-    public void Circle(string layer, Point at, double radius) => At(Add(0, "CIRCLE").Add(8, layer), 10, at).Add(40, N(radius));
+    public void Circle(string layer, Point at, double radius) => At(Add(0, "CIRCLE").Add(8, layer), 10, at).Add(40, Scaled(radius));
 
     public void Arc(string layer, Point at, double radius, double from, double to) =>
-        At(Add(0, "ARC").Add(8, layer), 10, at).Add(40, N(radius)).Add(50, N(from)).Add(51, N(to));
+        At(Add(0, "ARC").Add(8, layer), 10, at).Add(40, Scaled(radius)).Add(50, N(from)).Add(51, N(to));
 
     // Control characters and line ends would break the pairs; the rest is written as it is.
     public void Text(string layer, Point at, double height, string words) =>
-        At(Add(0, "TEXT").Add(8, layer), 10, at).Add(40, N(height)).Add(1, new string([.. words.Where(c => !char.IsControl(c))]));
+        At(Add(0, "TEXT").Add(8, layer), 10, at).Add(40, Scaled(height)).Add(1, new string([.. words.Where(c => !char.IsControl(c))]));
 
     /// <param name="layer">The layer.</param>
     /// <param name="corners">Its corners.</param>
@@ -39,7 +42,9 @@ internal sealed class DxfPairs
         Add(0, "SEQEND");
     }
 
-    private static DxfPairs At(DxfPairs w, int code, Point p) => w.Add(code, N(p.X.InInches)).Add(code + 10, N(-p.Y.InInches));
+    private DxfPairs At(DxfPairs w, int code, Point p) => w.Add(code, Scaled(p.X.InInches)).Add(code + 10, Scaled(-p.Y.InInches));
+
+    private string Scaled(double inches) => N(inches * scale);
 
     private static string N(double value) => value.ToString("0.########", CultureInfo.InvariantCulture);
 }

@@ -11,7 +11,8 @@ using Point = Circuitum.Core.Measure.Point;
 namespace Circuitum.Formats.Dxf;
 
 /// <summary>
-/// Writes a storey as an ASCII drawing exchange file of the twelfth release, in inches, y up: the shapes of the plan by their roles
+/// Writes a storey as an ASCII drawing exchange file of the twelfth release, in inches or millimetres as the job is told, y up: the
+/// shapes of the plan by their roles
 /// (<see cref="DxfShapes"/>), the walls as outlines, and what is read back in: ROOM-NAME, ROOM-KIND, ROOM-CEILING, DOOR-*, WINDOW.
 /// </summary>
 public static class DxfWriter
@@ -19,9 +20,13 @@ public static class DxfWriter
     /// <summary>Writes a storey.</summary>
     public static string Write(JobAnalysis a, string storey)
     {
-        var w = new DxfPairs();
+        var w = new DxfPairs(a.Units);
         var rooms = a.House.Rooms.Where(r => r.Room.Storey == storey).ToList();
-        w.Add(0, "SECTION").Add(2, "HEADER").Add(9, "$INSUNITS").Add(70, "1").Add(0, "ENDSEC");
+        w.Add(0, "SECTION")
+            .Add(2, "HEADER")
+            .Add(9, "$INSUNITS")
+            .Add(70, a.Units == LengthUnits.Metric ? Millimetres : Inches)
+            .Add(0, "ENDSEC");
         w.Add(0, "SECTION").Add(2, "ENTITIES");
         foreach (var room in rooms)
         {
@@ -29,7 +34,7 @@ public static class DxfWriter
             w.Text("ROOM-NAME", room.Centre, 6, room.Room.Name);
             w.Text(KindLayer, room.Centre, 3, TradeEnumConverter.Word(room.Room.Kind.ToString()));
             var under = new Point(room.Centre.X, room.Centre.Y + Length.Inches(6));
-            w.Text(CeilingLayer, under, 3, $"{CeilingNote.Word} {LengthText.Print(room.Room.CeilingHeight)}");
+            w.Text(CeilingLayer, under, 3, $"{CeilingNote.Word} {LengthText.Print(room.Room.CeilingHeight, a.Units)}");
             foreach (var o in room.Openings.Where(o => o.Opening.Room == room.Room.Id))
                 Opening(w, room, o);
         }
@@ -42,6 +47,10 @@ public static class DxfWriter
 
     // As large as letters and symbols stand on a plan of 3/16 in to the foot.
     private const double PixelsPerInch = 1.6;
+
+    // What an $INSUNITS of a drawing says.
+    private const string Inches = "1",
+        Millimetres = "4";
 
     internal const string KindLayer = "ROOM-KIND";
 

@@ -25,7 +25,18 @@ internal sealed class Scale
 
     internal bool Moved { get; }
 
-    internal Point Of(DxfPoint p) => new(Exact((p.X - dx) * inches), Exact(-(p.Y - dy) * inches));
+    internal Point Of(DxfPoint p) => new(Measured((p.X - dx) * inches), Measured(-(p.Y - dy) * inches));
+
+    // In a drawing of millimetres or metres a whole millimetre is one, and no sixteenth that happens to be near.
+    private Length Measured(double value)
+    {
+        var millimetre = Math.Round(value * 25.4);
+        return IsMetric && Math.Abs((millimetre / 25.4) - value) < 0.004 && Math.Abs(millimetre) < int.MaxValue
+            ? Length.Millimetres((long)millimetre)
+            : Exact(value);
+    }
+
+    private bool IsMetric => Math.Abs((inches * 25.4) - Math.Round(inches * 25.4)) < 1e-6;
 
     // A sixteenth that lost a digit in the file is a sixteenth; any other number is kept as it came.
     internal static Length Exact(double value)

@@ -57,11 +57,10 @@ internal sealed class EditReader(Func<string, IReadOnlyList<string>> values, IEn
             : Length(text, FieldNames.Label(name));
     }
 
-    /// <summary>What comes off a reel: where the job is in feet, a bare number is feet, however large.</summary>
-    internal Length Feet(string name) =>
-        units == LengthUnits.FeetInches
-        && double.TryParse(Text(name), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var feet)
-            ? Core.Measure.Length.Feet(Math.Min(feet, FarthestInches))
+    /// <summary>What comes off a reel: a bare number is feet, or metres in a job that is told in metres, however large.</summary>
+    internal Length OffReel(string name) =>
+        double.TryParse(Text(name), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var number)
+            ? Core.Measure.Length.Feet(Math.Min(units == LengthUnits.Metric ? number / LengthText.MetresInFoot : number, FarthestInches))
             : Length(name);
 
     internal Length Length(string text, string label)
@@ -72,7 +71,16 @@ internal sealed class EditReader(Func<string, IReadOnlyList<string>> values, IEn
         return default;
     }
 
-    internal Length Inches(string name) => Core.Measure.Length.Inches(Math.Clamp(Decimal(name) ?? 0, -FarthestInches, FarthestInches));
+    internal Length Inches(string name) => Drawn(Decimal(name) ?? 0);
+
+    // What a hand draws is whole sixteenths, or whole millimetres.
+    private Length Drawn(double inches)
+    {
+        var value = Math.Clamp(inches, -FarthestInches, FarthestInches);
+        return units == LengthUnits.Metric
+            ? Core.Measure.Length.Millimetres((long)Math.Round(value * 25.4))
+            : Core.Measure.Length.Inches(value);
+    }
 
     internal double? Decimal(string name)
     {
@@ -119,9 +127,9 @@ internal sealed class EditReader(Func<string, IReadOnlyList<string>> values, IEn
         return null;
     }
 
-    private static Length? Finite(string text) =>
+    private Length? Finite(string text) =>
         double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value)
-            ? Core.Measure.Length.Inches(Math.Clamp(value, -FarthestInches, FarthestInches))
+            ? Drawn(value)
             : null;
 
     private static string Cut(string value) => value.Length > LongestValue ? value[..LongestValue] : value;

@@ -53,8 +53,8 @@ internal static class FieldRules
             ["EditJob.Preferences"] = ByKey("pref.", r => Keyed(r, "pref.")),
             ["EditOpening.SwingsIn"] = FieldRule.One("swing", r => r.Text("swing") != "out", v => (bool)v ? "in" : "out"),
             ["EditStorey.Floor"] = Signed("floor"),
-            ["KeepReel.Left"] = FieldRule.One("left", r => r.Feet("left"), Print),
-            ["MarkPulled.Measured"] = FieldRule.One("measured", r => r.Text("measured").Length > 0 ? r.Feet("measured") : null, Print),
+            ["KeepReel.Left"] = FieldRule.One("left", r => r.OffReel("left"), Print),
+            ["MarkPulled.Measured"] = FieldRule.One("measured", r => r.Text("measured").Length > 0 ? r.OffReel("measured") : null, Print),
             ["MoveBox.FromLeft"] = FieldRule.One("from", r => r.Text("from") == "left", v => (bool)v ? "left" : null),
             ["MoveBreaker.Half"] = new(r => Space(r).Half, (_, _) => []),
             ["MoveBreaker.Space"] = new(

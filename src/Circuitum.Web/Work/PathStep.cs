@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Entry;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Web.Work;
 
@@ -35,7 +36,13 @@ public sealed record PathStep(string Title, string Says, string Stage, string Pi
             Step("Panel", a.Panel is null ? "none yet" : "hung", "rooms", a.Panel is { } p ? $"panel:{p.Id}" : "", a.Panel is not null),
             Step("Boxes", Count(job.Decisions.Boxes.Length), "boxes", "", job.Decisions.Boxes.Length > 0),
             Step("Circuits", Count(a.Circuits.Length), "circuits", "", a.Circuits.Length > 0),
-            Step("Runs", a.Circuits.Length == 0 ? "none yet" : $"{a.CableFeet:#,0} ft", "runs", "", a.Circuits.Length > 0),
+            Step(
+                "Runs",
+                a.Circuits.Length == 0 ? "none yet" : LengthText.Far(a.CableFeet, a.Units, "#,0"),
+                "runs",
+                "",
+                a.Circuits.Length > 0
+            ),
             Step("Findings", musts == 0 ? "nothing that must be mended" : $"{musts} must be mended", "findings", "", musts == 0),
         ];
 

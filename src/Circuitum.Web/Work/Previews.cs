@@ -61,7 +61,7 @@ internal static class Previews
                     s.Boxes,
                     s.Load,
                     s.Breaker,
-                    Feet = Math.Round(s.Feet - a.CircuitByNumber(s.Number)!.Run.Cut.InFeet),
+                    More = LengthText.Far(s.Feet - a.CircuitByNumber(s.Number)!.Run.Cut.InFeet, a.Units, "+0;-0;+0"),
                     s.Findings,
                 })
         );
@@ -101,8 +101,8 @@ internal static class Previews
             new
             {
                 way = RunLines.Way(after.RouteOf(cable)),
-                feet = Math.Round(cable.Cut.InFeet),
-                longer = Math.Round(cable.Longer.InFeet, 1),
+                says = $"{LengthText.Far(cable.Cut, a.Units)}, {LengthText.Far(cable.Longer, a.Units, "+0.#;-0.#;+0")} against "
+                    + $"the shortest way",
             }
         );
     }

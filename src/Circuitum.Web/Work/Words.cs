@@ -7,6 +7,9 @@ namespace Circuitum.Web.Work;
 /// <summary>Words for enumerations, as they are said.</summary>
 public static class Words
 {
+    /// <summary>A length in inches, in which the plan is drawn.</summary>
+    public static string Inches(Length length) => length.InInches.ToString("0.####", System.Globalization.CultureInfo.InvariantCulture);
+
     /// <summary>Words with a capital letter at their head.</summary>
     public static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 

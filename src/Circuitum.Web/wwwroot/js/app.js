@@ -1,5 +1,5 @@
 // Keys, derivations, findings, and what happens after each answer.
-import { fetched, here, memory, send, tell, visit, work } from './desk.js';
+import { fetched, here, isMetric, memory, mmInInch, send, tell, typed, visit, work } from './desk.js';
 import { circuitField, circuitsHand, lassoHand } from './circuits.js';
 import { draftHand, setTool } from './draft.js';
 import { hands } from './gesture.js';
@@ -97,7 +97,7 @@ document.addEventListener('keydown', e => {
     return;
   }
   if (drawingKey(e)) return e.preventDefault();
-  const arrow = (dx, dy) => (stage === 'rooms' ? nudgePlan(dx, dy, e.shiftKey) : nudge(4 * (dx + dy)));
+  const arrow = (dx, dy) => (stage === 'rooms' ? nudgePlan(dx, dy, e.shiftKey) : nudge((isMetric() ? 100 / mmInInch : 4) * (dx + dy)));
   const tool = name => stage === 'rooms' && setTool(name);
   const keys = {
     n: () => nextFinding(1),
@@ -149,10 +149,9 @@ document.addEventListener('keydown', e => {
 
   function nudge(by) {
     const input = document.querySelector('[data-along]');
-    const parts = input?.defaultValue.match(/^(-?\d+)'(\d+)(?: (\d+)\/(\d+))?$/);
-    if (!parts || !pick.startsWith('box:')) return;
-    const at = Number(parts[1]) * 12 + Number(parts[2]) + (parts[3] ? parts[3] / parts[4] : 0) + by;
-    send({ do: 'move-box', box: pick.slice(4), from: 'left', along: `${Math.max(0, at)} in` });
+    if (!input || !pick.startsWith('box:')) return;
+    const at = Number(input.dataset.along) + by;
+    send({ do: 'move-box', box: pick.slice(4), from: 'left', along: typed(Math.max(0, at)) });
   }
 });
 

@@ -31,7 +31,7 @@ async function showEverywhere(held) {
     if (!row) continue;
     row.classList.toggle('breaks', c.findings.length > 0);
     const cell = Object.assign(document.createElement('td'), { className: 'would-be', colSpan: 3, title: c.findings.join(' ') });
-    cell.textContent = `${c.findings.length ? `${c.findings.length} to mend, ` : ''}${c.boxes} boxes, ${Math.round(c.load).toLocaleString('en-US')} VA, ${c.feet >= 0 ? '+' : ''}${c.feet} ft`;
+    cell.textContent = `${c.findings.length ? `${c.findings.length} to mend, ` : ''}${c.boxes} boxes, ${Math.round(c.load).toLocaleString('en-US')} VA, ${c.more}`;
     row.append(cell);
   }
   document.querySelector('[data-list]')?.classList.add('dragging');

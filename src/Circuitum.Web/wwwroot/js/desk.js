@@ -62,6 +62,11 @@ document.addEventListener('htmx:beforeSwap', e => {
   if (busy) e.detail.shouldSwap = false;
 });
 
+// Whether the job is told in metres; the plan itself is in inches.
+export const isMetric = () => work()?.dataset.units === 'Metric';
+export const mmInInch = 25.4;
+export const typed = inches => (isMetric() ? `${(inches * mmInInch).toFixed(1)} mm` : `${inches} in`);
+
 // The hand that draws types lengths; what a length is, the program decides in one place.
 export async function inches(text) {
   const answer = await fetched(`/length?text=${encodeURIComponent(text)}&units=${work().dataset.units}`);

@@ -4,7 +4,7 @@ import { forget } from './foresee.js';
 import { holds } from './gesture.js';
 import { dropRoom, finishRoom, isDrawing, moveRoom, pressRoom, releaseRoom } from './room.js';
 import { showTool } from './palette.js';
-import { ask, feet, label, sketch, snapOne } from './sketch.js';
+import { ask, label, sketch, snapOne, told } from './sketch.js';
 import { pan, perPixel, place, rest } from './view.js';
 
 const stage = () => work()?.dataset.stage;
@@ -89,7 +89,7 @@ function follow(e, held, dx, dy) {
     const to = place(e);
     if (mark.dataset.axis === 'x') [x, y] = [wallTo(mark, x, 'x') - mark.dataset.at, 0];
     if (mark.dataset.axis === 'y') [x, y] = [0, wallTo(mark, y, 'y') - mark.dataset.at];
-    sketch(label(to[0] + 14 * unit, to[1] - 10 * unit, feet(x || y)));
+    sketch(label(to[0] + 14 * unit, to[1] - 10 * unit, told(x || y)));
   }
   mark.classList.add('dragged');
   mark.style.translate = `${x}px ${y}px`;

@@ -1,9 +1,9 @@
 // What is picked in Rooms moves by the arrow keys.
-import { plan, send, work } from './desk.js';
+import { isMetric, mmInInch, plan, send, typed, work } from './desk.js';
 
 export function nudgePlan(dx, dy, far) {
   const { pick } = work().dataset;
-  const step = far ? 12 : 1;
+  const step = isMetric() ? (far ? 500 : 50) / mmInInch : far ? 12 : 1;
   if (pick.startsWith('wall:')) {
     const [, room, wall] = pick.split(':');
     const line = document.querySelector(`[data-drag="${pick}"]`);
@@ -12,7 +12,7 @@ export function nudgePlan(dx, dy, far) {
     const floor = document.querySelector(`.floor[data-pick="room:${room}"]`).getBBox();
     const out =
       line.dataset.axis === 'x' ? Math.sign(at - floor.x - floor.width / 2) * dx : Math.sign(at - floor.y - floor.height / 2) * dy;
-    if (out) send({ do: 'move-wall', room, wall, by: `${out < 0 ? '-' : ''}${step} in` });
+    if (out) send({ do: 'move-wall', room, wall, by: `${out < 0 ? '-' : ''}${typed(step)}` });
     return;
   }
   if (pick.startsWith('room:')) return send({ do: 'move-room', room: pick.slice(5), dx: dx * step, dy: dy * step });

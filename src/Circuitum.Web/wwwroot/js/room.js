@@ -1,6 +1,6 @@
 // A room that is being drawn: corners one after the other, sides typed between them, until it closes.
-import { inches, plan, send, work } from './desk.js';
-import { ask, feet, label, sketch, snap } from './sketch.js';
+import { inches, isMetric, plan, send, work } from './desk.js';
+import { ask, label, sketch, snap, told } from './sketch.js';
 import { perPixel, place } from './view.js';
 
 let drawing = null;
@@ -40,7 +40,7 @@ function showRoom(to) {
     const [w, h] = [Math.abs(x - ax), Math.abs(y - ay)];
     sketch(
       ['rect', { x: Math.min(x, ax), y: Math.min(y, ay), width: w, height: h, class: 'sketch-line' }],
-      label((x + ax) / 2, Math.min(y, ay) - 6 * perPixel(), `${feet(w)} x ${feet(h)}`),
+      label((x + ax) / 2, Math.min(y, ay) - 6 * perPixel(), `${told(w)} x ${told(h)}`),
     );
   } else {
     const all = [...drawing.corners, to];
@@ -48,7 +48,7 @@ function showRoom(to) {
     sketch(
       ['polyline', { points: all.map(p => p.join(',')).join(' '), class: 'sketch-line' }],
       ['circle', { cx: drawing.corners[0][0], cy: drawing.corners[0][1], r: 6 * perPixel(), class: 'sketch-line' }],
-      label((x + px) / 2, (y + py) / 2 - 6 * perPixel(), feet(Math.hypot(x - px, y - py))),
+      label((x + px) / 2, (y + py) / 2 - 6 * perPixel(), told(Math.hypot(x - px, y - py))),
     );
   }
 }
@@ -82,7 +82,7 @@ async function typeSide(first) {
     to = drawing.to ?? last;
   const at = plan().getScreenCTM();
   ask(
-    drawing.corners.length === 1 ? "Side, or size such as 12'6 x 11" : 'Side',
+    drawing.corners.length === 1 ? `Side, or size such as ${isMetric() ? '3.8 x 3.4' : "12'6 x 11"}` : 'Side',
     first,
     last[0] * at.a + at.e,
     last[1] * at.d + at.f,

@@ -46,10 +46,10 @@ async function ask(d) {
     );
     if (!holds(d)) break;
     if (answer.ok) {
-      const { way, feet, longer } = await answer.json();
+      const { way, says } = await answer.json();
       if (!holds(d)) break;
       preview(way);
-      show(`${feet} ft, ${longer >= 0 ? '+' : ''}${longer} ft against the shortest way`, d.at);
+      show(says, d.at);
     } else {
       plan().querySelector('.led-preview')?.remove();
       show(await answer.text(), d.at, true);

@@ -1,5 +1,5 @@
 // What is drawn over the plan by hand and is no edit: lines, lengths, the places to which a hand is drawn, the field that asks.
-import { plan } from './desk.js';
+import { isMetric, mmInInch, plan } from './desk.js';
 import { perPixel } from './view.js';
 
 const svgNs = 'http://www.w3.org/2000/svg';
@@ -22,10 +22,16 @@ export function sketch(...shapes) {
 
 const lines = axis => (plan().dataset[axis === 'x' ? 'snapX' : 'snapY'] ?? '').split(' ').filter(Boolean).map(Number);
 
+// To the next of what a hand draws by: so many inches, or millimetres in a job that is told in metres.
+const round = (value, inches, mm) => {
+  const step = isMetric() ? mm / mmInInch : inches;
+  return Math.round(value / step) * step;
+};
+
 // A wall that is dragged is not drawn to the lines that it makes itself.
 export function snapOne(value, axis, own = null) {
   const reach = 9 * perPixel();
-  let best = Math.round(value * 2) / 2,
+  let best = round(value, 0.5, 10),
     nearest = reach;
   for (const line of lines(axis)) {
     if (own !== null && Math.abs(line - own) < 10) continue;
@@ -36,7 +42,12 @@ export function snapOne(value, axis, own = null) {
 
 export const snap = ([x, y]) => [snapOne(x, 'x'), snapOne(y, 'y')];
 
-export function feet(value) {
+// A length of the plan, which is in inches, as the job tells it.
+export function told(value) {
+  if (isMetric()) {
+    const mm = Math.round(value * mmInInch);
+    return Math.abs(mm) < 1000 ? `${mm} mm` : `${(mm / 1000).toFixed(3).replace(/0{1,2}$/, '')} m`;
+  }
   const all = Math.round(Math.abs(value) * 16),
     whole = Math.floor(all / 16);
   let top = all % 16,

@@ -1,5 +1,5 @@
-using System.Globalization;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Measure;
 using Circuitum.Formats.Drawings;
 using Circuitum.Web.Stages;
 using Circuitum.Web.Work;
@@ -47,7 +47,7 @@ public sealed class CardModel(JobDesk desk) : PageModel
                 yield return a.Job.Place;
             yield return a.Edition.Name;
             if (a.AreaSqFt > 0)
-                yield return string.Create(CultureInfo.InvariantCulture, $"{a.AreaSqFt:#,0} sq ft");
+                yield return FloorArea.Show(a.AreaSqFt, a.Units);
             if (a.Panel is { } panel)
                 yield return $"{panel.MainBreaker} A";
         }

@@ -1,5 +1,6 @@
 using Circuitum.Core.Commands;
 using Circuitum.Core.Edits;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Review;
 using Circuitum.Web.Work;
 using Microsoft.AspNetCore.Mvc;
@@ -18,11 +19,15 @@ public sealed class MoveModel(JobDesk desk) : PageModel
     /// <summary>What it would do, when it can be done.</summary>
     public CircuitPreview? Preview { get; private set; }
 
+    /// <summary>The units of the job.</summary>
+    public LengthUnits Units { get; private set; }
+
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(string id, string[] box, string? room, string? circuit, CancellationToken cancel)
     {
         if (await desk.OpenAsync(id, cancel) is not { Analysis: var a })
             return NotFound();
+        Units = a.Units;
         int? to =
             circuit == "new" ? null
             : int.TryParse(circuit, out var n) ? n
