@@ -68,13 +68,15 @@ public class DxfTests
     [InlineData("tamarack-row.json", 0)]
     [InlineData("tamarack-row.json", 1)]
     [InlineData("gull-cottage.json", 0)]
+    [InlineData("larch-siding.json", 0)]
+    [InlineData("larch-siding.json", 1)]
     public void What_is_written_is_read_back_the_same(string demo, int storey)
     {
         var job = Demo(demo);
         job = job with { Rooms = [.. job.Rooms.Select((r, i) => r with { CeilingHeight = Length.Inches(90 + (i * 3.5)) })] };
         var id = job.Storeys[storey].Id;
         var drawing = Drawing(DxfWriter.Write(Analyzer.Analyze(job), id));
-        drawing.InchesPerUnit.ShouldBe(1);
+        drawing.InchesPerUnit.ShouldBe(job.Units == LengthUnits.Metric ? 1 / 25.4 : 1);
         var import = DxfPlan.Import(drawing, DxfChoice.Guess(drawing), Empty, "first");
         import.Problem.ShouldBe("");
         var kept = job.Rooms.Where(r => r.Storey == id).ToList();

@@ -107,7 +107,7 @@ internal static class Derivations
     {
         if (a.Job.RoomById(id) is not { } room)
             return null;
-        return new("Inside area", Measure.FloorArea.Show(a.House[room.Id].AreaSqFt, a.Units, "0.0"))
+        return new("Inside area", Measure.FloorArea.Show(a.House[room.Id].AreaSqFt, a.Units, 1))
         {
             Because = "By the inside faces of its walls.",
             Steps =

@@ -143,7 +143,7 @@ public sealed record DrillList(
             fields.Where(p => p.FromZ > highest).Sum(p => p.Length.InFeet)
         );
         if (under >= 1)
-            yield return $"Under the floor, {under:0} ft: "
+            yield return $"Under the floor, {LengthText.Far(under, a.Units)}: "
                 + (
                     a.Job.Frame.FinishedLater
                         ? "a ceiling comes there later, so bored through the joists or along them, nothing under them"
@@ -153,8 +153,8 @@ public sealed record DrillList(
                 + " "
                 + $"({a.Edition.Cite("wire.joists")}).";
         if (attic >= 1)
-            yield return $"In the attic, {attic:0} ft: guard strips as high as the cable within 6 ft of the hatch, everywhere up to 7 ft "
-                + $"where a stair or a ladder leads up; 1-1/2 in from the roof deck ({a.Edition.Cite("wire.attic")}).";
+            yield return $"In the attic, {LengthText.Far(attic, a.Units)}: guard strips as high as the cable within "
+                + $"{LengthText.Far(Length.Feet(6), a.Units)} of the hatch, everywhere up to {LengthText.Far(Length.Feet(7), a.Units)} where a stair or a ladder leads up; 1-1/2 in from the roof deck ({a.Edition.Cite("wire.attic")}).";
     }
 
     /// <summary>Whether a hole in the middle of a stud of so many inches leaves less than 1-1/4 in to a face.</summary>

@@ -30,7 +30,7 @@ internal sealed class BoxIslandRule : CheckedRule
             yield return Make($"the {what} has neither a receptacle nor a provision for one");
         if (receptacles.Count < wanted)
             yield return Make(
-                $"the {what} of {FloorArea.Show(island.Spot.Width.InFeet * island.Spot.Depth.InFeet, a.Units, "0.0")} has "
+                $"the {what} of {FloorArea.Show(island.Spot.Width.InFeet * island.Spot.Depth.InFeet, a.Units, 1)} has "
                     + $"{receptacles.Count} of "
                     + $"{wanted} receptacles"
             );

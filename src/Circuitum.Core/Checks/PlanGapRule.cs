@@ -75,7 +75,7 @@ internal sealed class PlanGapRule : CheckedRule
             var near = inside.MinBy(r => r.InchesToWall(at))!;
             yield return Breach(
                 a,
-                $"About {FloorArea.Show(area, a.Units, "0")} beside {near.Room.Name} belong to no room. Draw a room or a closet "
+                $"About {FloorArea.Show(area, a.Units)} beside {near.Room.Name} belong to no room. Draw a room or a closet "
                     + $"there, or move the wall.",
                 Subject.Room(near.Room.Id)
             );

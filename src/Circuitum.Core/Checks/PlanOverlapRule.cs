@@ -24,7 +24,7 @@ internal sealed class PlanOverlapRule : CheckedRule
                 if (over >= LeastSqFt)
                     yield return Breach(
                         a,
-                        $"{rooms[i].Room.Name} and {rooms[j].Room.Name} cover the same {FloorArea.Show(over, a.Units, "0.0")}.",
+                        $"{rooms[i].Room.Name} and {rooms[j].Room.Name} cover the same {FloorArea.Show(over, a.Units, 1)}.",
                         Subject.Room(rooms[i].Room.Id),
                         Subject.Room(rooms[j].Room.Id)
                     );

@@ -119,8 +119,13 @@ internal static class RoughChecks
         yield return Item(
             "place",
             "Its height and the space before it",
-            $"top at {LengthText.Show(at.Panel.Top, a.Units)}; the space before it 30\" wide, 36\" deep and clear to 6'-6\""
+            $"top at {LengthText.Show(at.Panel.Top, a.Units)}; the space before it {Of("workingWidthIn")} wide, "
+                + $"{Of("workingDepthIn")} deep and clear to {LengthText.Show(Length.Inches(78), a.Units)}"
         );
+        string Of(string number) =>
+            a.Units == LengthUnits.FeetInches
+                ? $"{a.Edition.Number(number).Length.InInches:0}\""
+                : LengthText.Show(a.Edition.Number(number).Length, a.Units);
         if (a.Job.Preferences.RoughTesting == RoughTesting.Dead)
             yield return Item("open", "Nothing connected in it yet", "breakers and neutrals are landed after this inspection");
         yield return at.Feeder is null

@@ -11,9 +11,9 @@ public static class FloorArea
     /// <summary>Prints a floor area in the units of a job: <c>1,240 sq ft</c>, or <c>115.2 m2</c>.</summary>
     /// <param name="sqFt">In square feet.</param>
     /// <param name="units">Square feet or square metres.</param>
-    /// <param name="format">The digits of the square feet.</param>
-    public static string Show(double sqFt, LengthUnits units, string format = "#,0") =>
+    /// <param name="decimals">How many of the square feet are told.</param>
+    public static string Show(double sqFt, LengthUnits units, int decimals = 0) =>
         units == LengthUnits.FeetInches
-            ? $"{sqFt.ToString(format, CultureInfo.InvariantCulture)} sq ft"
+            ? $"{sqFt.ToString($"N{decimals}", CultureInfo.InvariantCulture)} sq ft"
             : string.Create(CultureInfo.InvariantCulture, $"{sqFt * SqMInSqFt:#,0.0} m2");
 }

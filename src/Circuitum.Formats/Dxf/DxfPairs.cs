@@ -18,6 +18,11 @@ internal sealed class DxfPairs(LengthUnits units)
         return this;
     }
 
+    /// <summary>A place that was worked out: whole sixteenths again, or just what it is in millimetres.</summary>
+    public Point Place(double x, double y) => new(In(x), In(y));
+
+    private Length In(double inches) => units == LengthUnits.Metric ? Length.ExactInches(inches) : Length.Inches(inches);
+
     public override string ToString() => text.ToString();
 
     public void Line(string layer, Point a, Point b) => At(At(Add(0, "LINE").Add(8, layer), 10, a), 11, b);

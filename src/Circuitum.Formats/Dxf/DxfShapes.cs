@@ -50,11 +50,11 @@ internal static class DxfShapes
                     Write(w, inner, place, pixel, turn + anchor.Turn, pixel);
                 break;
             case TextShape text when Layer(text.Role) is { } layer:
-                w.Text(layer, P(Place(Left(text), text.Y, at, unit, turn)), text.Size * unit * TextWidths.Above, text.Text);
+                w.Text(layer, On(w, Place(Left(text), text.Y, at, unit, turn)), text.Size * unit * TextWidths.Above, text.Text);
                 break;
             case PathShape path when Layer(path.Role) is { } layer && path.State != "back":
                 foreach (var (line, closed) in Lines(path))
-                    w.Polyline(layer, line.Select(p => P(Place(p.X, p.Y, at, unit, turn))), closed);
+                    w.Polyline(layer, line.Select(p => On(w, Place(p.X, p.Y, at, unit, turn))), closed);
                 break;
         }
     }
@@ -138,5 +138,5 @@ internal static class DxfShapes
         return (at.X + (unit * ((x * cos) - (y * sin))), at.Y + (unit * ((x * sin) + (y * cos))));
     }
 
-    private static Point P((double X, double Y) place) => new(Length.Inches(place.X), Length.Inches(place.Y));
+    private static Point On(DxfPairs w, (double X, double Y) place) => w.Place(place.X, place.Y);
 }

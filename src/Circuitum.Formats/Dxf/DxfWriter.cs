@@ -39,7 +39,7 @@ public static class DxfWriter
                 Opening(w, room, o);
         }
 
-        foreach (var ring in WallRings(a, rooms))
+        foreach (var ring in WallRings(w, a, rooms))
             w.Polyline("WALLS", ring);
         DxfShapes.Write(w, PlanComposer.Compose(a, new PlanView(storey, PlanStage.Circuits) { AtScale = PixelsPerInch }));
         return w.Add(0, "ENDSEC").Add(0, "EOF").ToString();
@@ -67,8 +67,6 @@ public static class DxfWriter
             _ => "DOOR-HINGED",
         };
 
-    private static Point P(double x, double y) => new(Length.Inches(x), Length.Inches(y));
-
     // A line from jamb to jamb on the face of the room on whose wall it is given, first the hinge; for a door the swing.
     private static void Opening(DxfPairs w, RoomShape room, RoomOpening o)
     {
@@ -87,7 +85,7 @@ public static class DxfWriter
     }
 
     // What is left between the floors and inside the outer line, cut at the openings.
-    private static IEnumerable<List<Point>> WallRings(JobAnalysis a, List<RoomShape> rooms)
+    private static IEnumerable<List<Point>> WallRings(DxfPairs w, JobAnalysis a, List<RoomShape> rooms)
     {
         var grow = new BufferParameters(1, EndCapStyle.Flat, JoinStyle.Mitre, 5);
         var closed = rooms.Where(r => !r.Room.Kind.OpenAir()).ToList();
@@ -124,7 +122,7 @@ public static class DxfWriter
             if (mass.GetGeometryN(i) is not Polygon p)
                 continue;
             foreach (var ring in p.Holes.Prepend(p.Shell))
-                yield return [.. ring.Coordinates.SkipLast(1).Select(c => P(c.X, -c.Y))];
+                yield return [.. ring.Coordinates.SkipLast(1).Select(c => w.Place(c.X, -c.Y))];
         }
     }
 }

@@ -27,22 +27,25 @@ internal sealed class Scale
 
     internal Point Of(DxfPoint p) => new(Measured((p.X - dx) * inches), Measured(-(p.Y - dy) * inches));
 
-    // In a drawing of millimetres or metres a whole millimetre is one, and no sixteenth that happens to be near.
-    private Length Measured(double value)
+    // In a drawing of millimetres or metres what is a whole one but for its last digits is one; no sixteenth that happens to be near.
+    internal Length Measured(double value)
     {
-        var millimetre = Math.Round(value * 25.4);
-        return IsMetric && Math.Abs((millimetre / 25.4) - value) < 0.004 && Math.Abs(millimetre) < int.MaxValue
-            ? Length.Millimetres((long)millimetre)
-            : Exact(value);
+        if (!IsMetric)
+            return Exact(value);
+        var millimetres = Math.Clamp(value, -Most, Most) * 25.4;
+        return Math.Abs(Math.Round(millimetres) - millimetres) < 0.01
+            ? Length.Millimetres((long)Math.Round(millimetres))
+            : Length.ExactInches(millimetres / 25.4);
     }
+
+    private static readonly double Most = JobRules.Farthest.InInches * 4;
 
     private bool IsMetric => Math.Abs((inches * 25.4) - Math.Round(inches * 25.4)) < 1e-6;
 
     // A sixteenth that lost a digit in the file is a sixteenth; any other number is kept as it came.
-    internal static Length Exact(double value)
+    private static Length Exact(double value)
     {
-        var most = JobRules.Farthest.InInches * 4;
-        value = Math.Clamp(value, -most, most);
+        value = Math.Clamp(value, -Most, Most);
         var sixteenth = Length.Inches(value);
         return Math.Abs(sixteenth.InInches - value) < 0.004 ? sixteenth : new Length((long)Math.Round(value * Length.UnitsPerInch));
     }

@@ -54,7 +54,7 @@ internal static class WallFaces
         return (
             [
                 .. faces
-                    .Select(p => Tidy(p.Shell.Coordinates.Select(c => new Point(Scale.Exact(c.X), Scale.Exact(c.Y)))))
+                    .Select(p => Tidy(p.Shell.Coordinates.Select(c => new Point(scale.Measured(c.X), scale.Measured(c.Y)))))
                     .OrderBy(o => o.Min(p => p.Y))
                     .ThenBy(o => o.Min(p => p.X)),
             ],

@@ -5,6 +5,13 @@ namespace Circuitum.Web.Pages.Jobs;
 // Lengths in the units of the job.
 public sealed partial class StageModel
 {
+    /// <summary>An example for a field, in the units of the job.</summary>
+    public string Either(string feet, string metres) => Job.Units == LengthUnits.Metric ? metres : feet;
+
+    /// <summary>What a ceiling is where nobody said it, rounded as one would say it.</summary>
+    public Length Ceiling =>
+        Job.StoreyById(Storey)?.Ceiling ?? (Job.Units == LengthUnits.Metric ? Length.Millimetres(2440) : Length.Feet(8));
+
     /// <summary>For people.</summary>
     public string Show(Length length) => LengthText.Show(length, Job.Units);
 
