@@ -7,7 +7,8 @@ using UglyToad.PdfPig;
 
 namespace Circuitum.Formats.Tests;
 
-/// <summary>A job that is told in metres says nothing in feet: the Canadian house, and a house of the other family told in metres.</summary>
+/// <summary>A job that is told in metres says nothing in feet: the Canadian house, and a house of the other family told in
+/// metres.</summary>
 public partial class MetresTests
 {
     // What is bought or made by inches all over: conduit sizes, coils, boxes, drill bits, staples of a hand's breadth.

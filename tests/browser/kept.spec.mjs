@@ -21,13 +21,13 @@ test('a backup is made, tells what differs, and gives a job back that was delete
     .getByRole('button', { name: /^Archive/ })
     .click();
   await page.locator('.archived > summary').click();
+  await expect(page.locator('.archived[open]')).toBeAttached();
   const row = page.locator('.archived > ul > li', { hasText: name });
   await row.getByText('Delete for good').first().click();
   await row.locator('[name="name"]').fill('another');
   await row.getByRole('button', { name: 'Delete for good' }).click();
   await expect(page.getByRole('alert')).toContainText('Type the name of the job');
-  await page.locator('.archived > summary').click();
-  await row.getByText('Delete for good').first().click();
+  // It stands open where it was.
   await row.locator('[name="name"]').fill(name);
   await row.getByRole('button', { name: 'Delete for good' }).click();
   await expect(page.locator(`[data-card="${id}"]`)).toHaveCount(0);

@@ -88,6 +88,24 @@ test('what to put into the house is found by typing, and Enter takes it', async 
   await expect(page.locator('.plan')).toHaveClass(/drawing-tool/);
 });
 
+test('a plan drawn anew for another size leaves what is open over it, and what is typed', async ({ page, house }) => {
+  await page.goto(`${house.job}/rooms`);
+  await expect(page.locator('html[data-ready]')).toBeAttached();
+  // As if the program had forgotten what this page shows, and sent all of it.
+  await page.route('**/rooms*', (route, request) => {
+    const { 'x-drawn': _, ...headers } = request.headers();
+    return route.continue({ headers });
+  });
+  const texts = () => page.locator('.plan text').count();
+  const before = await texts();
+  await page.locator('.side [name="name"]').first().fill('Sewing room');
+  await page.evaluate(() => (document.getElementById('work').dataset.mark = 'same'));
+  for (let i = 0; i < 5; i++) await page.locator('[data-zoom="in"]').click();
+  await expect.poll(texts).not.toBe(before);
+  await expect(page.locator('#work')).toHaveAttribute('data-mark', 'same');
+  await expect(page.locator('.side [name="name"]').first()).toHaveValue('Sewing room');
+});
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 780 }, hasTouch: true });
 

@@ -55,10 +55,13 @@ public sealed class IndexModel(JobDesk desk, DrawingTray tray, Notes notes) : Pa
     {
         if (await desk.DeleteAsync(job ?? "", name ?? "", cancel) is not { Length: > 0 } problem)
             return Redirect("/");
-        Problems = [problem];
+        (Problems, Refused) = ([problem], job ?? "");
         await Load(cancel);
         return Page();
     }
+
+    /// <summary>The archived job that was not deleted: its form stays open; empty for none.</summary>
+    public string Refused { get; private set; } = "";
 
     /// <summary>Makes another job of one.</summary>
     public async Task<IActionResult> OnPostCopyAsync(string? job, string? key, CancellationToken cancel) =>

@@ -51,10 +51,13 @@ const begun = field =>
       )
     : field.type !== 'hidden' && field.value !== field.defaultValue;
 
+// The change that an answer was drawn from.
+export const stampOf = e => e.detail.serverResponse.match(/data-stamp="(\d+)"/)?.[1];
+
 // An edit that is on its way needs the page that asked; one that was answered meanwhile is newer.
 document.addEventListener('htmx:beforeSwap', e => {
   if (!isAgain(e) || e.detail.xhr.getResponseHeader('X-Plan') === 'part') return;
-  const stamp = Number(e.detail.serverResponse.match(/data-stamp="(\d+)"/)?.[1]);
+  const stamp = Number(stampOf(e));
   const busy =
     document.querySelector('form.htmx-request, #work > .notice, #work .dragged') ||
     stamp < Number(work()?.dataset.stamp) ||

@@ -1,7 +1,7 @@
 // An answer that carries only the changed parts of the plan: what it brings takes the place of what is shown, the rest of
 // the drawing stays as it is, so the browser lays out and paints little.
 import { Idiomorph } from '../lib/idiomorph.esm.js';
-import { isAgain, plan, work } from './desk.js';
+import { isAgain, plan, stampOf, work } from './desk.js';
 import { zoomStep } from './view.js';
 
 // What this page shows; the program answers with parts only when it remembers just this.
@@ -13,7 +13,7 @@ document.addEventListener('htmx:configRequest', e => {
   e.detail.headers['X-Zoom'] = String(zoomStep());
 });
 
-function patchPlan(from) {
+function patchPlan(from, whole = false) {
   const to = plan();
   // The view box is the view's own: touching it, or anything else that is the same, would lay the whole drawing out anew.
   for (const { name, value } of from.attributes) {
@@ -25,7 +25,8 @@ function patchPlan(from) {
     mark.classList.remove('dragged');
     mark.style.translate = '';
   }
-  for (const part of [...from.children]) document.getElementById(part.id).replaceWith(part);
+  if (whole) to.replaceChildren(...from.children);
+  else for (const part of [...from.children]) document.getElementById(part.id).replaceWith(part);
 }
 
 // Every form carries the proof of where it came from and the change that it was drawn from: what else is the same is seen behind them.
@@ -52,7 +53,9 @@ function update(old, next) {
 }
 
 document.addEventListener('htmx:beforeSwap', e => {
-  if (e.detail.xhr.getResponseHeader('X-Plan') !== 'part') return;
+  // The same plan at another size is taken by itself too, where the program sent the whole page; a newer one comes with its page.
+  const whole = e.detail.xhr.getResponseHeader('X-Plan') !== 'part';
+  if (whole && !(isAgain(e) === 'plan' && stampOf(e) === work()?.dataset.stamp)) return;
   e.detail.shouldSwap = false;
   const here = work();
   const page = document.createElement('template');
@@ -61,7 +64,7 @@ document.addEventListener('htmx:beforeSwap', e => {
   // The same plan at another size: the lists and what is typed in them stay.
   if (isAgain(e) === 'plan') {
     // Nor is what the hand is dragging taken from it.
-    if (next.dataset.stamp === here.dataset.stamp && !here.querySelector('.dragged')) patchPlan(next.querySelector('.plan'));
+    if (next.dataset.stamp === here.dataset.stamp && !here.querySelector('.dragged')) patchPlan(next.querySelector('.plan'), whole);
     document.dispatchEvent(new CustomEvent('circuitum:patched'));
     return;
   }
