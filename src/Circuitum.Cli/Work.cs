@@ -181,7 +181,7 @@ internal sealed record Layers(string[]? Rooms, string[]? Walls, string[]? Doors,
         {
             "in" => 1,
             "ft" => 12,
-            "mm" => 1 / 25.4,
+            "mm" => 1 / Circuitum.Core.Measure.Length.MillimetresInInch,
             "cm" => 1 / 2.54,
             "m" => 1 / 0.0254,
             _ => guess.InchesPerUnit,

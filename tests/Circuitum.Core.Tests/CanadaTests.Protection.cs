@@ -1,3 +1,5 @@
+using Circuitum.Core.Circuits;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Protection;
@@ -69,5 +71,31 @@ public partial class CanadaTests
 
         // Behind what stands fixed nobody reaches it.
         Needs(box with { Id = "kitchen.e1", Kind = BoxKind.Appliance, Appliance = "dishwasher" }).ShouldBeFalse();
+    }
+
+    [Fact]
+    public void The_garage_s_light_may_hang_on_the_circuit_of_its_receptacles_and_no_other_light()
+    {
+        var house = Sample.House(Sample.Rect("garage", RoomKind.Garage, 0, 0, 20, 20), Sample.Rect("den", RoomKind.Den, 20, 0, 12, 12));
+        Box[] lights =
+        [
+            new()
+            {
+                Id = "a",
+                Kind = BoxKind.Light,
+                Room = "garage",
+            },
+            new()
+            {
+                Id = "b",
+                Kind = BoxKind.Light,
+                Room = "den",
+            },
+        ];
+        string? Refused(string edition, Box light) =>
+            BoxPurpose.WhyNot(house, CodeLibrary.Edition(edition), light, CircuitPurpose.Garage, [light]);
+        Refused(Canada.Id, lights[0]).ShouldBeNull();
+        Refused(Canada.Id, lights[1])!.ShouldContain("26-656");
+        Refused("us-2023", lights[0]).ShouldNotBeNull();
     }
 }

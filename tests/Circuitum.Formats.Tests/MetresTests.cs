@@ -3,6 +3,7 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Planning;
 using Circuitum.Formats.Documents;
+using Circuitum.Generated;
 using UglyToad.PdfPig;
 
 namespace Circuitum.Formats.Tests;
@@ -55,6 +56,20 @@ public partial class MetresTests
         {
             using var pdf = PdfDocument.Open(Papers.Make(a, name, 1, PaperSize.A4));
             WithFeet(pdf.GetPages().Select(p => string.Join(' ', p.GetWords().Select(w => w.Text)))).ShouldBeEmpty(name);
+        }
+    }
+
+    [Fact]
+    public void In_20_made_up_houses_no_finding_and_no_need_is_told_in_feet()
+    {
+        for (var seed = 0; seed < 20; seed++)
+        {
+            var job = GeneratedHouse.MakeWithShed(seed) with { CodeEdition = "ca-2021", Units = LengthUnits.Metric };
+            foreach (var a in new[] { Analyzer.Analyze(job), Analyzer.Analyze(Planner.PlanAll(job)) })
+            {
+                WithFeet(a.Findings.Select(f => f.Sentence)).ShouldBeEmpty();
+                WithFeet(a.Circuits.SelectMany(c => c.Needs.Values.SelectMany(n => n)).Select(n => n.Reason)).ShouldBeEmpty();
+            }
         }
     }
 }

@@ -155,7 +155,8 @@ public sealed record DrillList(
         if (attic >= 1)
             yield return $"In the attic, {LengthText.Far(attic, a.Units)}: guard strips as high as the cable within "
                 + $"{LengthText.Far(Length.Feet(6), a.Units)} of the hatch, everywhere up to "
-                    + $"{LengthText.Far(Length.Feet(7), a.Units)} where a stair or a ladder leads up; 1-1/2 in from the roof deck ({a.Edition.Cite("wire.attic")}).";
+                + $"{LengthText.Far(Length.Feet(7), a.Units)} where a stair or a ladder leads up; 1-1/2 in from the roof "
+                + $"deck ({a.Edition.Cite("wire.attic")}).";
     }
 
     /// <summary>Whether a hole in the middle of a stud of so many inches leaves less than 1-1/4 in to a face.</summary>

@@ -68,7 +68,7 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
                     Citation = a.Edition.Cite("service.electrodes"),
                     Because =
                         $"A metal water pipe of {LengthText.Far(Length.Feet(10), a.Units)} in the ground and an encased "
-                            + $"electrode are used where they are there, the "
+                        + $"electrode are used where they are there, the "
                         + "pipe supplemented; otherwise two rods.",
                 },
                 .. a.Edition.InForce("service.surge")

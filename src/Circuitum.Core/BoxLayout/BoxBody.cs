@@ -123,7 +123,8 @@ internal static class BoxBody
         var (room, job, at) = (house[box.Room], house.Job, Places.Of(house, box));
         var least = (Wide(job, box) / 2) + (box.Fixture == LightStyle.Recessed ? CanToWall : 0.5);
         if (room.InchesToWall(at) < least - 0.01)
-            return $"is {room.InchesToWall(at):0.#} in from a wall; its body takes {least:0.#} in";
+            return $"is {LengthText.Near(room.InchesToWall(at), job.Units)} from a wall; its body takes "
+                + $"{LengthText.Near(least, job.Units)}";
         foreach (
             var other in others.Where(o =>
                 o.Id != box.Id && o.Room == box.Room && o.Wall is null && o.Kind is BoxKind.Light or BoxKind.SmokeAlarm
@@ -139,7 +140,8 @@ internal static class BoxBody
                         : FanReach + (Wide(job, box) / 2)
                     : ((Wide(job, box) + Wide(job, other)) / 2) + Between;
             if (inches < needed - 0.01)
-                return $"is {inches:0.#} in from {other.Id}{(IsFan(job, other) ? ", a fan" : "")}; {needed:0.#} in keep them clear";
+                return $"is {LengthText.Near(inches, job.Units)} from {other.Id}{(IsFan(job, other) ? ", a fan" : "")}; "
+                    + $"{LengthText.Near(needed, job.Units)} keep them clear";
         }
 
         return null;

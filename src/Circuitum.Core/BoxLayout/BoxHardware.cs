@@ -130,6 +130,6 @@ public static class BoxHardware
             _ => job.ApplianceById(box.Appliance) is { } a ? $"{ApplianceFacts.Of(a).Volts} {ApplianceFacts.Of(a).Name}" : "E",
         };
         var held = box.Held is null ? "" : " HOLD";
-        return box.Wall is null ? what + held : $"{what} @{box.Height.InInches:0.#}{held}";
+        return box.Wall is null ? what + held : $"{what} @{LengthText.NearNumber(box.Height.InInches, job.Units)}{held}";
     }
 }

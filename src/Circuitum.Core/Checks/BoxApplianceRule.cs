@@ -1,6 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Checks;
 
@@ -26,7 +27,8 @@ internal sealed class BoxApplianceRule : CheckedRule
             )
                 yield return Breach(
                     a,
-                    $"The outlet for {ApplianceFacts.Of(appliance).Name} is {inches / 12:0.0} ft away; the limit is "
+                    $"The outlet for {ApplianceFacts.Of(appliance).Name} is {LengthText.Far(inches / 12, a.Units, LengthText.Tenths)} away; "
+                        + $"the limit is "
                         + $"{a.Edition.Number("applianceReceptacleReachIn")}.",
                     Subject.Box(box.Id)
                 ) with

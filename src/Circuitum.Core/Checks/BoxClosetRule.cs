@@ -1,6 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Checks;
 
@@ -24,8 +25,10 @@ internal sealed class BoxClosetRule : CheckedRule
             if (clear < needed - 0.01)
                 yield return Breach(
                     a,
-                    $"{a.House[light.Room].Room.Name}: the light {light.Id} is {Math.Max(0, clear):0} in clear of the storage "
-                        + $"space; a {(light.Fixture == LightStyle.Recessed ? "recessed" : "surface")} one needs {needed:0}.",
+                    $"{a.House[light.Room].Room.Name}: the light {light.Id} is "
+                        + $"{LengthText.Near(Math.Max(0, clear), a.Units, whole: true)} clear of the storage "
+                        + $"space; a {(light.Fixture == LightStyle.Recessed ? "recessed" : "surface")} one needs "
+                        + $"{LengthText.NearNumber(needed, a.Units, whole: true)}.",
                     Subject.Box(light.Id)
                 ) with
                 {

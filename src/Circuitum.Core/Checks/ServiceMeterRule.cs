@@ -1,6 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Checks;
 
@@ -21,8 +22,9 @@ internal sealed class ServiceMeterRule : CheckedRule
             if (feet > most)
                 yield return Breach(
                     a,
-                    $"{panel.Name} hangs {feet:0} ft from the meter. Service conductors go through the house only where they come in: put "
-                        + "a disconnect at the meter, or ask how far the local authority lets them go.",
+                    $"{panel.Name} hangs {LengthText.Far(feet, a.Units)} from the meter. Service conductors go through the "
+                        + $"house only where "
+                        + "they come in: put a disconnect at the meter, or ask how far the local authority lets them go.",
                     Subject.Panel(panel.Id),
                     Subject.Fixture(meter.Id)
                 );

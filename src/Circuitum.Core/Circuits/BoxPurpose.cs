@@ -129,6 +129,8 @@ public static class BoxPurpose
             && (purpose == CircuitPurpose.Garage || own == CircuitPurpose.Garage)
         )
             return true;
+        if (purpose == CircuitPurpose.Garage && own == CircuitPurpose.Lighting && job.KindAt(box) == RoomKind.Garage)
+            return edition.Traits(RoomKind.Garage).LightBeside;
         if (own == CircuitPurpose.Garage && purpose is CircuitPurpose.Appliance or CircuitPurpose.Receptacles or CircuitPurpose.Mixed)
             return BaysServed(job, box);
 

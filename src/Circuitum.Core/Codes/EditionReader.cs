@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Codes;
 
@@ -48,10 +49,8 @@ internal static class EditionReader
         own.Remove("millimetres");
         var numbers = own["numbers"]?.AsObject() ?? (JsonObject)(own["numbers"] = new JsonObject())!;
         foreach (var (name, value) in lengths)
-            numbers[$"{name}In"] = value!.GetValue<double>() / MillimetresInInch;
+            numbers[$"{name}In"] = value!.GetValue<double>() / Length.MillimetresInInch;
     }
-
-    private const double MillimetresInInch = 25.4;
 
     private static void Lay(JsonObject over, JsonObject under)
     {

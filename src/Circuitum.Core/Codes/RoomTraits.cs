@@ -18,6 +18,9 @@ public sealed record RoomTraits
     /// <summary>A switched light is needed.</summary>
     public bool Light { get; init; }
 
+    /// <summary>Its light may hang on the circuit of its receptacles, where that circuit is for nothing else.</summary>
+    public bool LightBeside { get; init; }
+
     /// <summary>Counts towards the floor area of the load calculation.</summary>
     public bool FloorArea { get; init; }
 

@@ -30,6 +30,9 @@ public readonly record struct Length(long Units)
     /// <summary>A length of whole and fractional inches, rounded to the nearest sixteenth.</summary>
     public static Length Inches(double inches) => new((long)Math.Round(inches * 16, MidpointRounding.AwayFromZero) * UnitsPerSixteenth);
 
+    /// <summary>An inch in millimetres.</summary>
+    public const double MillimetresInInch = 25.4;
+
     /// <summary>From inches as they are, for lengths that are stated in millimetres.</summary>
     /// <param name="inches">Inches.</param>
     public static Length ExactInches(double inches) => new((long)Math.Round(inches * UnitsPerInch, MidpointRounding.AwayFromZero));

@@ -47,6 +47,22 @@ public static partial class LengthText
     /// <summary>A foot in metres.</summary>
     public const double MetresInFoot = 0.3048;
 
+    /// <summary>Prints a few inches as they were worked out: <c>7.5 in</c>, or <c>191 mm</c>.</summary>
+    /// <param name="inches">How many.</param>
+    /// <param name="units">Inches or millimetres.</param>
+    /// <param name="whole">Without parts of an inch; a millimetre is never parted.</param>
+    public static string Near(double inches, LengthUnits units, bool whole = false) =>
+        $"{NearNumber(inches, units, whole)} {(units == LengthUnits.FeetInches ? "in" : "mm")}";
+
+    /// <summary>The same without its word.</summary>
+    public static string NearNumber(double inches, LengthUnits units, bool whole = false) =>
+        units == LengthUnits.FeetInches
+            ? inches.ToString(whole ? "0" : "0.#", CultureInfo.InvariantCulture)
+            : (inches * Length.MillimetresInInch).ToString("0", CultureInfo.InvariantCulture);
+
+    /// <summary>The digits of feet to the tenth.</summary>
+    public const string Tenths = "0.0";
+
     /// <summary>What cable is counted in.</summary>
     public static string FarWord(LengthUnits units) => units == LengthUnits.FeetInches ? "ft" : "m";
 

@@ -3,6 +3,7 @@ using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Protection;
 
@@ -117,7 +118,7 @@ public static class ProtectionNeeds
                 Need(
                     ProtectionKind.GroundFault,
                     sink ? "protect.sink" : "protect.tub",
-                    $"{inches / 12:0.0} ft from a {what} in {house[fixture.Room].Room.Name}"
+                    $"{LengthText.Far(inches / 12, house.Job.Units, LengthText.Tenths)} from a {what} in {house[fixture.Room].Room.Name}"
                 );
             }
         }

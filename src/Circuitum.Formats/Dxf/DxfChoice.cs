@@ -45,7 +45,7 @@ public sealed record DxfChoice(
             < 60 => 1 / 0.0254,
             < 180 => 12,
             < 4000 => 1,
-            _ => 1 / 25.4,
+            _ => 1 / Circuitum.Core.Measure.Length.MillimetresInInch,
         };
     }
 }

@@ -8,7 +8,7 @@ namespace Circuitum.Formats.Dxf;
 internal sealed class DxfPairs(LengthUnits units)
 {
     // Of an inch, in which the plan is drawn.
-    private readonly double scale = units == LengthUnits.Metric ? 25.4 : 1;
+    private readonly double scale = units == LengthUnits.Metric ? Length.MillimetresInInch : 1;
 
     private readonly StringBuilder text = new();
 

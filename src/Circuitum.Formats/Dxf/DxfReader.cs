@@ -200,7 +200,7 @@ public sealed partial class DxfReader
         {
             "1" => 1,
             "2" => 12,
-            "4" => 1 / 25.4,
+            "4" => 1 / Circuitum.Core.Measure.Length.MillimetresInInch,
             "5" => 1 / 2.54,
             "6" => 1 / 0.0254,
             _ => null,

@@ -32,15 +32,15 @@ internal sealed class Scale
     {
         if (!IsMetric)
             return Exact(value);
-        var millimetres = Math.Clamp(value, -Most, Most) * 25.4;
+        var millimetres = Math.Clamp(value, -Most, Most) * Length.MillimetresInInch;
         return Math.Abs(Math.Round(millimetres) - millimetres) < 0.01
             ? Length.Millimetres((long)Math.Round(millimetres))
-            : Length.ExactInches(millimetres / 25.4);
+            : Length.ExactInches(millimetres / Length.MillimetresInInch);
     }
 
     private static readonly double Most = JobRules.Farthest.InInches * 4;
 
-    private bool IsMetric => Math.Abs((inches * 25.4) - Math.Round(inches * 25.4)) < 1e-6;
+    private bool IsMetric => Math.Abs((inches * Length.MillimetresInInch) - Math.Round(inches * Length.MillimetresInInch)) < 1e-6;
 
     // A sixteenth that lost a digit in the file is a sixteenth; any other number is kept as it came.
     private static Length Exact(double value)

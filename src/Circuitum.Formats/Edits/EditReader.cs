@@ -78,7 +78,7 @@ internal sealed class EditReader(Func<string, IReadOnlyList<string>> values, IEn
     {
         var value = Math.Clamp(inches, -FarthestInches, FarthestInches);
         return units == LengthUnits.Metric
-            ? Core.Measure.Length.Millimetres((long)Math.Round(value * 25.4))
+            ? Core.Measure.Length.Millimetres((long)Math.Round(value * Core.Measure.Length.MillimetresInInch))
             : Core.Measure.Length.Inches(value);
     }
 
