@@ -35,8 +35,7 @@ public static class Consequences
             found.Add(new(Subject.Circuit(now.Number), $"Circuit {now.Number}, {now.Label}: {what}.", again));
         var pulled = was.Pulled is { } run
             ? $", and {LengthText.Far(run.Measured ?? was.Run.Segments[0].Cut, units)} of {run.Cable} are in the frame already "
-                + $"and are to be "
-                + "pulled again"
+                + "and are to be pulled again"
             : $", {LengthText.Far(now.Run.HomeRun, units)}, not ticked off as pulled";
         if (was.Cable != now.Cable)
             Add($"home run {was.Cable} to {now.Cable}{pulled}", true);

@@ -46,8 +46,7 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
                 {
                     Formula =
                         $"{a.Service.Current.Value:0.0} A: "
-                        + $"{a.Edition.BreakerFor(Math.Max(a.Edition.Number("serviceLeastA"), a.Service.Current.Value))} A at "
-                        + "least",
+                        + $"{a.Edition.BreakerFor(Math.Max(a.Edition.Number("serviceLeastA"), a.Service.Current.Value))} A at least",
                     Citation = a.Edition.Cite("service.size"),
                     Because = $"The next breaker over the load, {a.Edition.Number("serviceLeastA"):0} A at least for a one-family house.",
                 },
@@ -68,8 +67,7 @@ public sealed record ServiceSheet(int Rating, double Used, Derivation Neutral, D
                     Citation = a.Edition.Cite("service.electrodes"),
                     Because =
                         $"A metal water pipe of {LengthText.Far(Length.Feet(10), a.Units)} in the ground and an encased "
-                        + $"electrode are used where they are there, the "
-                        + "pipe supplemented; otherwise two rods.",
+                        + "electrode are used where they are there, the pipe supplemented; otherwise two rods.",
                 },
                 .. a.Edition.InForce("service.surge")
                     ? new[]

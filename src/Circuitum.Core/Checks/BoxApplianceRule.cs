@@ -28,8 +28,7 @@ internal sealed class BoxApplianceRule : CheckedRule
                 yield return Breach(
                     a,
                     $"The outlet for {ApplianceFacts.Of(appliance).Name} is "
-                        + $"{LengthText.Far(inches / 12, a.Units, LengthText.Tenths)} away; "
-                        + $"the limit is "
+                        + $"{LengthText.Far(inches / 12, a.Units, LengthText.Tenths)} away; the limit is "
                         + $"{a.Edition.Number("applianceReceptacleReachIn")}.",
                     Subject.Box(box.Id)
                 ) with

@@ -76,7 +76,7 @@ internal sealed class PlanGapRule : CheckedRule
             yield return Breach(
                 a,
                 $"About {FloorArea.Show(area, a.Units)} beside {near.Room.Name} belong to no room. Draw a room or a closet "
-                    + $"there, or move the wall.",
+                    + "there, or move the wall.",
                 Subject.Room(near.Room.Id)
             );
         }

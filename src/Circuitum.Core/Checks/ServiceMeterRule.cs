@@ -23,7 +23,7 @@ internal sealed class ServiceMeterRule : CheckedRule
                 yield return Breach(
                     a,
                     $"{panel.Name} hangs {LengthText.Far(feet, a.Units)} from the meter. Service conductors go through the "
-                        + $"house only where "
+                        + "house only where "
                         + "they come in: put a disconnect at the meter, or ask how far the local authority lets them go.",
                     Subject.Panel(panel.Id),
                     Subject.Fixture(meter.Id)

@@ -16,7 +16,7 @@ internal sealed class WireDepthRule : CheckedRule
                 Breach(
                     a,
                     $"{run.Words} lies {LengthText.Show(run.Depth, a.Units)} deep; {LengthText.Show(run.DepthWanted, a.Units)} "
-                        + $"is the least.",
+                        + "is the least.",
                     run.Subjects
                 )
             );

@@ -25,8 +25,7 @@ internal sealed class WireNoWayRule : CheckedRule
                 a,
                 $"Circuit {o.Circuit}: no way inside leads from {o.CableSegment.From ?? "the panel"} to {o.CableSegment.To}; it is planned "
                     + $"{LengthText.Far(o.Length, a.Units)} outside. A ceiling or attic over the rooms between, or a space "
-                    + $"under their floor, "
-                    + "would open one.",
+                    + "under their floor, would open one.",
                 Subject.Circuit(o.Circuit),
                 Subject.Box(o.CableSegment.To)
             );

@@ -33,7 +33,7 @@ public sealed record Job
     /// <summary>The code edition in force, such as <c>us-2023</c>.</summary>
     public string CodeEdition { get; init; } = "us-2023";
 
-    /// <summary>What a bare number means where a length is typed.</summary>
+    /// <summary>In what its lengths are told, and what a bare number means where one is typed.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public LengthUnits Units { get; init; }
 

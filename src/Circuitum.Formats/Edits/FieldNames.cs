@@ -74,7 +74,7 @@ internal static class FieldNames
         ["style"] = "Receptacle",
         ["tall"] = "Height",
         ["under"] = "Under the floor",
-        ["units"] = "A length without a unit",
+        ["units"] = "Lengths",
         ["va"] = "Load",
         ["wide"] = "Width",
         ["with"] = "Circuit",

@@ -102,7 +102,7 @@ internal static class Previews
             {
                 way = RunLines.Way(after.RouteOf(cable)),
                 says = $"{LengthText.Far(cable.Cut, a.Units)}, {LengthText.Far(cable.Longer, a.Units, "+0.#;-0.#;+0")} against "
-                    + $"the shortest way",
+                    + "the shortest way",
             }
         );
     }

@@ -70,9 +70,11 @@ public static class Words
             _ => "indoor cable",
         };
 
-    /// <summary>What a length without a unit means.</summary>
+    /// <summary>In what lengths are told, and what one without a unit means.</summary>
     public static string Name(LengthUnits units) =>
-        units == LengthUnits.Metric ? "metres, from 60 on millimetres" : "feet, from 300 on millimetres";
+        units == LengthUnits.Metric
+            ? "metres; a bare number from 60 on is millimetres"
+            : "feet and inches; a bare number from 300 on is millimetres";
 
     /// <summary>A value in small words.</summary>
     public static string Of(Enum value) => JsonNamingPolicy.KebabCaseLower.ConvertName(value.ToString()).Replace('-', ' ');
