@@ -68,7 +68,7 @@ document.addEventListener('htmx:beforeSwap', e => {
 // Whether the job is told in metres; the plan itself is in inches.
 export const isMetric = () => work()?.dataset.units === 'Metric';
 export const mmInInch = 25.4;
-export const typed = inches => (isMetric() ? `${(inches * mmInInch).toFixed(1)} mm` : `${inches} in`);
+export const typed = inches => (isMetric() ? `${(inches * mmInInch).toFixed(1)} mm` : `${Number(inches.toFixed(4))} in`);
 
 // The hand that draws types lengths; what a length is, the program decides in one place.
 export async function inches(text) {
