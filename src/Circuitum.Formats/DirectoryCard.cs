@@ -1,5 +1,4 @@
 using Circuitum.Core.Analysis;
-using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Formats.Drawings;
 using Circuitum.Formats.Pdf;
@@ -142,8 +141,8 @@ public static class DirectoryCard
     // Where a sub-panel is fed from belongs on it (408.4(B)).
     private static string Source(JobAnalysis a, PanelAnalysis at) =>
         at.Feeder is { } f
-            ? $"{CodeLibrary.Supply.Name}, {f.Breaker} A. Fed from {a.PanelById(f.From)!.Panel.Name}, "
+            ? $"{a.Edition.Supply.Name}, {f.Breaker} A. Fed from {a.PanelById(f.From)!.Panel.Name}, "
                 + $"{a.Job.RoomById(a.PanelById(f.From)!.Panel.Room)?.Name}, spaces "
                 + $"{string.Join(" and ", a.PanelById(f.From)!.Schedule.Where(r => r.Feeder == f).Select(r => r.Space))}"
-            : $"{CodeLibrary.Supply.Name}, {at.Panel.MainBreaker} A main. Fed from the service";
+            : $"{a.Edition.Supply.Name}, {at.Panel.MainBreaker} A main. Fed from the service";
 }

@@ -1,6 +1,5 @@
 using System.Data;
 using Circuitum.Core.Analysis;
-using Circuitum.Core.Codes;
 using MiniExcelLibs;
 using MiniExcelLibs.OpenXml;
 
@@ -21,7 +20,7 @@ public static class ListsXlsx
             Sheet(
                 sheets,
                 at.Panel.Name,
-                ["Space", "Circuit", "Serves", "Breaker A", "Poles", "Protection", "Wire", .. CodeLibrary.Supply.Headings("VA")],
+                ["Space", "Circuit", "Serves", "Breaker A", "Poles", "Protection", "Wire", .. a.Edition.Supply.Headings("VA")],
                 at.Schedule.Select(r =>
                     r switch
                     {

@@ -1,7 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
-using Circuitum.Core.Panels;
 using Circuitum.Formats.Drawings;
 
 namespace Circuitum.Formats;
@@ -34,7 +33,7 @@ public static class MakeUpDrawing
         var (left, centre) = (Side, Side + (Cabinet / 2));
         var foot = Top + (rows * Inch) + (0.8f * Inch);
         Supply(pen, m, centre);
-        Legs(pen, centre, rows);
+        Legs(pen, m.At.Supply, centre, rows);
         foreach (var row in m.At.Schedule.Where(r => r.Free))
             Blank(pen, row, centre, panel);
         foreach (var landing in m.Breakers)
@@ -83,7 +82,7 @@ public static class MakeUpDrawing
     }
 
     // The two bars, and each row's stab from the one that it is on.
-    private static void Legs(Pen pen, float centre, int rows)
+    private static void Legs(Pen pen, Core.Codes.Supply supply, float centre, int rows)
     {
         foreach (var (x, leg) in new[] { (centre - (Bus / 2), "A"), (centre + (Bus / 2), "B") })
         {
@@ -93,7 +92,7 @@ public static class MakeUpDrawing
 
         for (var r = 0; r < rows; r++)
         {
-            var (y, from) = (Top + ((r + 0.5f) * Inch), SpacePlan.LineOf((2 * r) + 1) == 0 ? centre - (Bus / 2) : centre + (Bus / 2));
+            var (y, from) = (Top + ((r + 0.5f) * Inch), supply.LineOf((2 * r) + 1) == 0 ? centre - (Bus / 2) : centre + (Bus / 2));
             pen.Line(centre - Bus, y, centre + Bus, y, 0.6f);
             pen.Fill(from - 3, y - 3, from + 3, y + 3);
         }

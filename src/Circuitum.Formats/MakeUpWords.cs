@@ -50,6 +50,6 @@ public static class MakeUpWords
         );
 
     private static string Say(BarWires w) =>
-        $"{w.Count} x {w.Size} AWG ({string.Join(", ", w.From.Take(MostNames))}"
+        $"{w.Count} x {w.Size.Told} ({string.Join(", ", w.From.Take(MostNames))}"
         + $"{(w.From.Length > MostNames ? $" and {w.From.Length - MostNames} more" : "")})";
 }

@@ -1,5 +1,4 @@
 using Circuitum.Core.Analysis;
-using Circuitum.Core.Codes;
 using Circuitum.Core.Measure;
 using Circuitum.Formats.Drawings;
 
@@ -37,7 +36,7 @@ public static class OneLine
         pen.Line(Left, 30, Left, 62, 2);
         pen.Circle(Left, 78, 16);
         pen.Text(Left - 5, 82, "M", 12, true);
-        pen.Text(Left + 26, 74, $"{CodeLibrary.Supply.Name}, {CodeLibrary.Supply.Lines}; {sheet.Conductors.Result}", 11);
+        pen.Text(Left + 26, 74, $"{a.Edition.Supply.Name}, {a.Edition.Supply.Lines}; {sheet.Conductors.Result}", 11);
         pen.Text(
             Left + 26,
             90,

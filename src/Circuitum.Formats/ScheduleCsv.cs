@@ -1,6 +1,5 @@
 using System.Globalization;
 using Circuitum.Core.Analysis;
-using Circuitum.Core.Codes;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Panels;
 using CsvHelper;
@@ -22,6 +21,7 @@ public static class ScheduleCsv
         {
             Row(
                 csv,
+                analysis.Edition.Supply,
                 [
                     "Space",
                     "Circuit",
@@ -31,18 +31,19 @@ public static class ScheduleCsv
                     "Protection",
                     "Home run",
                     $"Cable {LengthText.FarWord(analysis.Units)}",
-                    .. CodeLibrary.Supply.Headings("VA"),
+                    .. analysis.Edition.Supply.Headings("VA"),
                 ]
             );
             foreach (var (at, row) in analysis.Panels.SelectMany(p => p.Schedule.Select(r => (p, r))))
             {
                 if (row.Space == 1 && analysis.Panels.Length > 1)
-                    Row(csv, ["", "", Title(analysis, at)]);
-                Row(csv, Cells(analysis, row));
+                    Row(csv, analysis.Edition.Supply, ["", "", Title(analysis, at)]);
+                Row(csv, analysis.Edition.Supply, Cells(analysis, row));
             }
 
             Row(
                 csv,
+                analysis.Edition.Supply,
                 [
                     "",
                     "",
@@ -56,7 +57,7 @@ public static class ScheduleCsv
                 ]
             );
             foreach (var load in analysis.ServiceLoads.Reverse())
-                Row(csv, ["", "", $"Service load, {load.Name}: {load.Current.Value:0.0} A"]);
+                Row(csv, analysis.Edition.Supply, ["", "", $"Service load, {load.Name}: {load.Current.Value:0.0} A"]);
         }
 
         return text.ToString();
@@ -139,10 +140,10 @@ public static class ScheduleCsv
     private static IEnumerable<string> Lines(LineLoads loads) => loads.Each.Select(l => Va(l.Value));
 
     // A row ends in as many empty cells as it is short of the head.
-    private static void Row(CsvWriter csv, IEnumerable<string> cells)
+    private static void Row(CsvWriter csv, Core.Codes.Supply supply, IEnumerable<string> cells)
     {
         var filled = cells.ToList();
-        Line(csv, [.. filled, .. Enumerable.Repeat("", Math.Max(0, Before + CodeLibrary.Supply.Names.Length - filled.Count))]);
+        Line(csv, [.. filled, .. Enumerable.Repeat("", Math.Max(0, Before + supply.Names.Length - filled.Count))]);
     }
 
     private static void Line(CsvWriter csv, params string[] cells)

@@ -1,3 +1,4 @@
+using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -156,7 +157,7 @@ internal static class Bend
             Decisions = job.Decisions with
             {
                 Spaces = job.Decisions.Spaces.RemoveAll(s =>
-                    a.CircuitByNumber(s.Circuit)!.Poles == 1 && Panels.SpacePlan.LineOf(s.Space) == 1
+                    a.CircuitByNumber(s.Circuit)!.Poles == 1 && CodeLibrary.Newest.Supply.LineOf(s.Space) == 1
                 ),
             },
         };

@@ -148,6 +148,7 @@ public partial class BoxTests
     public void A_plate_says_amperes_or_volt_amperes(double? amperes, double? va, double load)
     {
         var facts = Codes.ApplianceFacts.Of(
+            new Job(),
             new Appliance
             {
                 Id = "x",

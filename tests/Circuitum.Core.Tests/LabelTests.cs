@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Panels;
 
@@ -112,7 +113,7 @@ public class LabelTests
         ];
         var placed = SpacePlan.Fill(panel, [], needs, PanelOrder.ByNumber);
         int Gap(Func<BreakerNeed, int> of) =>
-            Math.Abs(placed.Sum(s => of(needs[s.Circuit - 1]) * (SpacePlan.LineOf(s.Space) == 0 ? 1 : -1)));
+            Math.Abs(placed.Sum(s => of(needs[s.Circuit - 1]) * (CodeLibrary.Newest.Supply.LineOf(s.Space) == 0 ? 1 : -1)));
         (Gap(n => n.Va), Gap(n => n.Second)).ShouldBe((0, 0));
     }
 

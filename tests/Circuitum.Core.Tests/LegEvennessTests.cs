@@ -1,3 +1,4 @@
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Panels;
 
@@ -51,7 +52,8 @@ public class LegEvennessTests
             ];
             var placed = SpacePlan.Fill(panel, [], needs, PanelOrder.ByNumber);
             placed.Length.ShouldBe(58);
-            Math.Abs(placed.Sum(s => needs[s.Circuit - 1].Va * (SpacePlan.LineOf(s.Space) == 0 ? 1 : -1))).ShouldBeLessThanOrEqualTo(1);
+            Math.Abs(placed.Sum(s => needs[s.Circuit - 1].Va * (CodeLibrary.Newest.Supply.LineOf(s.Space) == 0 ? 1 : -1)))
+                .ShouldBeLessThanOrEqualTo(1);
         }
     }
 }

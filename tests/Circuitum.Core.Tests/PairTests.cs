@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -78,7 +79,7 @@ public class PairTests
         var job = Pair(PairKind.SharedNeutral);
         var spaces = job.Decisions.Spaces.Where(s => s.Circuit == Offer.First || s.Circuit == Offer.Second).Select(s => s.Space).ToList();
         SpacePlan.CanTie(spaces[0], spaces[1]).ShouldBeTrue();
-        SpacePlan.LineOf(spaces[0]).ShouldNotBe(SpacePlan.LineOf(spaces[1]));
+        CodeLibrary.Newest.Supply.LineOf(spaces[0]).ShouldNotBe(CodeLibrary.Newest.Supply.LineOf(spaces[1]));
         var moved = new MoveBreaker(Offer.First, 26).Apply(job).Job!;
         moved.Decisions.Spaces.Single(s => s.Circuit == Offer.First).Space.ShouldBe(26);
         moved.Decisions.Spaces.Single(s => s.Circuit == Offer.Second).Space.ShouldBe(28);

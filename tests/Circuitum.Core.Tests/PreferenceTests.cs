@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
@@ -127,7 +128,7 @@ public class PreferenceTests
     {
         var rows = Plan(p => p with { PanelOrder = PanelOrder.ProtectionTogether })
             .Schedule.Where(r => r.Circuit is { Poles: 1 })
-            .GroupBy(r => Panels.SpacePlan.LineOf(r.Space));
+            .GroupBy(r => CodeLibrary.Newest.Supply.LineOf(r.Space));
         foreach (var leg in rows)
         {
             var marks = leg.OrderBy(r => r.Space).Select(r => r.Circuit!.Protection.Devices.Any(d => d.Box is null)).ToList();

@@ -41,7 +41,7 @@ public partial class ProtectionTests
                         ]
             ),
             Boxes = [.. "abcd".Select(b => At(3) with { Id = $"{b}" })],
-            Volts = 120,
+            Connection = Connection.OneLine,
             Preferences = preferences,
             Run = Chain,
             RunFrom = first =>

@@ -52,10 +52,17 @@ public class QuantityTests
     [Fact]
     public void Loads_on_lines_add_up_line_by_line_and_rows_of_a_panel_take_the_lines_in_turn()
     {
-        var loads = LineLoads.Sum([LineLoads.On(0, new(1000)), LineLoads.On(1, new(400)), LineLoads.On(0, new(200))]);
+        var loads = LineLoads.Sum(
+            CodeLibrary.Newest.Supply,
+            [
+                LineLoads.On(CodeLibrary.Newest.Supply, 0, new(1000)),
+                LineLoads.On(CodeLibrary.Newest.Supply, 1, new(400)),
+                LineLoads.On(CodeLibrary.Newest.Supply, 0, new(200)),
+            ]
+        );
         loads.ToString().ShouldBe("A 1,200 VA, B 400 VA");
         (loads.Total, loads.Gap, loads.Most).ShouldBe((new VoltAmperes(1600), new VoltAmperes(800), new VoltAmperes(1200)));
-        Enumerable.Range(1, 8).Select(SpacePlan.LineOf).ShouldBe([0, 0, 1, 1, 0, 0, 1, 1]);
-        CodeLibrary.Supply.Headings("VA").ShouldBe(["Leg A VA", "Leg B VA"]);
+        Enumerable.Range(1, 8).Select(CodeLibrary.Newest.Supply.LineOf).ShouldBe([0, 0, 1, 1, 0, 0, 1, 1]);
+        CodeLibrary.Newest.Supply.Headings("VA").ShouldBe(["Leg A VA", "Leg B VA"]);
     }
 }

@@ -124,7 +124,7 @@ public partial class RulePlaceTests
         var c = a.CircuitOf(box.Id)!;
         c.ShouldBe(a.CircuitOf(outlet.Id));
         c.Run.Segments.Single(h => h.To == outlet.Id).From.ShouldBe(box.Id);
-        a.Specs[box.Id].Device.ShouldContain(ApplianceFacts.Of(job.ApplianceById("extra")!).Name);
+        a.Specs[box.Id].Device.ShouldContain(ApplianceFacts.Of(job, job.ApplianceById("extra")!).Name);
         BoxSchedule.Of(a).SelectMany(g => g.Lines).ShouldContain(l => l.Box.Id == box.Id);
         a.Findings.ShouldNotContain(f => f.RuleId == rule);
         Analyzer

@@ -123,7 +123,7 @@ public class RuleServiceTests
                 ("area-sqft", "1000"),
                 ("load", $"{type.Id}:{type.Va.ToString(System.Globalization.CultureInfo.InvariantCulture)}")
             );
-            var facts = new ApplianceFacts(new Appliance { Type = type.Id }, type);
+            var facts = ApplianceFacts.Of(new Job(), new Appliance { Type = type.Id });
             var item = new ServiceItem(type.Name, facts.Load, LoadCase.Kind(facts), type.Motor || type.Hp is not null)
             {
                 Horsepower = type.Hp,

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Simulation;
 
 namespace Circuitum.Core.Tests;
@@ -17,7 +18,9 @@ public class SimulationTests
             var run = Simulator.Run(w, Setting.AllOn(w, 10));
             run.Trips.ShouldBeEmpty(name);
             for (var i = 0; i < w.Outlets.Length; i++)
-                run.At(i).InWords.ShouldBe(w.Outlets[i].Volts == 240 ? "240, 120, 120" : "120, 120, 0", $"{name}, {w.Outlets[i].Box}");
+                run.At(i)
+                    .InWords(CodeLibrary.Newest.Supply)
+                    .ShouldBe(w.Outlets[i].Volts == 240 ? "240, 120, 120" : "120, 120, 0", $"{name}, {w.Outlets[i].Box}");
         }
     }
 

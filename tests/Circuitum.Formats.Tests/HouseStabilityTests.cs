@@ -87,7 +87,7 @@ public class HouseStabilityTests
             );
             if (i % 2 == 1)
                 continue;
-            var plate = new Nameplate { VoltAmperes = Core.Codes.ApplianceFacts.Of(appliance).Load.Value * 1.1, Confirmed = true };
+            var plate = new Nameplate { VoltAmperes = Core.Codes.ApplianceFacts.Of(Planned, appliance).Load.Value * 1.1, Confirmed = true };
             if (new SetNameplate(appliance.Id, plate, "").Apply(Planned).Job is { } changed)
                 IsStable(Again(changed), $"{appliance.Id}, larger", priced: i % 8 == 0);
         }

@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Simulation;
 
@@ -33,7 +34,9 @@ internal static class FaultCheck
                 if (o.Volts != 120 || o.Group is not null || !Measured(w, o, cells[2], fault, beyond))
                     continue;
                 tried++;
-                run.At(i).InWords.ShouldBe($"{cells[3]}, {cells[4]}, {cells[5]}", $"{what}, measured at {o.Box}");
+                run.At(i)
+                    .InWords(CodeLibrary.Newest.Supply)
+                    .ShouldBe($"{cells[3]}, {cells[4]}, {cells[5]}", $"{what}, measured at {o.Box}");
             }
         }
 

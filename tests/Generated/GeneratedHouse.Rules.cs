@@ -44,7 +44,7 @@ internal static partial class GeneratedHouse
             else
             {
                 var hvac = c.Boxes.Any(b =>
-                    job.ApplianceById(b.Appliance) is { } x && ApplianceFacts.Of(x).MinimumCircuitAmpacity is not null
+                    job.ApplianceById(b.Appliance) is { } x && ApplianceFacts.Of(a.Job, x).MinimumCircuitAmpacity is not null
                 );
                 var most = wire.Size.ToString() switch
                 {
@@ -63,7 +63,7 @@ internal static partial class GeneratedHouse
                             BoxKind.Receptacle or BoxKind.Provision => 180,
                             BoxKind.Light => 60,
                             BoxKind.SmokeAlarm => 5,
-                            BoxKind.Appliance => ApplianceFacts.Of(job.ApplianceById(b.Appliance)!).Load.Value,
+                            BoxKind.Appliance => ApplianceFacts.Of(job, job.ApplianceById(b.Appliance)!).Load.Value,
                             _ => 0,
                         }
                     );

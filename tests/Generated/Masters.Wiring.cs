@@ -98,7 +98,7 @@ internal sealed partial class Masters
         {
             var taken = a
                 .Job.Decisions.Spaces.Where(s => s.Panel == panel.Id)
-                .SelectMany(s => Core.Panels.SpacePlan.Taken(s.Space, s.Feeds is not null ? 2 : a.CircuitByNumber(s.Circuit)?.Poles ?? 1))
+                .SelectMany(s => a.Edition.Supply.Taken(s.Space, s.Feeds is not null ? 2 : a.CircuitByNumber(s.Circuit)?.Poles ?? 1))
                 .ToHashSet();
             if (taken.Count > 0 && Enumerable.Range(1, taken.Max()).Count(n => !taken.Contains(n)) is var holes && holes > 1)
                 yield return $"{panel.Name}: {holes} spares above the last breaker";

@@ -45,13 +45,13 @@ public static class BoxCables
     {
         var ends = In(circuit, box.Id);
         var rows = CodeLibrary.Conductors.Copper.ToDictionary(r => r.Size);
-        if (ends.Length == 0 || ends.Any(e => rows[e.Size].BoxIn3 <= 0))
+        if (ends.Length == 0 || ends.Any(e => e.Size.IsSection || rows[e.Size].BoxIn3 <= 0))
             return null;
         var yokes = box.Kind switch
         {
             BoxKind.Switch => box.Gangs.Length,
             BoxKind.Receptacle => box.Style == ReceptacleStyle.Quad ? 2 : 1,
-            BoxKind.Appliance when job.ApplianceById(box.Appliance) is not { } a || !ApplianceFacts.Of(a).Hardwired => 1,
+            BoxKind.Appliance when job.ApplianceById(box.Appliance) is not { } a || !ApplianceFacts.Of(job, a).Hardwired => 1,
             BoxKind.Disconnect => 1,
             _ => 0,
         };

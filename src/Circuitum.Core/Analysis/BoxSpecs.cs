@@ -42,7 +42,7 @@ internal static class BoxSpecs
     {
         var job = house.Job;
         var gangs = BoxHardware.Gangs(job, box);
-        var facts = job.ApplianceById(box.Appliance) is { } a ? ApplianceFacts.Of(a) : null;
+        var facts = job.ApplianceById(box.Appliance) is { } a ? ApplianceFacts.Of(job, a) : null;
         var fan = BoxHardware.NeedsFanBox(house, edition, box);
         var use =
             gangs > 0 ? "device"
@@ -51,7 +51,7 @@ internal static class BoxSpecs
 
         // Hardwired equipment, and a recessed light with its own junction box, need none of ours.
         // What hardwired equipment is fed through has a disconnect before it, or a box or fitting at it.
-        var cutoff = job.ApplianceById(box.Serves) is { } served ? ApplianceFacts.Of(served).Cutoff : Cutoff.None;
+        var cutoff = job.ApplianceById(box.Serves) is { } served ? ApplianceFacts.Of(job, served).Cutoff : Cutoff.None;
         var own = cutoff == Cutoff.Sight || box.Fixture == LightStyle.Recessed;
         var contents = circuit?.Wire is null ? null : BoxCables.Contents(job, circuit, box, facts is { Connection: Connection.TwoLines });
 
@@ -145,7 +145,7 @@ internal static class BoxSpecs
                 ", ",
                 CutoffParts(job, box, circuit)
                     .Skip(1)
-                    .Prepend($"{CutoffParts(job, box, circuit)[0]} for {ApplianceFacts.Of(appliance).Name}")
+                    .Prepend($"{CutoffParts(job, box, circuit)[0]} for {ApplianceFacts.Of(job, appliance).Name}")
             )
             : "disconnect";
 
@@ -154,7 +154,7 @@ internal static class BoxSpecs
     {
         if (job.ApplianceById(box.Serves) is not { } appliance)
             return ["disconnect"];
-        var facts = ApplianceFacts.Of(appliance);
+        var facts = ApplianceFacts.Of(job, appliance);
         var (poles, amps) = (
             facts.Connection == Connection.TwoLines ? "two-pole" : "one-pole",
             Disconnects.FirstOrDefault(d => d >= (circuit?.Breaker ?? 0), Disconnects[^1])

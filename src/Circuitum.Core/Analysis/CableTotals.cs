@@ -51,7 +51,7 @@ public sealed class CableTotals(JobAnalysis a)
                 .Outside.Where(o => o.Fill?.Size is not null)
                 .SelectMany(o =>
                     o.Wires.Select(w =>
-                            (What: $"{w.Size} AWG wet-rated wire", Feet: w.Count * (o.Length + (a.Job.Preferences.BoxMakeUp * 2)).InFeet)
+                            (What: $"{w.Size.Told} wet-rated wire", Feet: w.Count * (o.Length + (a.Job.Preferences.BoxMakeUp * 2)).InFeet)
                         )
                         .Prepend((What: $"{o.Fill!.Size!.Size} in conduit, {o.Fill.Kind.Name}", Feet: o.Length.InFeet))
                 )

@@ -31,8 +31,17 @@ public sealed record CircuitAnalysis
     /// <summary>What of it runs on an ordinary evening.</summary>
     public required ExpectedLoad Expected { get; init; }
 
-    /// <summary>Poles of its breaker.</summary>
-    public int Poles => Load.Connection == Connection.TwoLines ? 2 : 1;
+    /// <summary>Poles of its breaker that are on lines.</summary>
+    public int Poles =>
+        Load.Connection switch
+        {
+            Connection.ThreeLines => 3,
+            Connection.TwoLines => 2,
+            _ => 1,
+        };
+
+    /// <summary>What it is on a split board; none where the family has no such boards.</summary>
+    public BoardCircuit? Board { get; init; }
 
     /// <summary>Wire and breaker, or none when no cable carries the load.</summary>
     public required ConductorChoice? Wire { get; init; }

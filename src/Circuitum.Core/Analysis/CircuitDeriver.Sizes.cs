@@ -16,7 +16,11 @@ internal sealed partial class CircuitDeriver
     /// <summary>The wire of a circuit if so many current-carrying wires lay together; none when no cable would do.</summary>
     internal ConductorChoice? WireWith(CircuitAnalysis c, int carrying)
     {
-        var appliances = c.Boxes.Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(ApplianceFacts.Of).ToList();
+        var appliances = c
+            .Boxes.Select(b => job.ApplianceById(b.Appliance))
+            .OfType<Appliance>()
+            .Select(x => ApplianceFacts.Of(job, x))
+            .ToList();
         return Conductor.Choose(
             Together(Case(c.Circuit, PreferenceFields.Of(job, c.Circuit), [.. c.Boxes], appliances, c.Load, c.Pair), carrying),
             edition

@@ -35,8 +35,14 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
         int? carrying = null
     )
     {
+        if (edition.Board is { } board)
+            return OnBoard(circuit, label, board);
         Box[] boxes = [.. circuit.Boxes.Select(m => all[m.Box])];
-        var appliances = boxes.Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(ApplianceFacts.Of).ToList();
+        var appliances = boxes
+            .Select(b => job.ApplianceById(b.Appliance))
+            .OfType<Appliance>()
+            .Select(x => ApplianceFacts.Of(job, x))
+            .ToList();
         var load = CircuitLoad.Of(job, edition, circuit.Purpose, boxes);
         var preferences = PreferenceFields.Of(job, circuit);
         var wire = Conductor.Choose(Together(Case(circuit, preferences, boxes, appliances, load, pair), carrying), edition);
@@ -60,7 +66,7 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
             {
                 Needs = needs,
                 Boxes = boxes,
-                Volts = load.Volts,
+                Connection = load.Connection,
                 Preferences = preferences,
                 Units = job.Units,
                 Chosen = circuit.Protection,
@@ -199,7 +205,7 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
             var step = new Derivation(segment.From is null ? "Home run" : $"{segment.From} to {segment.To}", $"{volts:0.00} V")
             {
                 Formula = Conductor.DropFormula(length, $"{amps:0.0#}", row, job.Units),
-                Because = $"{row.Size} AWG",
+                Because = $"{row.Size.Told}",
             };
             path[segment.To] = (segment.From is { } g ? path[g] : []).Add(step);
         }

@@ -11,7 +11,7 @@ using Circuitum.Core.Sizing;
 namespace Circuitum.Core.Analysis;
 
 /// <summary>The feeder of a sub-panel: four wires, neutral and ground apart.</summary>
-public sealed record Feeder
+public sealed partial record Feeder
 {
     /// <summary>The panel it comes from.</summary>
     public required string From { get; init; }
@@ -84,6 +84,9 @@ public sealed record Feeder
         int all
     )
     {
+        if (edition.Board is not null)
+            return OnBoard(job, house, edition, runs, panel, circuits);
+
         // Behind a disconnect outside a feeder carries everything; elsewhere it carries a part of the dwelling.
         var whole = all > 0 && circuits.Length == all;
         var leastWhole = edition.Number("optionalLeastA").Whole;
@@ -127,7 +130,7 @@ public sealed record Feeder
         var ground = edition.GroundFor(breaker);
         var route = runs.Feeder(from, panel.Id);
         var cut = route.Length + (job.Preferences.PanelMakeUp * 2);
-        var drop = wire is null ? 0 : Conductor.DropVolts(route.Length, load.Current, wire.Row) / CodeLibrary.Supply.Between * 100;
+        var drop = wire is null ? 0 : Conductor.DropVolts(route.Length, load.Current, wire.Row) / edition.Supply.Between * 100;
         var run = FeederWay.Of(job, edition, panel, route, outside, conduit);
         var fill =
             conduit && wire is not null && wire.Row.AreaIn2 > 0
@@ -164,7 +167,7 @@ public sealed record Feeder
             Made = made,
             Derivation = new("Feeder", $"{breaker} A, {made}")
             {
-                Formula = $"{load.Total} / {CodeLibrary.Supply.Between} = {load.Current.Value:0.0} A",
+                Formula = $"{load.Total} / {edition.Supply.Between} = {load.Current.Value:0.0} A",
                 Citation = edition.Cite("feeder.size"),
                 Because =
                     panel.FeederBreaker is not null ? "As a person says."
@@ -194,7 +197,7 @@ public sealed record Feeder
                         : new[]
                         {
                             wire.Derivation,
-                            new Derivation("Equipment ground", $"{ground} AWG copper") { Citation = edition.Cite("wire.ground") },
+                            new Derivation("Equipment ground", $"{ground.Told} copper") { Citation = edition.Cite("wire.ground") },
                         },
                     .. fill is null ? [] : new[] { fill.Derivation },
                     .. run.Steps(edition),
@@ -207,7 +210,7 @@ public sealed record Feeder
                             {
                                 Formula =
                                     $"{Conductor.DropFormula(route.Length, $"{load.Current.Value:0.#}", wire.Row, job.Units)} "
-                                    + $"/ {CodeLibrary.Supply.Between} V",
+                                    + $"/ {edition.Supply.Between} V",
                                 Citation = edition.Cite("wire.drop"),
                                 Because =
                                     $"Feeder and branch circuit together {edition.Number("dropPercentInAll")} percent at most, "
@@ -237,7 +240,7 @@ public sealed record Feeder
                 breaker,
                 edition.GroundFor(breaker),
                 wire,
-                new("Wire", $"{size} AWG {(copper ? "copper" : "aluminum")}")
+                new("Wire", $"{size.Told} {(copper ? "copper" : "aluminum")}")
                 {
                     Citation = edition.Cite("service.conductor"),
                     Because =

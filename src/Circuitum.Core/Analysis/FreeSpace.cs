@@ -18,7 +18,7 @@ internal static class FreeSpace
             .ToHashSet();
         var free = Enumerable
             .Range(1, at.Panel.Spaces)
-            .FirstOrDefault(s => SpacePlan.Taken(s, need.Poles).All(t => t <= at.Panel.Spaces && !taken.Contains(t)));
+            .FirstOrDefault(s => at.Supply.Taken(s, need.Poles).All(t => t <= at.Panel.Spaces && !taken.Contains(t)));
         if (free > 0)
             return (free, TandemHalf.Whole);
         if (!need.FitsHalf)

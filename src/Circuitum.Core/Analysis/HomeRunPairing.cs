@@ -26,7 +26,7 @@ public static class HomeRunPairing
         }
 
         if (a.Wire!.Size != b.Wire!.Size)
-            return $"Circuit {a.Number} has {a.Wire.Size} AWG and circuit {b.Number} {b.Wire.Size} AWG: one cable has one size.";
+            return $"Circuit {a.Number} has {a.Wire.Size.Told} and circuit {b.Number} {b.Wire.Size.Told}: one cable has one size.";
         if (kind == PairKind.SharedNeutral && a.Breaker != b.Breaker)
             return $"Circuit {a.Number} has {a.Breaker} A and circuit {b.Number} {b.Breaker} A: breakers that open together are alike.";
         return null;

@@ -87,7 +87,7 @@ public sealed record JobAnalysis
     public CableTotals Cable => new(this);
 
     /// <summary>Connected load on each line of the panel at the service.</summary>
-    public LineLoads Lines => Panels.Length == 0 ? LineLoads.None : Panels[0].Lines;
+    public LineLoads Lines => Panels.Length == 0 ? LineLoads.None(Edition.Supply) : Panels[0].Lines;
 
     /// <summary>The way of every cable, by the box that it feeds and the one that it comes from; worked out when first asked for.</summary>
     public required Lazy<ImmutableDictionary<(string? From, string To), CableRoute>> Routes { get; init; }

@@ -72,7 +72,7 @@ public static partial class LabelWriter
                 var names = boxes
                     .Select(b => job.ApplianceById(b.Appliance))
                     .OfType<Appliance>()
-                    .Select(a => ApplianceFacts.Of(a).Name)
+                    .Select(a => ApplianceFacts.Of(house.Job, a).Name)
                     .ToList();
                 return names.Count == 0 ? In("Receptacles: ")
                     : string.Join(" and ", names) is var what && what.Length < Longest - 12 ? In($"{what}, ")
@@ -153,7 +153,7 @@ public static partial class LabelWriter
                     " and ",
                     fans.Select(b => house.Job.ApplianceById(b.Appliance))
                         .OfType<Appliance>()
-                        .Select(a => ApplianceFacts.Of(a).Name)
+                        .Select(a => ApplianceFacts.Of(house.Job, a).Name)
                         .Distinct()
                 )
                     + ", "

@@ -66,6 +66,8 @@ internal sealed class LoadCase
 
     private ServiceCase Of(IReadOnlyCollection<Box> boxes, IEnumerable<Appliance> appliances, IReadOnlyCollection<Circuit> circuits)
     {
+        if (edition.Board is not null)
+            return ByUse(boxes, appliances);
         var on = circuits
             .SelectMany(c => c.Boxes.Select(b => (b.Box, c.Purpose)))
             .GroupBy(x => x.Box)
@@ -80,6 +82,44 @@ internal sealed class LoadCase
             LaundryCircuits = circuits.Count(c => c.Purpose == CircuitPurpose.Laundry),
             Items = [.. items],
             Within = [.. within.Select(w => new LoadNote(w.Key, w.Value.Why, w.Value.Cite, [.. w.Value.Boxes]))],
+        };
+    }
+
+    // On split boards all that is connected is summed up by what it is for.
+    private ServiceCase ByUse(IReadOnlyCollection<Box> boxes, IEnumerable<Appliance> appliances)
+    {
+        var loads = boxes
+            .Where(b => b.Appliance is null)
+            .Select(b => (Use: BoardUses.Of(job, b), BoxLoad.Of(job, b).Load, Boxes: ImmutableArray.Create(b.Id)))
+            .Where(l => l.Load.Value > 0)
+            .Concat(
+                appliances
+                    .Select(x => ApplianceFacts.Of(job, x))
+                    .Select(f =>
+                        (
+                            Use: f.BoardUse,
+                            f.Load,
+                            Boxes: ImmutableArray.CreateRange(boxes.Where(b => b.Appliance == f.Appliance.Id).Select(b => b.Id))
+                        )
+                    )
+            );
+        return new()
+        {
+            Items =
+            [
+                .. loads
+                    .GroupBy(l => l.Use)
+                    .OrderBy(g => g.Key)
+                    .Select(g => new ServiceItem(
+                        BoardCircuit.NameOf(g.Key),
+                        g.Aggregate(VoltAmperes.Zero, (sum, l) => sum + l.Load),
+                        ServiceItemKind.Fixed
+                    )
+                    {
+                        Use = g.Key,
+                        Boxes = [.. g.SelectMany(l => l.Boxes)],
+                    }),
+            ],
         };
     }
 
@@ -156,7 +196,7 @@ internal sealed class LoadCase
 
     private void Plate(Appliance appliance, ImmutableArray<Box> boxes, Dictionary<string, CircuitPurpose> on)
     {
-        var facts = ApplianceFacts.Of(appliance);
+        var facts = ApplianceFacts.Of(job, appliance);
         CircuitPurpose? purpose =
             boxes.Length == 0 ? null
             : on.TryGetValue(boxes[0].Id, out var p) ? p

@@ -22,7 +22,16 @@ internal static class PanelChoice
         if (placed is { By: Origin.Person })
             return placed.Panel;
         var feeding = new FeedingPanels(house, runs);
-        var here = feeding.In(boxes.Count > 0 ? job.Decisions.Boxes.FirstOrDefault(b => b.Id == boxes[0])?.Room : null);
+        var room = boxes.Count > 0 ? job.Decisions.Boxes.FirstOrDefault(b => b.Id == boxes[0])?.Room : null;
+        var here = feeding.In(room);
+
+        // A split board feeds its own floor.
+        if (room is not null && CodeLibrary.Edition(job.CodeEdition).Board is not null)
+        {
+            var floor = here.Where(p => house[p.Room].Room.Storey == house[room].Room.Storey).ToList();
+            here = floor.Count > 0 ? floor : here;
+        }
+
         if (placed is not null && here.Any(p => p.Id == placed.Panel))
             return placed.Panel;
         if (boxes.Count == 0)

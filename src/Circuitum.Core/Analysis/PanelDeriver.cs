@@ -22,7 +22,15 @@ internal static class PanelDeriver
         var feeders = job
             .Panels.Skip(1)
             .ToDictionary(p => p.Id, p => Feeder.Of(job, house, edition, runs, p, On(job, p.Id, circuits), service, circuits.Length));
-        return [.. job.Panels.Select(p => new PanelAnalysis(p, Schedule(job, p, circuits, feeders), feeders.GetValueOrDefault(p.Id)))];
+        return
+        [
+            .. job.Panels.Select(p => new PanelAnalysis(
+                p,
+                Schedule(job, edition.Supply, p, circuits, feeders),
+                feeders.GetValueOrDefault(p.Id),
+                edition.Supply
+            )),
+        ];
     }
 
     // The circuits of a panel and of all that it feeds.
@@ -37,12 +45,13 @@ internal static class PanelDeriver
 
     private static ImmutableArray<PanelRow> Schedule(
         Job job,
+        Supply supply,
         Panel panel,
         ImmutableArray<CircuitAnalysis> circuits,
         Dictionary<string, Feeder> feeders
     )
     {
-        PanelRow Empty(int space, TandemHalf half) => new(space, null, false, Origin.Planner, LineLoads.None) { Half = half };
+        PanelRow Empty(int space, TandemHalf half) => new(space, null, false, Origin.Planner, LineLoads.None(supply)) { Half = half };
         var rows = new List<PanelRow>[panel.Spaces + 1];
         for (var s = 1; s <= panel.Spaces; s++)
             rows[s] = [Empty(s, TandemHalf.Whole)];
@@ -52,8 +61,8 @@ internal static class PanelDeriver
             var feeder = decision.Feeds is { } fed ? feeders.GetValueOrDefault(fed) : null;
             if (circuit is null && feeder is null)
                 continue;
-            var poles = circuit?.Poles ?? 2;
-            var spaces = SpacePlan.Taken(decision.Space, poles).ToList();
+            var poles = circuit?.Poles ?? supply.Names.Length;
+            var spaces = supply.Taken(decision.Space, poles).ToList();
             if (spaces.Any(s => s > panel.Spaces))
                 continue;
             var half = poles == 1 ? decision.Half : TandemHalf.Whole;
@@ -70,7 +79,7 @@ internal static class PanelDeriver
                     circuit,
                     i > 0,
                     decision.By,
-                    LineLoads.On(SpacePlan.LineOf(s), load)
+                    LineLoads.On(supply, supply.LineOf(s), load)
                 )
                 {
                     Feeder = feeder,
@@ -91,12 +100,40 @@ internal static class PanelDeriver
                 .Where(p => p.Feeder?.From == panel.Id)
                 .Select(p => new BreakerNeed(
                     BreakerKey.Feeder(p.Panel.Id),
-                    2,
+                    a.Edition.Supply.Names.Length,
                     p.Feeder!.Breaker,
                     (int)Math.Round(p.Feeder.Connected.Value)
                 )),
             .. a.Circuits.Where(c => c.Boxes.Length > 0 && c.Panel == panel.Id).Select(c => Need(a.Job, c)),
         ];
+
+    /// <summary>What a split board needs for its circuits and for the boards that it feeds.</summary>
+    internal static ImmutableArray<WayNeed> Ways(JobAnalysis a, Panel panel) =>
+        [
+            .. a
+                .Panels.Where(p => p.Feeder?.From == panel.Id)
+                .Select(p => new WayNeed(
+                    BreakerKey.Feeder(p.Panel.Id),
+                    true,
+                    (int)Math.Round(p.Feeder!.Connected.Value),
+                    a.Edition.Board!.Residual.Values.Max()
+                )),
+            .. a.Circuits.Where(c => c.Boxes.Length > 0 && c.Panel == panel.Id && c.Board is not null).Select(Way),
+        ];
+
+    private static WayNeed Way(CircuitAnalysis c)
+    {
+        var sockets = c.Board!.Use == BoardUse.Sockets;
+        return new(
+            c.Number,
+            c.Board.ThreeLines,
+            (int)Math.Round(c.Load.Connected.Value),
+            c.Board.Milliamps,
+            c.Board.Ring ? 1 : 0,
+            sockets && !c.Board.Ring ? c.Boxes.Count(b => b.Kind == BoxKind.Receptacle) : 0,
+            sockets ? [.. c.Boxes.Where(b => b.Kind == BoxKind.Receptacle).Select(b => b.Room).Distinct()] : []
+        );
+    }
 
     /// <summary>What a circuit needs of its panel.</summary>
     internal static BreakerNeed Need(Job job, CircuitAnalysis c)

@@ -17,7 +17,7 @@ internal static class CircuitBench
             [
                 new("edition", "Rules", CodeLibrary.EditionIds[0], BenchDesk.UsEditions),
                 new("breaker", "Breaker, A", "20"),
-                new("volts", "Volts", $"{CodeLibrary.Supply.ToNeutral}"),
+                new("volts", "Volts", $"{CodeLibrary.Newest.Supply.ToNeutral}"),
                 new("fixed", "An appliance fastened in place, A; a c behind it when it runs three hours or more", "")
                 {
                     Many = true,
@@ -41,7 +41,7 @@ internal static class CircuitBench
                     Many = true,
                     Example = "12",
                 },
-                new("volts", "Volts", $"{CodeLibrary.Supply.Between}"),
+                new("volts", "Volts", $"{CodeLibrary.Newest.Supply.Between}"),
             ],
             Cooking
         );

@@ -59,7 +59,7 @@ internal static class ApplianceOutlets
             var shape = draft.House[appliance.Room];
             if (!draft.Rooms.Contains(shape) || draft.All.Any(b => b.Appliance == appliance.Id))
                 continue;
-            var type = ApplianceFacts.Of(appliance).Type;
+            var type = ApplianceFacts.Of(draft.Job, appliance).Type;
             var overhead = type.OutletHeightIn < 0;
             var height = overhead ? shape.Room.CeilingHeight : Length.Inches(type.OutletHeightIn);
             if (type.Has(ApplianceTrait.Range) && draft.Edition.InForce("box.rangeHeight"))
@@ -77,7 +77,7 @@ internal static class ApplianceOutlets
                     {
                         Wall = wall,
                         Along =
-                            type.OutletBeside && !ApplianceFacts.Of(appliance).Hardwired
+                            type.OutletBeside && !ApplianceFacts.Of(draft.Job, appliance).Hardwired
                                 ? BesideOf(draft.Job, shape, appliance)
                                 : Length.Min(
                                     (appliance.Spot.From + (appliance.Spot.Width / 2)).RoundTo(Length.Inches(1)),

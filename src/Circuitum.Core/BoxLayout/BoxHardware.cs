@@ -15,8 +15,10 @@ public static class BoxHardware
             BoxKind.Switch => Math.Max(1, box.Gangs.Length),
             BoxKind.Receptacle => box.Style == ReceptacleStyle.Quad ? 2 : 1,
             BoxKind.Provision => 1,
-            BoxKind.Disconnect => job.ApplianceById(box.Serves) is { } served && ApplianceFacts.Of(served).Cutoff == Cutoff.Sight ? 0 : 1,
-            BoxKind.Appliance when job.ApplianceById(box.Appliance) is { } a && ApplianceFacts.Of(a) is { Hardwired: false } f =>
+            BoxKind.Disconnect => job.ApplianceById(box.Serves) is { } served && ApplianceFacts.Of(job, served).Cutoff == Cutoff.Sight
+                ? 0
+                : 1,
+            BoxKind.Appliance when job.ApplianceById(box.Appliance) is { } a && ApplianceFacts.Of(job, a) is { Hardwired: false } f =>
                 f.Connection == Connection.TwoLines ? 2 : 1,
             _ => 0,
         };
@@ -126,8 +128,8 @@ public static class BoxHardware
             },
             BoxKind.SmokeAlarm => box.CarbonMonoxide ? "SA CO" : "SA",
             BoxKind.Provision => "P",
-            BoxKind.Disconnect => job.ApplianceById(box.Serves) is { } served ? $"DS {ApplianceFacts.Of(served).Name}" : "DS",
-            _ => job.ApplianceById(box.Appliance) is { } a ? $"{ApplianceFacts.Of(a).Volts} {ApplianceFacts.Of(a).Name}" : "E",
+            BoxKind.Disconnect => job.ApplianceById(box.Serves) is { } served ? $"DS {ApplianceFacts.Of(job, served).Name}" : "DS",
+            _ => job.ApplianceById(box.Appliance) is { } a ? $"{ApplianceFacts.Of(job, a).Volts} {ApplianceFacts.Of(job, a).Name}" : "E",
         };
         var held = box.Held is null ? "" : " HOLD";
         return box.Wall is null ? what + held : $"{what} @{LengthText.NearNumber(box.Height.InInches, job.Units)}{held}";

@@ -35,7 +35,10 @@ public static class BoxProposal
 
         // The plug of a refrigerator serves the wall that it stands at, so it is there before the walls are walked.
         ApplianceOutlets.Add(draft);
-        ReceptacleRules.Add(draft);
+        if (edition.Board is { } board)
+            SocketRules.Add(draft, board);
+        else
+            ReceptacleRules.Add(draft);
         LightRules.Add(draft);
         if (edition.InForce("box.alarm"))
             AlarmRules.Add(draft);

@@ -32,7 +32,7 @@ internal static class EquipmentRules
     /// <summary>Whether an appliance wants a disconnect or a switch of its own and has none.</summary>
     internal static bool Missing(HouseShape house, IEnumerable<Box> boxes, Appliance appliance)
     {
-        var facts = ApplianceFacts.Of(appliance);
+        var facts = ApplianceFacts.Of(house.Job, appliance);
         if (facts.Cutoff == Cutoff.None || boxes.Any(b => b.Serves == appliance.Id))
             return false;
         return facts.Cutoff == Cutoff.Control || !InSightOfPanel(house, appliance);
@@ -56,9 +56,10 @@ internal static class EquipmentRules
         return near && (box.Room == appliance.Room || (box.Outside && there.Room.Kind.OpenAir() && here.Room.Storey == there.Room.Storey));
     }
 
-    private static Box? Place(Draft draft, Appliance appliance)
+    /// <summary>A place for what cuts an appliance off, or none.</summary>
+    internal static Box? Place(Draft draft, Appliance appliance)
     {
-        var facts = ApplianceFacts.Of(appliance);
+        var facts = ApplianceFacts.Of(draft.Job, appliance);
         var shape = draft.House[appliance.Room];
         var box = new Box
         {

@@ -103,7 +103,7 @@ internal static class ReceptacleSpots
 
     private static bool MovablePlug(Job job, Box box) =>
         job.ApplianceById(box.Appliance) is { } a
-        && Codes.ApplianceFacts.Of(a) is { Type.Movable: true, Hardwired: false, Connection: Connection.OneLine };
+        && Codes.ApplianceFacts.Of(job, a) is { Type.Movable: true, Hardwired: false, Connection: Connection.OneLine };
 
     // Beside a stud, out of corners, not behind an open door leaf, and not under a window when a neighbour does as well.
     internal static int Dislike(

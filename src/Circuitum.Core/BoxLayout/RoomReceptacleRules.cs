@@ -242,7 +242,7 @@ internal static class RoomReceptacleRules
     internal static void NearEquipment(Draft draft)
     {
         var reach = draft.Edition.Number("hvacReceptacleReachIn");
-        foreach (var appliance in draft.Job.Appliances.Where(a => Codes.ApplianceFacts.Of(a).Type.Hvac))
+        foreach (var appliance in draft.Job.Appliances.Where(a => Codes.ApplianceFacts.Of(draft.Job, a).Type.Hvac))
         {
             var shape = draft.House[appliance.Room];
             if (!draft.Rooms.Contains(shape))

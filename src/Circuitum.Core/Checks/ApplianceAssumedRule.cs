@@ -10,7 +10,7 @@ internal sealed class ApplianceAssumedRule : CheckedRule
 
     internal override IEnumerable<Finding> InHouse(JobAnalysis a)
     {
-        foreach (var facts in a.Job.Appliances.Select(ApplianceFacts.Of).Where(f => f.IsUnread))
+        foreach (var facts in a.Job.Appliances.Select(x => ApplianceFacts.Of(a.Job, x)).Where(f => f.IsUnread))
         {
             yield return Breach(
                 a,

@@ -14,7 +14,7 @@ internal sealed class BoxBesideRule : CheckedRule
     {
         foreach (var appliance in a.Job.Appliances)
         {
-            var (facts, room) = (ApplianceFacts.Of(appliance), a.House[appliance.Room]);
+            var (facts, room) = (ApplianceFacts.Of(a.Job, appliance), a.House[appliance.Room]);
             if (
                 facts is { Hardwired: false, Type.OutletBeside: true }
                 && a.Job.Decisions.Boxes.FirstOrDefault(b => b.Appliance == appliance.Id) is { Wall: { } wall } outlet

@@ -12,7 +12,7 @@ internal sealed class BoxHvacRule : CheckedRule
 
     internal override IEnumerable<Finding> InHouse(JobAnalysis a)
     {
-        foreach (var appliance in a.Job.Appliances.Where(x => ApplianceFacts.Of(x).Type.Hvac))
+        foreach (var appliance in a.Job.Appliances.Where(x => ApplianceFacts.Of(a.Job, x).Type.Hvac))
         {
             var shape = a.House[appliance.Room];
             var at = Places.Of(shape, appliance.Spot);
@@ -25,7 +25,7 @@ internal sealed class BoxHvacRule : CheckedRule
             )
                 yield return Breach(
                     a,
-                    $"{ApplianceFacts.Of(appliance).Name} has no receptacle within {a.Edition.Number("hvacReceptacleReachIn")} "
+                    $"{ApplianceFacts.Of(a.Job, appliance).Name} has no receptacle within {a.Edition.Number("hvacReceptacleReachIn")} "
                         + "on its level.",
                     Subject.Appliance(appliance.Id)
                 ) with

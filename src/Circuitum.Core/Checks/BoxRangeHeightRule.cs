@@ -15,7 +15,7 @@ internal sealed class BoxRangeHeightRule : CheckedRule
         {
             if (
                 a.Job.ApplianceById(box.Appliance) is { } appliance
-                && ApplianceFacts.Of(appliance) is { Hardwired: false } facts
+                && ApplianceFacts.Of(a.Job, appliance) is { Hardwired: false } facts
                 && facts.Type.Has(ApplianceTrait.Range)
                 && box.Height > most.Length
             )

@@ -25,7 +25,7 @@ public static class CheckList
     /// <summary>All findings, gravest first, then by rule and place.</summary>
     public static ImmutableArray<Finding> Run(JobAnalysis analysis) =>
         [
-            .. Rules
+            .. InForce(analysis)
                 .SelectMany(c => c.Find(analysis))
                 .Concat(LocalRules.Find(analysis))
                 .Where(f => analysis.Edition.InForce(f.RuleId))
@@ -42,13 +42,16 @@ public static class CheckList
         var alone = analysis with { Circuits = [circuit], ByBox = circuit.Run.Segments.ToImmutableDictionary(h => h.To, _ => circuit) };
         return
         [
-            .. Rules
+            .. InForce(analysis)
                 .SelectMany(c => c.InCircuit(alone, circuit))
                 .Where(f => analysis.Edition.InForce(f.RuleId))
                 .OrderBy(f => f.Severity)
                 .ThenBy(f => f.RuleId, StringComparer.Ordinal),
         ];
     }
+
+    // A rule that is not in force is not even looked at: its numbers may mean nothing in another family.
+    private static IEnumerable<CheckedRule> InForce(JobAnalysis analysis) => Rules.Where(r => analysis.Edition.InForce(r.Id));
 
     internal static Finding Make(JobAnalysis analysis, string rule, string sentence, params Subject[] subjects)
     {

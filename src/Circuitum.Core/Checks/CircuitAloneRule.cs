@@ -24,7 +24,7 @@ internal sealed class CircuitAloneRule : CheckedRule
             )
                 yield return Breach(
                     a,
-                    $"{ApplianceFacts.Of(guest).Name} is on small-appliance circuit {c.Number}; the job wants it alone.",
+                    $"{ApplianceFacts.Of(a.Job, guest).Name} is on small-appliance circuit {c.Number}; the job wants it alone.",
                     Subject.Box(box.Id),
                     Subject.Circuit(c.Number)
                 ) with

@@ -1,5 +1,4 @@
 using Circuitum.Core.Analysis;
-using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Loads;
 
@@ -17,7 +16,7 @@ internal sealed class CircuitGeneralCountRule : CheckedRule
         var general = a
             .Circuits.Where(c => c.Circuit.Purpose is CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed)
             .ToList();
-        var (need, have) = (GeneralLoad.Of(a.Edition, a.AreaSqFt).Value, general.Sum(c => c.Breaker * CodeLibrary.Supply.ToNeutral));
+        var (need, have) = (GeneralLoad.Of(a.Edition, a.AreaSqFt).Value, general.Sum(c => c.Breaker * a.Edition.Supply.ToNeutral));
         var (smallest, least) = (a.Edition.SmallestBreaker, RequiredCircuit.Least(a));
         if (have < need)
             yield return Breach(

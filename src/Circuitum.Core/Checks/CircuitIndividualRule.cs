@@ -14,13 +14,13 @@ internal sealed class CircuitIndividualRule : CheckedRule
             : c
                 .Boxes.Where(b =>
                     a.Job.ApplianceById(b.Appliance) is { } x
-                    && ApplianceFacts.Of(x).Type.Individual
+                    && ApplianceFacts.Of(a.Job, x).Type.Individual
                     && a.Job.Decisions.Boxes.First(o => o.Appliance == x.Id).Id == b.Id
                 )
                 .Select(b =>
                     Breach(
                         a,
-                        $"{ApplianceFacts.Of(a.Job.ApplianceById(b.Appliance)!).Name} shares circuit {c.Number}.",
+                        $"{ApplianceFacts.Of(a.Job, a.Job.ApplianceById(b.Appliance)!).Name} shares circuit {c.Number}.",
                         Subject.Circuit(c.Number),
                         Subject.Box(b.Id)
                     )

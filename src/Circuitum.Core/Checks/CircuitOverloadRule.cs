@@ -11,7 +11,7 @@ internal sealed class CircuitOverloadRule : CheckedRule
 
     internal override IEnumerable<Finding> InCircuit(JobAnalysis a, CircuitAnalysis c)
     {
-        var cooking = c.Boxes.Any(b => a.Job.ApplianceById(b.Appliance) is { } x && ApplianceFacts.Of(x).Type.Cooking);
+        var cooking = c.Boxes.Any(b => a.Job.ApplianceById(b.Appliance) is { } x && ApplianceFacts.Of(a.Job, x).Type.Cooking);
         if (c.Wire is not null && cooking && !(c.Load.Sizing <= new Amperes(c.Breaker)))
             yield return Breach(a, $"Circuit {c.Number}: {c.Load.Sizing} on a {c.Breaker} A breaker.", Subject.Circuit(c.Number));
         foreach (var words in LimitBreaches.Of(a, c, Id))

@@ -14,13 +14,13 @@ internal sealed class CircuitVoltsRule : CheckedRule
             .Boxes.Where(b =>
                 c.Load.Connection == Connection.TwoLines
                 && b.Kind != BoxKind.Switch
-                && (a.Job.ApplianceById(b.Appliance) is not { } x || ApplianceFacts.Of(x).Connection != Connection.TwoLines)
+                && (a.Job.ApplianceById(b.Appliance) is not { } x || ApplianceFacts.Of(a.Job, x).Connection != Connection.TwoLines)
             )
             .Select(b =>
                 Breach(
                     a,
-                    $"{b.Id} works at {CodeLibrary.Supply.ToNeutral} V; circuit {c.Number} ({c.Label}) has a two-pole "
-                        + $"breaker for {CodeLibrary.Supply.Between} V.",
+                    $"{b.Id} works at {a.Edition.Supply.ToNeutral} V; circuit {c.Number} ({c.Label}) has a two-pole "
+                        + $"breaker for {a.Edition.Supply.Between} V.",
                     Subject.Box(b.Id),
                     Subject.Circuit(c.Number)
                 )

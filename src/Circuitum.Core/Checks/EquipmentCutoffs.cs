@@ -12,7 +12,7 @@ internal static class EquipmentCutoffs
     {
         foreach (var appliance in a.Job.Appliances)
         {
-            var facts = ApplianceFacts.Of(appliance);
+            var facts = ApplianceFacts.Of(a.Job, appliance);
             if (facts.Cutoff == Cutoff.Control != control)
                 continue;
             if (EquipmentRules.Missing(a.House, a.Job.Decisions.Boxes, appliance))

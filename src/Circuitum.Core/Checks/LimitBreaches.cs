@@ -14,7 +14,7 @@ internal static class LimitBreaches
         || c.Circuit.Purpose is CircuitPurpose.SmallAppliance or CircuitPurpose.Laundry
         || c.Boxes.Any(b =>
             a.Job.ApplianceById(b.Appliance) is { } x
-            && ApplianceFacts.Of(x) is var facts
+            && ApplianceFacts.Of(a.Job, x) is var facts
             && (facts.Type.Cooking || facts.MinimumCircuitAmpacity is not null)
         )
             ? []

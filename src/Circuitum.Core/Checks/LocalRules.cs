@@ -40,7 +40,7 @@ internal static class LocalRules
                         yield return CheckList.Make(
                             a,
                             rule,
-                            $"{ApplianceFacts.Of(appliance).Name} shares circuit {c.Number}; by local rule it has its own.",
+                            $"{ApplianceFacts.Of(a.Job, appliance).Name} shares circuit {c.Number}; by local rule it has its own.",
                             Subject.Circuit(c.Number),
                             Subject.Box(box.Id)
                         );

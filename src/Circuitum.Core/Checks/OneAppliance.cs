@@ -8,7 +8,7 @@ internal static class OneAppliance
 {
     internal static ApplianceFacts? On(JobAnalysis a, CircuitAnalysis c) =>
         c.Wire is not null && c.Boxes.Length == 1 && a.Job.ApplianceById(c.Boxes[0].Appliance) is { } appliance
-            ? ApplianceFacts.Of(appliance)
+            ? ApplianceFacts.Of(a.Job, appliance)
             : null;
 
     /// <summary>A breaker over the largest for one appliance, in words; none when it is not over it.</summary>

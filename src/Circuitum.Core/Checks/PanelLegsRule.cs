@@ -19,15 +19,14 @@ internal sealed class PanelLegsRule : CheckedRule
             if (lines.Gap.Value * 100 > lines.Most.Value * a.Edition.Number("legGapPercent"))
                 yield return Breach(
                     a,
-                    $"{(a.Panels.Length == 1 ? "" : $"{at.Panel.Name}: ")}{Carried(lines, expected)}: {lines.Gap} apart.",
+                    $"{(a.Panels.Length == 1 ? "" : $"{at.Panel.Name}: ")}{Carried(a.Edition.Supply, lines, expected)}: {lines.Gap} apart.",
                     Subject.Panel(at.Panel.Id)
                 );
         }
     }
 
-    private static string Carried(LineLoads lines, bool expected)
+    private static string Carried(Supply supply, LineLoads lines, bool expected)
     {
-        var supply = CodeLibrary.Supply;
         var first = $"{char.ToUpperInvariant(supply.Line[0])}{supply.Line[1..]} {supply.Names[0]} carries {lines[0]}";
         var rest = lines.Each.Skip(1).Zip(supply.Names.Skip(1), (load, name) => $"{supply.Line} {name} {load}");
         return string.Join(", ", [first + (expected ? " as expected" : ""), .. rest]);

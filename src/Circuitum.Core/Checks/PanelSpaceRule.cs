@@ -75,8 +75,8 @@ internal sealed class PanelSpaceRule : CheckedRule
                     .Select(f => ($"a {f.Kind.ToString().ToLowerInvariant()}", f.Spot))
             )
             .Concat(
-                a.Job.Appliances.Where(x => x.Room == panel.Room && Codes.ApplianceFacts.Of(x).Type.OutletHeightIn >= 0)
-                    .Select(x => (Codes.ApplianceFacts.Of(x).Name, x.Spot))
+                a.Job.Appliances.Where(x => x.Room == panel.Room && Codes.ApplianceFacts.Of(a.Job, x).Type.OutletHeightIn >= 0)
+                    .Select(x => (Codes.ApplianceFacts.Of(a.Job, x).Name, x.Spot))
             );
         foreach (var (name, spot) in things)
         {

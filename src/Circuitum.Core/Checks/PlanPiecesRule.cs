@@ -48,7 +48,9 @@ internal sealed class PlanPiecesRule : CheckedRule
             yield return new(Subject.Fixture(f.Id), $"a {f.Kind.ToString().ToLowerInvariant()}", Places.Box(room, f.Spot), fits, cabinet);
         }
 
-        foreach (var x in job.Appliances.Where(x => x.Room == room.Room.Id).Select(ApplianceFacts.Of).Where(x => x.Type.TakesFloor))
+        foreach (
+            var x in job.Appliances.Where(x => x.Room == room.Room.Id).Select(x => ApplianceFacts.Of(job, x)).Where(x => x.Type.TakesFloor)
+        )
         {
             var fits = x.Type.Group == ThingGroup.Kitchen || x.Type.Laundry;
             yield return new(Subject.Appliance(x.Appliance.Id), x.Name, Places.Box(room, x.Appliance.Spot), fits, false);

@@ -22,7 +22,7 @@ internal sealed class ProtectSharedRule : CheckedRule
             )
                 yield return Breach(
                     a,
-                    $"{ApplianceFacts.Of(a.Job.ApplianceById(a.Boxes[box].Appliance)!).Name} hangs on "
+                    $"{ApplianceFacts.Of(a.Job, a.Job.ApplianceById(a.Boxes[box].Appliance)!).Name} hangs on "
                         + $"{(d.Box is null ? "the breaker" : $"the device in {d.Box}")} of circuit {c.Number} with "
                         + $"{d.Covers.Length - 1} other outlets: when one of them trips it, nobody may notice.",
                     Subject.Box(box),

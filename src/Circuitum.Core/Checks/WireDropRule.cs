@@ -9,7 +9,7 @@ internal sealed class WireDropRule : CheckedRule
 
     internal override IEnumerable<Finding> InCircuit(JobAnalysis a, CircuitAnalysis c)
     {
-        if (c.Wire is not null && c.DropPercent > a.Edition.Number("dropPercentBranch"))
+        if (c.Wire is not null && c.DropPercent > (c.Board?.DropLimit ?? a.Edition.Number("dropPercentBranch")))
             yield return Breach(
                 a,
                 $"Circuit {c.Number} drops {c.DropPercent:0.0} percent at its farthest load.",

@@ -13,7 +13,7 @@ public static class BoxPurpose
         var kind = job.KindAt(box);
         if (job.ApplianceById(box.Appliance) is { } appliance)
         {
-            var facts = ApplianceFacts.Of(appliance);
+            var facts = ApplianceFacts.Of(job, appliance);
             if (facts.Type.Lighting)
                 return CircuitPurpose.Lighting;
             if (
@@ -115,7 +115,7 @@ public static class BoxPurpose
 
     private static bool Excepted(Job job, CodeEdition edition, Box box, CircuitPurpose own, CircuitPurpose purpose, IReadOnlyList<Box> with)
     {
-        var appliance = job.ApplianceById(box.Appliance) is { } a ? ApplianceFacts.Of(a) : null;
+        var appliance = job.ApplianceById(box.Appliance) is { } a ? ApplianceFacts.Of(job, a) : null;
 
         // A circuit that serves one bathroom may carry all equipment of it, within the limits of 210.23 (210.11(C)(3), exception).
         if (purpose == CircuitPurpose.Bathroom && job.KindAt(box) == RoomKind.Bathroom && with.All(b => b.Room == box.Room))

@@ -79,7 +79,7 @@ internal sealed class CircuitDraft
             .Where(c => c.Boxes.Count > 0 && fits(c.Circuit) && BuildingOf(RoomOf(c.Boxes[0].Box)).Length == 0)
             .Sum(c =>
                 On(c.Circuit.Number)
-                    .Any(b => b.Appliance is { } id && ApplianceFacts.Of(Job.ApplianceById(id)!).Connection == Connection.TwoLines)
+                    .Any(b => b.Appliance is { } id && ApplianceFacts.Of(Job, Job.ApplianceById(id)!).Connection == Connection.TwoLines)
                     ? 2
                     : 1
             );
@@ -157,7 +157,7 @@ internal sealed class CircuitDraft
     internal void Appliances()
     {
         var loose = Loose(CircuitPurpose.Appliance)
-            .Select(b => (Box: b, Facts: ApplianceFacts.Of(Job.ApplianceById(b.Appliance)!)))
+            .Select(b => (Box: b, Facts: ApplianceFacts.Of(Job, Job.ApplianceById(b.Appliance)!)))
             .OrderByDescending(a => a.Facts.Volts)
             .ThenByDescending(a => a.Facts.Load)
             .ThenBy(a => a.Box.Id, StringComparer.Ordinal)
@@ -184,7 +184,7 @@ internal sealed class CircuitDraft
     }
 
     internal bool Fits(int breaker, IReadOnlyList<Box> boxes) =>
-        !LoadLimits.Check(Edition, breaker, CodeLibrary.Supply.ToNeutral, [.. boxes.Select(b => BoxLoad.Of(Job, b))]).Any();
+        !LoadLimits.Check(Edition, breaker, Edition.Supply.ToNeutral, [.. boxes.Select(b => BoxLoad.Of(Job, b))]).Any();
 
     /// <summary>Most counter receptacles that hang on a circuit.</summary>
     internal int CounterMost => Edition.Number("counterReceptaclesMost").Whole;

@@ -1,3 +1,4 @@
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Circuits;
@@ -36,14 +37,16 @@ internal static class CircuitNumbers
             .ThenBy(c => c.Half)
             .ThenBy(c => c.Number)
             .ToList();
-        if (job.Preferences.CircuitNumbers == NumberBy.Space)
+        // A place on a split board is no number: its circuits are counted in their order on it.
+        var bySpace = job.Preferences.CircuitNumbers == NumberBy.Space && CodeLibrary.Edition(job.CodeEdition).Board is null;
+        if (bySpace)
         {
             foreach (var c in fresh.Where(c => c.At < int.MaxValue && taken.Add(c.At)))
                 map[c.Number] = c.At;
         }
 
         // What has no space of its own takes a number that is nobody's space, so that no tag misleads.
-        var next = job.Preferences.CircuitNumbers == NumberBy.Space ? job.Panels[0].Spaces + 1 : 1;
+        var next = bySpace ? job.Panels[0].Spaces + 1 : 1;
         foreach (var c in fresh.Where(c => !map.ContainsKey(c.Number)))
         {
             while (!taken.Add(next))

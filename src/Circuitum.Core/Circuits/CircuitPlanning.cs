@@ -11,8 +11,8 @@ public static class CircuitPlanning
     /// <summary>Fills what is undecided; what stands is moved only where that saves more than it costs to move it.</summary>
     public static Job Fill(Job job, ICircuitPlanner? planner = null)
     {
-        var house = HouseShape.Of(job);
-        var circuits = (planner ?? new SearchCircuitPlanner(PlanEffort.First)).Plan(house, CodeLibrary.EditionOf(job));
+        var (house, edition) = (HouseShape.Of(job), CodeLibrary.EditionOf(job));
+        var circuits = Fitting(edition, planner).Plan(house, edition);
 
         // A circuit that lost its last box is gone, and its breaker with it.
         var left = circuits.Select(c => c.Number).ToHashSet();
@@ -27,6 +27,10 @@ public static class CircuitPlanning
             ).WithoutLostPairs(),
         };
     }
+
+    // Split boards are divided by rules of their own, whatever effort was asked for.
+    private static ICircuitPlanner Fitting(CodeEdition edition, ICircuitPlanner? planner) =>
+        edition.Board is not null ? new BoardPlanner() : planner ?? new SearchCircuitPlanner(PlanEffort.First);
 
     /// <summary>Takes back the planner's own assignments and plans afresh; a person's circuits, assignments and locks stay.</summary>
     public static Job Afresh(Job job, ICircuitPlanner? planner = null) =>

@@ -11,7 +11,7 @@ namespace Circuitum.Core.Circuits;
 /// <param name="runs">The ways through the frame.</param>
 internal sealed class FeedingPanels(HouseShape house, CableRouter runs)
 {
-    private static readonly double FeederVolts = CodeLibrary.Supply.Between;
+    private readonly double feederVolts = CodeLibrary.SupplyOf(house.Job).Between;
 
     private readonly ConcurrentDictionary<string, double> feederFeet = [];
 
@@ -45,7 +45,7 @@ internal sealed class FeedingPanels(HouseShape house, CableRouter runs)
     {
         var w = house.Job.Preferences.Weights;
         return boxes.Min(b => runs.FromPanel(b, panel.Id)).InFeet
-            + (FeederFeet(panel) * va / FeederVolts * w.FeederAmpFoot / Math.Max(1, w.CableFoot));
+            + (FeederFeet(panel) * va / feederVolts * w.FeederAmpFoot / Math.Max(1, w.CableFoot));
     }
 
     // All feeders between a panel and the service.

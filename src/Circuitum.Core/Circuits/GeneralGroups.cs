@@ -161,7 +161,7 @@ internal sealed class GeneralGroups
                     counted ? Outlets.Most(work, purpose) : int.MaxValue
                 ),
                 MostLoad =
-                    (lighting ? (int)(rating * CodeLibrary.Supply.ToNeutral * 0.8) : rating * CodeLibrary.Supply.ToNeutral)
+                    (lighting ? (int)(rating * work.Edition.Supply.ToNeutral * 0.8) : rating * work.Edition.Supply.ToNeutral)
                     - Alarms(work, purpose),
                 Weights = weights,
             }

@@ -1,4 +1,3 @@
-using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Circuits;
@@ -41,6 +40,6 @@ internal static class Outbuildings
         return boxes.Count(b => b.Kind == BoxKind.Receptacle) <= GeneralGroups.MostReceptacles(work.Job.Preferences, work.Edition, rating)
             && boxes.Count(b => b.Kind == BoxKind.Light) <= MostLights
             && work.Fits(rating, boxes)
-            && boxes.Sum(b => Loads.BoxLoad.Of(work.Job, b).Load.Value) <= rating * CodeLibrary.Supply.ToNeutral;
+            && boxes.Sum(b => Loads.BoxLoad.Of(work.Job, b).Load.Value) <= rating * work.Edition.Supply.ToNeutral;
     }
 }

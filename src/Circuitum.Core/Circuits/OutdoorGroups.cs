@@ -1,4 +1,3 @@
-using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Routing;
@@ -76,7 +75,7 @@ internal static class OutdoorGroups
         var most = GeneralGroups.MostReceptacles(work.Job.Preferences, work.Edition, rating);
         return all.Count(b => b.Kind == BoxKind.Receptacle) <= most
             && work.Fits(rating, all)
-            && all.Sum(b => Loads.BoxLoad.Of(work.Job, b).Load.Value) <= rating * CodeLibrary.Supply.ToNeutral;
+            && all.Sum(b => Loads.BoxLoad.Of(work.Job, b).Load.Value) <= rating * work.Edition.Supply.ToNeutral;
     }
 
     // Boxes that a chain of segments joins, none of them longer than one would pull.

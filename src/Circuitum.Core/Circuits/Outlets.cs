@@ -44,9 +44,9 @@ internal static class Outlets
         if (outlets.Count <= edition.Number("outletsOnCircuitMost"))
             return false;
         var known = outlets.All(b => b.VoltAmperes is not null || b.Kind == BoxKind.SmokeAlarm || IsStated(job, b));
-        var amps = new Amperes(outlets.Sum(b => BoxLoad.Of(job, b).Load.Value) / CodeLibrary.Supply.ToNeutral);
+        var amps = new Amperes(outlets.Sum(b => BoxLoad.Of(job, b).Load.Value) / edition.Supply.ToNeutral);
         return !known || !(amps <= new Amperes(breaker / edition.Number("continuousFactor")));
     }
 
-    private static bool IsStated(Job job, Box box) => job.ApplianceById(box.Appliance) is { } a && ApplianceFacts.Of(a).Stated;
+    private static bool IsStated(Job job, Box box) => job.ApplianceById(box.Appliance) is { } a && ApplianceFacts.Of(job, a).Stated;
 }

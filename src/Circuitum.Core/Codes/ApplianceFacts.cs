@@ -6,10 +6,12 @@ namespace Circuitum.Core.Codes;
 /// <summary>An appliance of the job with what its plate leaves out filled in from the library.</summary>
 /// <param name="Appliance">The appliance.</param>
 /// <param name="Type">Its library entry.</param>
-public sealed record ApplianceFacts(Appliance Appliance, ApplianceType Type)
+/// <param name="Supply">The supply that it hangs on.</param>
+public sealed record ApplianceFacts(Appliance Appliance, ApplianceType Type, Supply Supply)
 {
-    /// <summary>The facts of an appliance.</summary>
-    public static ApplianceFacts Of(Appliance appliance) => new(appliance, CodeLibrary.Appliances[appliance.Type]);
+    /// <summary>The facts of an appliance of a job.</summary>
+    public static ApplianceFacts Of(Job job, Appliance appliance) =>
+        new(appliance, CodeLibrary.Appliances[appliance.Type], CodeLibrary.SupplyOf(job));
 
     /// <summary>Whether an appliance is known by a trait; none is not.</summary>
     public static bool Has(Appliance? appliance, ApplianceTrait trait) =>
@@ -19,10 +21,10 @@ public sealed record ApplianceFacts(Appliance Appliance, ApplianceType Type)
     public string Name => Appliance.Name.Length > 0 ? Appliance.Name : Type.Name;
 
     /// <summary>Its voltage.</summary>
-    public int Volts => Appliance.Nameplate.Volts ?? CodeLibrary.Supply.Volts(Type.Connection);
+    public int Volts => Appliance.Nameplate.Volts ?? Supply.Volts(Supply.Usual(Type.Connection));
 
     /// <summary>How many lines it hangs on.</summary>
-    public Connection Connection => CodeLibrary.Supply.At(Volts);
+    public Connection Connection => Supply.At(Volts);
 
     /// <summary>Whether nobody has read its plate although it decides wire and breaker: that of an appliance on two lines.</summary>
     public bool IsUnread => !Appliance.Nameplate.Confirmed && Connection == Connection.TwoLines;
@@ -53,6 +55,18 @@ public sealed record ApplianceFacts(Appliance Appliance, ApplianceType Type)
 
     /// <summary>Largest breaker, where the maker names one.</summary>
     public int? MaximumBreaker => Appliance.Nameplate.MaximumBreaker ?? (Stated ? null : Type.MaxBreaker);
+
+    // A plug of 13 A and a fused connection carry so much at 230 V.
+    private const double MostOnSocketVa = 3000;
+
+    /// <summary>On what circuit of a split board it hangs.</summary>
+    public BoardUse BoardUse =>
+        Type.Has(ApplianceTrait.WaterHeater) ? BoardUse.WaterHeating
+        : Type.Hvac && (Type.Cooling || Type.HeatPump) ? BoardUse.Cooling
+        : Type.Cooking && Load.Value > MostOnSocketVa ? BoardUse.Cooking
+        : Connection != Connection.OneLine || Load.Value > MostOnSocketVa || Appliance.Nameplate.OwnCircuit == true ? BoardUse.Fixed
+        : Type.Overhead ? BoardUse.Lighting
+        : BoardUse.Sockets;
 
     /// <summary>Whether its load is continuous under the job's preferences.</summary>
     public bool Continuous(Preferences preferences) =>

@@ -53,4 +53,7 @@ public enum ApplianceTrait
 
     /// <summary>Keeps water out of a basement.</summary>
     SumpPump,
+
+    /// <summary>Heats water for the taps by electricity.</summary>
+    WaterHeater,
 }

@@ -3,7 +3,10 @@ using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Codes;
 
-/// <summary>A sheathed cable with a ground: <c>12-2</c>, <c>14-3</c>, <c>12-2-2</c> with a neutral for each of two lines.</summary>
+/// <summary>
+/// A sheathed cable with a ground: <c>12-2</c>, <c>14-3</c>, <c>12-2-2</c> with a neutral for each of two lines; or singles in conduit
+/// with their protective conductor: <c>3 x 2.5 mm2</c>.
+/// </summary>
 /// <param name="Size">AWG of its insulated conductors.</param>
 /// <param name="Conductors">How many of them there are: 2, 3 or 4; four are two pairs.</param>
 public readonly record struct CableType(WireSize Size, int Conductors)
@@ -27,5 +30,8 @@ public readonly record struct CableType(WireSize Size, int Conductors)
         ) * (CodeLibrary.Conductors.Cable(Size)?.WideIn ?? 1);
 
     /// <summary>As the trade writes it.</summary>
-    public override string ToString() => $"{Size}-{(Conductors == TwoPairs ? "2-2" : Conductors.ToString(CultureInfo.InvariantCulture))}";
+    public override string ToString() =>
+        Size.IsSection
+            ? $"{Conductors + 1} x {Size}"
+            : $"{Size}-{(Conductors == TwoPairs ? "2-2" : Conductors.ToString(CultureInfo.InvariantCulture))}";
 }

@@ -23,6 +23,12 @@ public sealed partial record CodeEdition
     /// <summary>In what its lengths are told.</summary>
     public LengthUnits Units { get; init; }
 
+    /// <summary>What comes to a dwelling under it.</summary>
+    public required Supply Supply { get; init; }
+
+    /// <summary>What it says of split boards; none for an edition of another kind.</summary>
+    public BoardTables? Board { get; init; }
+
     /// <summary>Standard breaker ratings in amperes, rising (240.6(A)).</summary>
     public required ImmutableArray<int> Breakers { get; init; }
 
@@ -88,8 +94,8 @@ public sealed partial record CodeEdition
     /// <summary>Its name with the layers that are laid over it, as papers state it.</summary>
     public string FullName => Layers.Length == 0 ? Name : $"{Name}, with {string.Join(", ", Layers)}";
 
-    /// <summary>Whether a rule is in force.</summary>
-    public bool InForce(string ruleId) => Rules[ruleId].Applies;
+    /// <summary>Whether a rule is in force; one that the family does not know is not.</summary>
+    public bool InForce(string ruleId) => Rules.GetValueOrDefault(ruleId)?.Applies == true;
 
     /// <summary>A named number.</summary>
     /// <exception cref="KeyNotFoundException">The edition's data lacks it: a defect in the data.</exception>

@@ -87,8 +87,8 @@ public static class CodeLibrary
     /// <summary>Tables of further families, of cooking and of electrodes.</summary>
     public static Families Families => AllFamilies.Value;
 
-    /// <summary>The supply of a dwelling.</summary>
-    public static Supply Supply => AllFamilies.Value.Supply;
+    /// <summary>The supply of a job's house, which no amendment changes.</summary>
+    public static Supply SupplyOf(Job job) => Edition(job.CodeEdition).Supply;
 
     /// <summary>What share of a load runs on an ordinary evening.</summary>
     public static ExpectedShares Expected => AllExpected.Value;

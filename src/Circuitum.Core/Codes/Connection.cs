@@ -8,4 +8,7 @@ public enum Connection
 
     /// <summary>Two lines, with the neutral or without.</summary>
     TwoLines,
+
+    /// <summary>All of three lines, with the neutral or without.</summary>
+    ThreeLines,
 }

@@ -37,6 +37,9 @@ internal static class EditionReader
             return own;
         own.Remove("from");
         var whole = Whole(from, text);
+        if (own["onlyRules"]?.GetValue<bool>() == true)
+            Silence(whole);
+        own.Remove("onlyRules");
         Lay(own, whole);
         return whole;
     }
@@ -50,6 +53,16 @@ internal static class EditionReader
         var numbers = own["numbers"]?.AsObject() ?? (JsonObject)(own["numbers"] = new JsonObject())!;
         foreach (var (name, value) in lengths)
             numbers[$"{name}In"] = value!.GetValue<double>() / Length.MillimetresInInch;
+    }
+
+    // Of an edition that goes by rules of its own none of the other's is in force but what it names.
+    private static void Silence(JsonObject whole)
+    {
+        foreach (var (_, rule) in whole["rules"]!.AsObject())
+        {
+            rule!["applies"] = false;
+            rule["cite"] = Rule.NoCite;
+        }
     }
 
     private static void Lay(JsonObject over, JsonObject under)

@@ -7,9 +7,6 @@ namespace Circuitum.Core.Codes;
 /// </summary>
 public sealed record Families
 {
-    /// <summary>The supply of a dwelling, the same in all editions that are shipped.</summary>
-    public required Supply Supply { get; init; }
-
     /// <summary>Metric boards of 230/400 V with residual-current sections.</summary>
     public required SplitBoardTables SplitBoard { get; init; }
 

@@ -8,4 +8,7 @@ public enum ServiceWay
 
     /// <summary>By the floor area and what is large, and never under a least load.</summary>
     ByArea,
+
+    /// <summary>By what is connected and a diversity that is stated: split boards.</summary>
+    Connected,
 }

@@ -8,4 +8,7 @@ public enum SizingWay
 
     /// <summary>The load is divided by the factors and the table is read once.</summary>
     DividedOnce,
+
+    /// <summary>Design current, breaker, rating of the cable after factors, none less than the one before: split boards.</summary>
+    InTurn,
 }

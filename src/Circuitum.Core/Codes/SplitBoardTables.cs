@@ -20,6 +20,16 @@ public sealed record SplitBoardTables
     /// <summary>Factor by the number of circuits in one conduit.</summary>
     public required ImmutableArray<FactorRow> Grouped { get; init; }
 
+    /// <summary>The row of a section.</summary>
+    /// <exception cref="InvalidOperationException">No such section.</exception>
+    public MetricCable Cable(Measure.WireSize size) => Cables.First(c => c.Size == size);
+
+    /// <summary>The factor at a temperature; 0 where the table ends.</summary>
+    public double AmbientFactor(int celsius) => Ambient.FirstOrDefault(r => celsius <= r.Key)?.Factor ?? 0;
+
+    /// <summary>The factor for so many circuits in one conduit; 0 where the table ends.</summary>
+    public double GroupFactor(int circuits) => Grouped.FirstOrDefault(r => circuits <= r.Key)?.Factor ?? 0;
+
     /// <summary>Lamp points and their breakers.</summary>
     public required LampTable Lamps { get; init; }
 }

@@ -78,7 +78,7 @@ public sealed record AddBoxHere(BoxKind Kind, string Storey, Point At) : JobComm
             By = Origin.Person,
         };
         var served = job
-            .Appliances.Where(x => job.Decisions.Boxes.All(b => b.Serves != x.Id) && ApplianceFacts.Of(x).Hardwired)
+            .Appliances.Where(x => job.Decisions.Boxes.All(b => b.Serves != x.Id) && ApplianceFacts.Of(job, x).Hardwired)
             .Where(x => EquipmentRules.InSight(house, box, x))
             .MinBy(x => Places.Of(house[x.Room], x.Spot).InchesTo(At));
         if (served is null)

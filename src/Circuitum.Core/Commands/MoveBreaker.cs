@@ -1,7 +1,6 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Panels;
 using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Commands;
@@ -35,7 +34,7 @@ public sealed record MoveBreaker(int Circuit, int Space, string? Panel = null, s
                 $"Circuit {Circuit} shares its home run with circuit {any.MateOf(Circuit)}. Give each its cable first."
             );
         var poles = mate is null ? circuit?.Poles ?? 2 : 2;
-        var wanted = SpacePlan.Taken(Space, poles).ToList();
+        var wanted = analysis.Edition.Supply.Taken(Space, poles).ToList();
         if (Space < 1 || wanted.Any(s => s > at.Panel.Spaces))
             return CommandResult.Refuse(
                 $"The panel has spaces 1 to {at.Panel.Spaces}"

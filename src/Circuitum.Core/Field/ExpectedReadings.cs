@@ -28,14 +28,14 @@ public sealed class ExpectedReadings
     public ImmutableArray<string> Live(Box box)
     {
         var lines = ImmutableArray.CreateBuilder<string>();
-        foreach (var i in wiring.OutletsIn(box.Id).DistinctBy(i => (run.At(i).InWords, wiring.Outlets[i].Group)))
+        foreach (var i in wiring.OutletsIn(box.Id).DistinctBy(i => (run.At(i).InWords(wiring.Supply), wiring.Outlets[i].Group)))
         {
             var (o, reading) = (wiring.Outlets[i], run.At(i));
-            var back = o.Volts > Codes.CodeLibrary.Supply.ToNeutral ? "hot to hot" : "hot to neutral";
+            var back = o.Volts > a.Edition.Supply.ToNeutral ? "hot to hot" : "hot to neutral";
             lines.Add(
                 $"{Volts(reading.HotBack)} {back}, {Volts(reading.HotGround)} hot to ground, "
                     + (
-                        o.Volts > Codes.CodeLibrary.Supply.ToNeutral ? $"{Volts(reading.BackGround)} the other hot to ground"
+                        o.Volts > a.Edition.Supply.ToNeutral ? $"{Volts(reading.BackGround)} the other hot to ground"
                         : reading.BackGround < Reading.Nothing ? $"under {Reading.Nothing:0} V neutral to ground"
                         : $"{Volts(reading.BackGround)} neutral to ground"
                     )
@@ -63,7 +63,7 @@ public sealed class ExpectedReadings
     public ImmutableArray<string> Dead(Box box)
     {
         var lines = ImmutableArray.CreateBuilder<string>();
-        var two = wiring.OutletsIn(box.Id).Any(i => wiring.Outlets[i].Volts > Codes.CodeLibrary.Supply.ToNeutral);
+        var two = wiring.OutletsIn(box.Id).Any(i => wiring.Outlets[i].Volts > a.Edition.Supply.ToNeutral);
         var pair = two ? "hot to hot" : "hot to neutral";
         lines.Add($"All far ends open: {pair} open, hot to ground open{(two ? "" : ", neutral to ground open at the branch")}.");
 

@@ -67,6 +67,8 @@ public static partial class JobRules
             CheckSpot($"counters[{i}]", counter.Room, counter.Spot, shapes, job.Units, problems);
         foreach (var (fixture, i) in job.Fixtures.Select((f, i) => (f, i)))
             CheckSpot($"fixtures[{i}]", fixture.Room, fixture.Spot, shapes, job.Units, problems);
+        // An edition that is not there is refused by itself.
+        var supply = (CodeLibrary.Editions.GetValueOrDefault(job.CodeEdition) ?? CodeLibrary.Newest).Supply;
         foreach (var (appliance, i) in job.Appliances.Select((a, i) => (a, i)))
         {
             var field = $"appliances[{i}]";
@@ -81,13 +83,8 @@ public static partial class JobRules
                     )
                 );
             var plate = appliance.Nameplate;
-            if (plate.Volts is { } volts && volts != CodeLibrary.Supply.ToNeutral && volts != CodeLibrary.Supply.Between)
-                problems.Add(
-                    new(
-                        $"{field}.nameplate.volts",
-                        $"A dwelling appliance is {CodeLibrary.Supply.ToNeutral} or {CodeLibrary.Supply.Between} V."
-                    )
-                );
+            if (plate.Volts is { } volts && volts != supply.ToNeutral && volts != supply.Between)
+                problems.Add(new($"{field}.nameplate.volts", $"A dwelling appliance is {supply.ToNeutral} or {supply.Between} V."));
             if (plate.VoltAmperes is { } va && va is not (>= 1 and <= 60_000))
                 problems.Add(new($"{field}.nameplate.voltAmperes", "A load lies between 1 and 60,000 VA."));
             if (plate.Amperes is { } amps && amps is not (>= 0.05 and <= 250))

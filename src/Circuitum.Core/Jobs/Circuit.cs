@@ -23,6 +23,10 @@ public sealed record Circuit
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public bool Locked { get; init; }
 
+    /// <summary>Both ends of its cable on one breaker: a ring circuit.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool Ring { get; init; }
+
     /// <summary>
     /// Its cables as they are in the frame, locked by a person; boxes that come later hang on them. None while nothing is locked.
     /// </summary>

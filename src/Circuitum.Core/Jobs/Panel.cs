@@ -59,6 +59,10 @@ public sealed record Panel
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public bool MainLugs { get; init; }
 
+    /// <summary>For a split board, its sections from the left; none lets the planner lay them out.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public ImmutableArray<BoardSection>? Sections { get; init; }
+
     /// <summary>How wide the card for the directory in its door is.</summary>
     public Length CardWide { get; init; } = Length.Inches(5);
 

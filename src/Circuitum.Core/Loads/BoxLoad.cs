@@ -30,6 +30,9 @@ public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKin
     /// <summary>The load of a box.</summary>
     public static BoxLoad Of(Job job, Box box)
     {
+        var edition = CodeLibrary.Edition(job.CodeEdition);
+        if (edition.Board is not null && OnBoard(edition, box) is { } point)
+            return point;
         switch (box.Kind)
         {
             case BoxKind.Receptacle when box.VoltAmperes is { } planned:
@@ -44,7 +47,7 @@ public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKin
                 var devices = box.Style == ReceptacleStyle.Quad ? 2 : 1;
                 return new(
                     box,
-                    new(CodeLibrary.Edition(job.CodeEdition).ReceptacleVa * devices),
+                    new(edition.ReceptacleVa * devices),
                     false,
                     LoadKind.GeneralReceptacle,
                     "planning figure for a receptacle, practice"
@@ -55,7 +58,7 @@ public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKin
             case BoxKind.Light:
                 return new(
                     box,
-                    new(box.VoltAmperes ?? CodeLibrary.Edition(job.CodeEdition).LightVa),
+                    new(box.VoltAmperes ?? edition.LightVa),
                     false,
                     LoadKind.Light,
                     box.VoltAmperes is null ? "planning figure for a light, practice" : "as entered"
@@ -63,7 +66,7 @@ public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKin
             case BoxKind.SmokeAlarm:
                 return new(box, new(AlarmVa), false, LoadKind.Fixed, "planning figure for an alarm, practice");
             case BoxKind.Appliance when job.ApplianceById(box.Appliance) is { } appliance:
-                var facts = ApplianceFacts.Of(appliance);
+                var facts = ApplianceFacts.Of(job, appliance);
                 var source =
                     !facts.Stated ? "typical nameplate, assumed"
                     : appliance.Nameplate.Confirmed ? "nameplate, confirmed"
@@ -72,6 +75,23 @@ public sealed record BoxLoad(Box Box, VoltAmperes Load, bool Continuous, LoadKin
                 return new(box, facts.Load, facts.Continuous(job.Preferences), kind, source) { Motor = facts.MotorLoad };
             default:
                 return new(box, VoltAmperes.Zero, false, LoadKind.None, "");
+        }
+    }
+
+    // Points of a split board count by a figure of their own, or by what they are if that is more.
+    private static BoxLoad? OnBoard(CodeEdition edition, Box box)
+    {
+        switch (box.Kind)
+        {
+            case BoxKind.Light:
+                var led = box.Fixture == LightStyle.Recessed || box.VoltAmperes is not null;
+                var least = edition.Number(led ? "ledPointW" : "lampPointW");
+                var load = Math.Max(least, box.VoltAmperes ?? 0);
+                return new(box, new(load), false, LoadKind.Light, led ? "a LED point" : "a lamp point");
+            case BoxKind.Receptacle when box.Style == ReceptacleStyle.Single && box.VoltAmperes is null:
+                return new(box, new(edition.Number("singleSocketW")), false, LoadKind.GeneralReceptacle, "a single socket-outlet");
+            default:
+                return null;
         }
     }
 }

@@ -33,9 +33,14 @@ public sealed record CircuitLoad(
     public static CircuitLoad Of(Job job, CodeEdition edition, CircuitPurpose purpose, IReadOnlyList<Box> boxes)
     {
         var loads = boxes.Select(b => BoxLoad.Of(job, b)).Where(l => l.Load.Value > 0).ToImmutableArray();
-        var appliances = boxes.Select(b => job.ApplianceById(b.Appliance)).OfType<Appliance>().Select(ApplianceFacts.Of).ToList();
+        var appliances = boxes
+            .Select(b => job.ApplianceById(b.Appliance))
+            .OfType<Appliance>()
+            .Select(x => ApplianceFacts.Of(job, x))
+            .ToList();
         var connection = appliances.Select(a => a.Connection).DefaultIfEmpty(Connection.OneLine).Max();
-        var volts = CodeLibrary.Supply.Volts(connection);
+        var supply = edition.Supply;
+        var volts = supply.Volts(connection);
         if (
             edition.Ways.Service == ServiceWay.StandardAndOptional
             && purpose is CircuitPurpose.SmallAppliance or CircuitPurpose.Laundry
@@ -86,13 +91,13 @@ public sealed record CircuitLoad(
         var steady = loads.Where(l => l.Continuous).Aggregate(VoltAmperes.Zero, (sum, l) => sum + l.Load);
         var rest = loads.Where(l => !l.Continuous).Aggregate(VoltAmperes.Zero, (sum, l) => sum + l.Load);
         var factor = edition.Number("continuousFactor");
-        var actual = (steady + rest).At(volts);
+        var actual = supply.Current(steady + rest, connection);
 
         // The largest motor counts a quarter more (430.22, 430.24); one that runs on and on has that already.
         var motor = loads.Where(l => l is { Motor: true, Continuous: false }).Select(l => l.Load).DefaultIfEmpty(VoltAmperes.Zero).Max();
         var moreShare = edition.Number("motorWireShare");
         var more = motor * moreShare;
-        var sizing = ((steady * factor) + rest + more).At(volts);
+        var sizing = supply.Current((steady * factor) + rest + more, connection);
         var parts = new[]
         {
             steady.Value > 0 ? $"{steady.Value:0} x {factor:0.00}" : "",
@@ -111,7 +116,7 @@ public sealed record CircuitLoad(
             sizing,
             new Derivation("Load on the circuit", $"{steady + rest}, {sizing} for breaker and wire")
             {
-                Formula = $"{sum} / {volts} = {sizing.Value:0.0#} A",
+                Formula = $"{sum} / {(connection == Connection.ThreeLines ? "1.732 / " : "")}{volts} = {sizing.Value:0.0#} A",
                 Citation = edition.Cite(more.Value > 0 ? "wire.motor" : "circuit.overload"),
                 Because = more.Value > 0 ? "The wire of a motor carries 125 percent of its current." : "",
                 Steps =
@@ -151,7 +156,7 @@ public sealed record CircuitLoad(
 
     private static string Name(Job job, BoxLoad load) =>
         job.ApplianceById(load.Box.Appliance) is { } appliance
-            ? ApplianceFacts.Of(appliance).Name
+            ? ApplianceFacts.Of(job, appliance).Name
             : load.Kind switch
             {
                 LoadKind.Light => "light",

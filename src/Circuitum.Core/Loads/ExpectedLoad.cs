@@ -49,7 +49,7 @@ public sealed record ExpectedLoad(VoltAmperes Load, Derivation Derivation)
 
     private static string Name(Job job, BoxLoad load) =>
         job.ApplianceById(load.Box.Appliance) is { } appliance
-            ? ApplianceFacts.Of(appliance).Name
+            ? ApplianceFacts.Of(job, appliance).Name
             : load.Kind switch
             {
                 LoadKind.Light => "lights",

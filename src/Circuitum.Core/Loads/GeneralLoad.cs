@@ -16,5 +16,5 @@ public static class GeneralLoad
     /// <param name="areaSqFt">Floor area by the outside line, in square feet.</param>
     /// <param name="breaker">Their breakers in amperes.</param>
     public static int LeastCircuits(CodeEdition edition, double areaSqFt, int breaker) =>
-        (int)Math.Ceiling((Of(edition, areaSqFt).Value / (CodeLibrary.Supply.ToNeutral * breaker)) - 1e-9);
+        (int)Math.Ceiling((Of(edition, areaSqFt).Value / (edition.Supply.ToNeutral * breaker)) - 1e-9);
 }

@@ -5,7 +5,8 @@ using System.Text.Json.Serialization;
 namespace Circuitum.Core.Measure;
 
 /// <summary>
-/// The size of a conductor: AWG 14 down to 1, the noughts 1/0 to 4/0, and kcmil from 250 on. The thicker one is the greater.
+/// The size of a conductor: AWG 14 down to 1, the noughts 1/0 to 4/0, and kcmil from 250 on; or a section in square millimetres, such as
+/// <c>2.5 mm2</c>. Of two of one kind the thicker one is the greater.
 /// </summary>
 [JsonConverter(typeof(Json))]
 public readonly record struct WireSize : IComparable<WireSize>
@@ -14,7 +15,11 @@ public readonly record struct WireSize : IComparable<WireSize>
     private const int LeastKcmil = 250;
     private const int MostKcmil = 2000;
 
-    // Rises with thickness: 100 - AWG, 99 + noughts, or kcmil; none has zero.
+    private const int Sections = 10_000;
+    private const string SectionUnit = " mm2";
+    private const double MostSection = 1000;
+
+    // Rises with thickness: 100 - AWG, 99 + noughts, kcmil, or 10,000 + tenths of a square millimetre; none has zero.
     private readonly int rank;
 
     private WireSize(int rank) => this.rank = rank;
@@ -28,6 +33,19 @@ public readonly record struct WireSize : IComparable<WireSize>
         ArgumentOutOfRangeException.ThrowIfGreaterThan(gauge, 40);
         return new(FirstNought - gauge);
     }
+
+    /// <summary>A size by its section.</summary>
+    /// <param name="squareMillimetres">More than 0, to a tenth.</param>
+    public static WireSize Section(double squareMillimetres) => new(Sections + (int)Math.Round(squareMillimetres * 10));
+
+    /// <summary>Whether it is told by its section.</summary>
+    public bool IsSection => rank > Sections;
+
+    /// <summary>The number of a section as the trade writes it: <c>2.5</c>; of another size its name.</summary>
+    public string Number => IsSection ? ((rank - Sections) / 10.0).ToString(CultureInfo.InvariantCulture) : ToString();
+
+    /// <summary>With its unit, as a sentence tells it: <c>12 AWG</c>, <c>2.5 mm2</c>.</summary>
+    public string Told => IsSection ? ToString() : $"{this} AWG";
 
     /// <inheritdoc/>
     public int CompareTo(WireSize other) => rank.CompareTo(other.rank);
@@ -49,6 +67,8 @@ public readonly record struct WireSize : IComparable<WireSize>
     {
         size = default;
         var typed = text?.Trim() ?? "";
+        if (typed.EndsWith(SectionUnit, StringComparison.Ordinal))
+            return TrySection(typed[..^SectionUnit.Length], out size);
         var noughts = typed.EndsWith("/0", StringComparison.Ordinal);
         if (!int.TryParse(noughts ? typed[..^2] : typed, NumberStyles.None, CultureInfo.InvariantCulture, out var n))
             return false;
@@ -59,6 +79,15 @@ public readonly record struct WireSize : IComparable<WireSize>
             : 0
         );
         return size.rank > 0;
+    }
+
+    private static bool TrySection(string typed, out WireSize size)
+    {
+        var good =
+            double.TryParse(typed, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var section)
+            && section is >= 0.1 and <= MostSection;
+        size = good ? Section(section) : default;
+        return good;
     }
 
     /// <summary>Reads a size that is known to be good, such as one of a table.</summary>
@@ -73,6 +102,7 @@ public readonly record struct WireSize : IComparable<WireSize>
             0 => "",
             < FirstNought => (FirstNought - rank).ToString(CultureInfo.InvariantCulture),
             < LeastKcmil => $"{rank - FirstNought + 1}/0",
+            > Sections => Number + SectionUnit,
             _ => rank.ToString(CultureInfo.InvariantCulture),
         };
 

@@ -32,7 +32,7 @@ internal sealed class AreaLoad
         lines.AddRange(ServiceParts.Notes(c));
         var least = c.Whole ? Least() : 0;
         var total = Math.Max(sum, least);
-        var volts = CodeLibrary.Supply.Between;
+        var volts = edition.Supply.Between;
         var amps = new Amperes(total / volts);
         return new(
             null,
@@ -178,7 +178,7 @@ internal sealed class AreaLoad
         load.Area();
         load.Climate();
         load.Large(load.Range(out var others), others);
-        var volts = CodeLibrary.Supply.Between;
+        var volts = edition.Supply.Between;
         return new("Neutral load", $"{load.sum:#,0} VA, {load.sum / volts:0.0} A")
         {
             Formula = $"{load.sum:#,0} / {volts} = {load.sum / volts:0.0} A",

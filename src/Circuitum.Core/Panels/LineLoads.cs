@@ -5,16 +5,18 @@ using Circuitum.Core.Measure;
 namespace Circuitum.Core.Panels;
 
 /// <summary>The load on each line of the supply.</summary>
-/// <param name="Each">In the order of the supply's lines.</param>
-public sealed record LineLoads(ImmutableArray<VoltAmperes> Each)
+/// <param name="Supply">The supply.</param>
+/// <param name="Each">In the order of its lines.</param>
+public sealed record LineLoads(Supply Supply, ImmutableArray<VoltAmperes> Each)
 {
     /// <summary>Nothing on any line.</summary>
-    public static LineLoads None { get; } = new([.. CodeLibrary.Supply.Names.Select(_ => VoltAmperes.Zero)]);
+    public static LineLoads None(Supply supply) => new(supply, [.. supply.Names.Select(_ => VoltAmperes.Zero)]);
 
     /// <summary>One load on one line.</summary>
+    /// <param name="supply">The supply.</param>
     /// <param name="line">From 0.</param>
     /// <param name="load">The load.</param>
-    public static LineLoads On(int line, VoltAmperes load) => new(None.Each.SetItem(line, load));
+    public static LineLoads On(Supply supply, int line, VoltAmperes load) => new(supply, None(supply).Each.SetItem(line, load));
 
     /// <summary>The load on a line, counted from 0.</summary>
     public VoltAmperes this[int line] => Each[line];
@@ -29,9 +31,9 @@ public sealed record LineLoads(ImmutableArray<VoltAmperes> Each)
     public VoltAmperes Gap => Each.Max() - Each.Min();
 
     /// <summary>The sum line by line.</summary>
-    public static LineLoads Sum(IEnumerable<LineLoads> loads) =>
-        loads.Aggregate(None, (sum, next) => new([.. sum.Each.Zip(next.Each, (a, b) => a + b)]));
+    public static LineLoads Sum(Supply supply, IEnumerable<LineLoads> loads) =>
+        loads.Aggregate(None(supply), (sum, next) => new(supply, [.. sum.Each.Zip(next.Each, (a, b) => a + b)]));
 
     /// <summary>Each line with its name: <c>A 5,120 VA, B 5,000 VA</c>.</summary>
-    public override string ToString() => string.Join(", ", Each.Select((load, i) => $"{CodeLibrary.Supply.Names[i]} {load}"));
+    public override string ToString() => string.Join(", ", Each.Select((load, i) => $"{Supply.Names[i]} {load}"));
 }

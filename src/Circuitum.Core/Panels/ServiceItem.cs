@@ -18,6 +18,9 @@ public sealed record ServiceItem(string Name, VoltAmperes Load, ServiceItemKind 
     /// <summary>Its entry in the library, or none for what is no appliance.</summary>
     public ApplianceType? Type { get; init; }
 
+    /// <summary>On split boards, the use that it is the sum of.</summary>
+    public BoardUse? Use { get; init; }
+
     /// <summary>Rating of its motor, or none when it has none or that is not known.</summary>
     public double? Horsepower { get; init; }
 

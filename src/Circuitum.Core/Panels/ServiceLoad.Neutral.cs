@@ -11,6 +11,8 @@ public sealed partial record ServiceLoad
     /// <param name="edition">The edition.</param>
     public static Derivation Neutral(ServiceCase c, CodeEdition edition)
     {
+        if (edition.Ways.Service == ServiceWay.Connected)
+            return new("Neutral", "as large as a line") { Because = "What hangs on one line comes back through it." };
         if (edition.Ways.Service == ServiceWay.ByArea)
             return AreaLoad.Neutral(c, edition);
         var (general, _) = ServiceParts.General(c, edition);
@@ -33,7 +35,7 @@ public sealed partial record ServiceLoad
         var on = all.Where(i => i.Neutral).ToList();
         var fixedVa = on.Sum(i => i.Load.Value * (ServiceParts.CountsToFour(i, edition) ? factor : 1));
         Add(
-            $"Appliances of {CodeLibrary.Supply.ToNeutral} V",
+            $"Appliances of {edition.Supply.ToNeutral} V",
             fixedVa,
             string.Join(" + ", on.Select(i => $"{i.Load.Value:0}")) + (factor < 1 ? $", large ones x {factor:0.00}" : ""),
             edition.Cite("service.appliances")
@@ -51,7 +53,7 @@ public sealed partial record ServiceLoad
         );
         var heat = c.Items.Where(i => i.Kind is ServiceItemKind.Heating or ServiceItemKind.Charging && i.Neutral).ToList();
         Add(
-            $"Heating of {CodeLibrary.Supply.ToNeutral} V",
+            $"Heating of {edition.Supply.ToNeutral} V",
             heat.Sum(i => i.Load.Value),
             string.Join(" + ", heat.Select(i => $"{i.Load.Value:0}")),
             edition.Cite("service.heating")
@@ -67,13 +69,8 @@ public sealed partial record ServiceLoad
         Add("Dryer", dryer * share, $"{dryer:#,0} x {share:0.00}", edition.Cite("service.neutralShare"));
         var motor = c.Items.Where(i => i.Motor && i.Neutral).Select(i => i.Load.Value).DefaultIfEmpty(0).Max();
         var more = edition.Number("motorMoreShare");
-        Add(
-            $"Largest motor of {CodeLibrary.Supply.ToNeutral} V",
-            motor * more,
-            $"{motor:#,0} x {more:0.00}",
-            edition.Cite("service.motor")
-        );
-        var volts = CodeLibrary.Supply.Between;
+        Add($"Largest motor of {edition.Supply.ToNeutral} V", motor * more, $"{motor:#,0} x {more:0.00}", edition.Cite("service.motor"));
+        var volts = edition.Supply.Between;
         return new("Neutral load", $"{total:#,0} VA, {total / volts:0.0} A")
         {
             Formula = $"{total:#,0} / {volts} = {total / volts:0.0} A",

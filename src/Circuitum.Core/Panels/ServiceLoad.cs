@@ -14,11 +14,19 @@ namespace Circuitum.Core.Panels;
 public sealed partial record ServiceLoad(ServiceMethod? Method, VoltAmperes Total, Amperes Current, Derivation Derivation)
 {
     /// <summary>What the method is called, in small letters: <c>standard method</c>.</summary>
-    public string Name => Method is { } method ? $"{method.ToString().ToLowerInvariant()} method" : "load by floor area";
+    public string Name => Called ?? (Method is { } method ? $"{method.ToString().ToLowerInvariant()} method" : "load by floor area");
+
+    /// <summary>What it is called where there is no method to name it by.</summary>
+    public string? Called { get; init; }
 
     /// <summary>The load by every method of an edition.</summary>
     public static ImmutableArray<ServiceLoad> Of(ServiceCase c, CodeEdition edition) =>
-        edition.Ways.Service == ServiceWay.ByArea ? [AreaLoad.Of(c, edition)] : [Standard(c, edition), Optional(c, edition)];
+        edition.Ways.Service switch
+        {
+            ServiceWay.ByArea => [AreaLoad.Of(c, edition)],
+            ServiceWay.Connected => [BoardDemand.Of(c, edition)],
+            _ => [Standard(c, edition), Optional(c, edition)],
+        };
 
     /// <summary>The load by one of an edition's methods.</summary>
     /// <param name="c">The case.</param>
@@ -139,7 +147,7 @@ public sealed partial record ServiceLoad(ServiceMethod? Method, VoltAmperes Tota
             );
         }
 
-        return Done(ServiceMethod.Standard, total, lines, edition.Cite("service.standard"), c);
+        return Done(ServiceMethod.Standard, edition, total, lines, edition.Cite("service.standard"), c);
 
         void Add(string what, double va, string formula, string cite, IReadOnlyList<ServiceItem> items)
         {
@@ -202,13 +210,20 @@ public sealed partial record ServiceLoad(ServiceMethod? Method, VoltAmperes Tota
             );
         }
 
-        return Done(ServiceMethod.Optional, demand + larger, lines, edition.Cite("service.optional"), c);
+        return Done(ServiceMethod.Optional, edition, demand + larger, lines, edition.Cite("service.optional"), c);
     }
 
-    private static ServiceLoad Done(ServiceMethod method, double total, List<Derivation> lines, string cite, ServiceCase c)
+    private static ServiceLoad Done(
+        ServiceMethod method,
+        CodeEdition edition,
+        double total,
+        List<Derivation> lines,
+        string cite,
+        ServiceCase c
+    )
     {
         lines.AddRange(ServiceParts.Notes(c));
-        var volts = CodeLibrary.Supply.Between;
+        var volts = edition.Supply.Between;
         var amps = new Amperes(total / volts);
         return new(
             method,

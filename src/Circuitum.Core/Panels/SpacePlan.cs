@@ -1,6 +1,5 @@
 using System.Collections.Immutable;
 using System.Globalization;
-using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Panels;
@@ -11,14 +10,10 @@ namespace Circuitum.Core.Panels;
 /// </summary>
 public static class SpacePlan
 {
-    /// <summary>The line that a space is on, from 0: the rows take them in turn.</summary>
-    public static int LineOf(int space) => (space - 1) / 2 % CodeLibrary.Supply.Names.Length;
+    // The rows alternate between the two legs.
+    internal static bool OnFirst(int space) => (space - 1) / 2 % 2 == 0;
 
-    // Where there are two lines, the balance is over the first of them.
-    internal static bool OnFirst(int space) => LineOf(space) == 0;
-
-    /// <summary>The spaces that a breaker takes.</summary>
-    public static IEnumerable<int> Taken(int space, int poles) => poles == 2 ? [space, space + 2] : [space];
+    private static IEnumerable<int> Taken(int space, int poles) => poles == 2 ? [space, space + 2] : [space];
 
     /// <summary>A space as it is written: <c>13</c>, or <c>13A</c> and <c>13B</c> for the halves of a tandem.</summary>
     /// <param name="space">The space.</param>

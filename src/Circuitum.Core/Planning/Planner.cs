@@ -110,6 +110,12 @@ public static class Planner
         }
 
         var kept = job.Decisions.Spaces.Where(s => !afresh || s.By == Origin.Person).ToList();
+        if (analysis.Edition.Board is not null)
+        {
+            var ways = job.Panels.SelectMany(p => WayPlan.Fill(p, kept, PanelDeriver.Ways(analysis, p), analysis.Edition));
+            return job with { Decisions = job.Decisions with { Spaces = [.. ways] } };
+        }
+
         var needs = PanelShare.Of(analysis);
         var spaces = job.Panels.SelectMany(p => SpacePlan.Fill(p, kept, needs[p.Id], job.Preferences.PanelOrder));
         return job with { Decisions = job.Decisions with { Spaces = [.. spaces] } };

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Routing;
@@ -14,8 +15,8 @@ public sealed record ProtectionCase
     /// <summary>The circuit's boxes.</summary>
     public required IReadOnlyList<Box> Boxes { get; init; }
 
-    /// <summary>120 or 240.</summary>
-    public required int Volts { get; init; }
+    /// <summary>How many lines it hangs on.</summary>
+    public required Connection Connection { get; init; }
 
     /// <summary>The preferences that count for the circuit.</summary>
     public required Preferences Preferences { get; init; }

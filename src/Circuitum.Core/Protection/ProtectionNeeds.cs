@@ -28,7 +28,7 @@ public static class ProtectionNeeds
     {
         var needs = ImmutableArray.CreateBuilder<ProtectionNeed>();
         var room = house[box.Room];
-        var oneLine = CodeLibrary.Supply.At(volts) == Connection.OneLine;
+        var oneLine = edition.Supply.At(volts) == Connection.OneLine;
         var kind = house.Job.KindAt(box);
         var traits = edition.Traits(kind);
         if (edition.Ways.ArcFault == ArcFaultWay.ByReceptacle)
@@ -40,7 +40,7 @@ public static class ProtectionNeeds
             Need(ProtectionKind.ArcFault, "protect.arc", $"{(box.Kind == BoxKind.Switch ? "a switch" : "an outlet")} in {room.Room.Name}");
         else if (oneLine && breaker <= 20 && box.Kind != BoxKind.Provision && RoomUse.InLaundryArea(house, edition, box))
             Need(ProtectionKind.ArcFault, "protect.arc", $"an outlet of the laundry area in {room.Room.Name}");
-        var facts = house.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(appliance) : null;
+        var facts = house.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(house.Job, appliance) : null;
         var receptacle = box.Kind is BoxKind.Provision || IsReceptacle(house.Job, box);
         if (receptacle && volts <= edition.Number("groundFaultReceptacleVolts"))
             ByPlace();
@@ -162,7 +162,7 @@ public static class ProtectionNeeds
     }
 
     private static bool IsReceptacle(Job job, Box box) =>
-        box.Kind == BoxKind.Receptacle || (job.ApplianceById(box.Appliance) is { } a && !ApplianceFacts.Of(a).Hardwired);
+        box.Kind == BoxKind.Receptacle || (job.ApplianceById(box.Appliance) is { } a && !ApplianceFacts.Of(job, a).Hardwired);
 
     // What hangs on the circuit is all of one sort that needs none by itself: counter, refrigerator, basin, sump.
     private static bool Alone(HouseShape house, CodeEdition edition, IReadOnlyList<Box> with)

@@ -24,9 +24,7 @@ public static class ProtectionPlan
         var (arc, ground) = (Needing(ProtectionKind.ArcFault), Needing(ProtectionKind.GroundFault));
         var all = Ids(c.Run);
         var holders =
-            CodeLibrary.Supply.At(c.Volts) == Connection.OneLine
-                ? c.Boxes.Where(CircuitProtection.CanHoldDevice).Select(b => b.Id).ToHashSet()
-                : [];
+            c.Connection == Connection.OneLine ? c.Boxes.Where(CircuitProtection.CanHoldDevice).Select(b => b.Id).ToHashSet() : [];
 
         // The first outlet can hold the arc-fault device only where the code trusts the home run without it.
         var asked = arc.Length > 0 && c.Preferences.ArcFault == ArcFaultPlace.FirstOutlet && c.Chosen != ProtectionPlace.Breaker;

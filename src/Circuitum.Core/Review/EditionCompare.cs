@@ -100,7 +100,7 @@ public static class EditionCompare
         };
 
     private static string Subject(JobAnalysis a, Box box) =>
-        a.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(appliance).Name
+        a.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(a.Job, appliance).Name
         : box.Kind == BoxKind.Receptacle
             ? box.Height >= ReceptacleRules.CounterTop && box.Wall is not null ? "receptacles over the counter"
                 : box.Wall is null ? "receptacles on an island"

@@ -39,7 +39,7 @@ public static class HousePlanned
         );
         list.AddRange(
             after
-                .Job.Appliances.Select(ApplianceFacts.Of)
+                .Job.Appliances.Select(x => ApplianceFacts.Of(after.Job, x))
                 .Where(f => f.IsUnread)
                 .Select(f => new Consequence(
                     Subject.Appliance(f.Appliance.Id),

@@ -31,7 +31,7 @@ public sealed record OwnersOption(string Name, Estimate Estimate)
         {
             if (CircuitOf(a, id) is not { } circuit || new RemoveThing(Subject.Appliance(id)).Apply(a.Job).Job is not { } job)
                 continue;
-            var (name, without) = (ApplianceFacts.Of(a.Job.ApplianceById(id)!).Name, HouseDeriver.Derive(job));
+            var (name, without) = (ApplianceFacts.Of(a.Job, a.Job.ApplianceById(id)!).Name, HouseDeriver.Derive(job));
             name = char.ToUpperInvariant(name[0]) + name[1..];
             options.Add(new($"{name}: only its conduit now", Estimate.Of(without, book, MadeReady.Of(without, a, circuit))));
             options.Add(new($"{name}: left out", Estimate.Of(without, book)));

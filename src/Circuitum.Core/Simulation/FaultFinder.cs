@@ -121,7 +121,7 @@ public sealed class FaultFinder
                             Up = [.. Enumerable.Range(0, w.Switches.Length).Except(t.Down)],
                         }
                     );
-                return t.Outlet is { } o ? run.At(o).InWords
+                return t.Outlet is { } o ? run.At(o).InWords(w.Supply)
                     : run.Trips.Length == 0 ? Holds
                     : string.Join(", ", run.Trips.Select(x => w.Guards[x.Guard].Box ?? $"{w.Guards[x.Guard].Circuit}").Distinct());
             }),

@@ -89,7 +89,7 @@ public sealed class FaultSearch
         var t = Finder.Tests[test];
         if (t.Outlet is null)
             return told == FaultFinder.Holds ? "It holds" : $"Opens: {told}";
-        var two = Finder.Wiring.Outlets[t.Outlet.Value].Volts > Codes.CodeLibrary.Supply.ToNeutral;
+        var two = Finder.Wiring.Outlets[t.Outlet.Value].Volts > a.Edition.Supply.ToNeutral;
         return told.Split(", ") is [var one, var other, var third]
             ? $"{(two ? "hot to hot" : "hot to neutral")} {one}, hot to ground {other}, {(two ? "other hot" : "neutral")} to ground {third}"
             : told;

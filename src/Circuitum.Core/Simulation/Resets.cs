@@ -76,7 +76,7 @@ public static class Resets
     }
 
     private static string NameOf(JobAnalysis a, Box box) =>
-        a.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(appliance).Name : "receptacle";
+        a.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(a.Job, appliance).Name : "receptacle";
 
     private static HashSet<int> Live(Wiring w, Setting setting)
     {

@@ -188,14 +188,11 @@ public readonly record struct Reading(double HotBack, double HotGround, double B
     private const double Rise = 0.05;
 
     /// <summary>In words as a table of faults has them, such as <c>120, 120, 0</c>; a tilde before what is in between.</summary>
-    public string InWords => $"{Say(HotBack)}, {Say(HotGround)}, {Say(BackGround)}";
+    /// <param name="supply">The supply, whose voltages are told without a tilde.</param>
+    public string InWords(Supply supply) => $"{Say(HotBack, supply)}, {Say(HotGround, supply)}, {Say(BackGround, supply)}";
 
-    private static string Say(double volts) =>
-        volts < Nothing
-            ? "0"
-            : Near(volts, CodeLibrary.Supply.ToNeutral)
-                ?? Near(volts, CodeLibrary.Supply.Between)
-                ?? FormattableString.Invariant($"~{volts:0}");
+    private static string Say(double volts, Supply supply) =>
+        volts < Nothing ? "0" : Near(volts, supply.ToNeutral) ?? Near(volts, supply.Between) ?? FormattableString.Invariant($"~{volts:0}");
 
     private static string? Near(double volts, int should) =>
         volts >= should * (1 - Sag) && volts <= should * (1 + Rise) ? should.ToString(CultureInfo.InvariantCulture) : null;

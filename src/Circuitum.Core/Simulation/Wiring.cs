@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Routing;
 
 namespace Circuitum.Core.Simulation;
@@ -21,6 +22,9 @@ public sealed record Wiring(
     ImmutableArray<(int Circuit, CableSegment Cable)> Cables
 )
 {
+    /// <summary>The supply that feeds it.</summary>
+    public required Supply Supply { get; init; }
+
     /// <summary>The outlets in a box.</summary>
     public IEnumerable<int> OutletsIn(string box) => Enumerable.Range(0, Outlets.Length).Where(i => Outlets[i].Box == box);
 }

@@ -145,7 +145,7 @@ internal sealed partial class WiringBuilder
         var groups = c.Run.Switching.IsDefault
             ? []
             : Enumerable.Range(0, c.Run.Switching.Length).Where(g => c.Run.Switching[g].Group.Lights.Contains(box.Id)).ToList();
-        var volts = CodeLibrary.Supply.ToNeutral;
+        var volts = a.Edition.Supply.ToNeutral;
         switch (box.Kind)
         {
             case BoxKind.Receptacle when c.Protection.In(box.Id) is not null:
@@ -165,7 +165,7 @@ internal sealed partial class WiringBuilder
                 Outlet(c, box, box.Kind == BoxKind.Light ? OutletKind.Light : OutletKind.Alarm, "hot", "neutral", volts);
                 break;
             case BoxKind.Appliance when TwoLines(c):
-                Outlet(c, box, OutletKind.Appliance, "hot", "second hot", CodeLibrary.Supply.Between);
+                Outlet(c, box, OutletKind.Appliance, "hot", "second hot", a.Edition.Supply.Between);
                 break;
             case BoxKind.Appliance when groups.Count > 0:
                 Outlet(c, box, OutletKind.Appliance, Leg(groups[0]), "neutral", volts, groups[0]);

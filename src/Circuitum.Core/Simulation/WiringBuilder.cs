@@ -3,7 +3,6 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
-using Circuitum.Core.Panels;
 using Circuitum.Core.Routing;
 
 namespace Circuitum.Core.Simulation;
@@ -48,7 +47,10 @@ internal sealed partial class WiringBuilder
             [.. builder.switches],
             [.. builder.outlets],
             [.. builder.cables]
-        );
+        )
+        {
+            Supply = a.Edition.Supply,
+        };
     }
 
     private int Node(string name)
@@ -75,14 +77,14 @@ internal sealed partial class WiringBuilder
     private void Panel(CircuitAnalysis c)
     {
         var space = a.Panels.SelectMany(p => p.Schedule).FirstOrDefault(r => r.Circuit?.Number == c.Number && !r.SecondPole)?.Space;
-        var first = space is { } s ? SpacePlan.LineOf(s) : 0;
+        var first = space is { } s ? a.Edition.Supply.LineOf(s) : 0;
         var device = c.Protection.Devices.FirstOrDefault(d => d.Box is null);
         var senses = ImmutableArray.CreateBuilder<int>();
         var guard = guards.Count;
         for (var pole = 0; pole < c.Poles; pole++)
         {
             var line = (first + pole) % 2;
-            var bar = Held($"panel: line {line + 1}", (line == 0 ? 1 : -1) * CodeLibrary.Supply.ToNeutral);
+            var bar = Held($"panel: line {line + 1}", (line == 0 ? 1 : -1) * a.Edition.Supply.ToNeutral);
             senses.Add(links.Count);
             links.Add(new(bar, Node(Hot(c, pole)), Contact, LinkKind.Guarded, pole == 0 ? "hot" : "second hot") { Guard = guard });
         }

@@ -56,7 +56,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
         {
             foreach (var wire in contents.Conductors.Where(w => w.Count > 0))
                 Add(
-                    $"{wire.Count} conductors {wire.Size} AWG",
+                    $"{wire.Count} conductors {wire.Size.Told}",
                     wire.Count * Room(wire.Size),
                     $"{wire.Count} x {Room(wire.Size):0.00}",
                     "box.countConductors"
@@ -97,7 +97,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
             {
                 var each = Room(group.Key.Size) * (group.Key.Wide ? 4 : 2);
                 Add(
-                    $"{group.Count()} device{(group.Count() > 1 ? "s" : "")} on {group.Key.Size} AWG"
+                    $"{group.Count()} device{(group.Count() > 1 ? "s" : "")} on {group.Key.Size.Told}"
                         + $"{(group.Key.Wide ? ", wider than one gang" : "")}",
                     group.Count() * each,
                     $"{group.Count()} x {(group.Key.Wide ? 4 : 2)} x {Room(group.Key.Size):0.00}",
@@ -122,7 +122,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
         }
 
         private double Room(WireSize size) =>
-            edition.RoomInBox(size) ?? throw new ArgumentException($"{size} AWG has no allowance in a box.", nameof(size));
+            edition.RoomInBox(size) ?? throw new ArgumentException($"{size.Told} has no allowance in a box.", nameof(size));
 
         private void Add(string what, double volume, string formula, string rule)
         {

@@ -46,7 +46,7 @@ public static class Conductor
             var refusal = Refusal();
             if (refusal is not null)
             {
-                tried.Add(Derivation.Fact($"{row.Size} AWG", "too small", refusal));
+                tried.Add(Derivation.Fact($"{row.Size.Told}", "too small", refusal));
                 continue;
             }
 
@@ -74,7 +74,7 @@ public static class Conductor
         return null;
 
         Derivation Explain(ConductorRow row, int terminal, double adjusted, Amperes final) =>
-            new("Wire and breaker", $"{row.Size} AWG on {breaker} A")
+            new("Wire and breaker", $"{row.Size.Told} on {breaker} A")
             {
                 Citation = byNameplate ? edition.Cite("wire.hvac") : edition.Cite("wire.size"),
                 Because =
@@ -95,7 +95,7 @@ public static class Conductor
                     },
                     new("Ampacity at the terminals", $"{terminal} A")
                     {
-                        Formula = $"{row.Size} AWG, {column} C column",
+                        Formula = $"{row.Size.Told}, {column} C column",
                         Citation = c.Method == WiringMethod.Cable ? edition.Cite("wire.sheathed") : edition.Cite("wire.termination"),
                     },
                     new("Ampacity after factors", $"{adjusted:0.##} A")
@@ -129,7 +129,10 @@ public static class Conductor
 
     /// <summary>The row of a copper size.</summary>
     /// <exception cref="InvalidOperationException">No such size.</exception>
-    public static ConductorRow Copper(WireSize size) => CodeLibrary.Conductors.Copper.First(r => r.Size == size);
+    public static ConductorRow Copper(WireSize size) =>
+        size.IsSection
+            ? CodeLibrary.Families.SplitBoard.Cable(size).Row(threeLines: false)
+            : CodeLibrary.Conductors.Copper.First(r => r.Size == size);
 
     /// <summary>The next larger size of sheathed cable, or none.</summary>
     public static WireSize? NextCable(WireSize size)

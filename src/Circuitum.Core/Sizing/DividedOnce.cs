@@ -41,7 +41,7 @@ internal static class DividedOnce
             || (!c.SeveralReceptacles && edition.BreakerFor(Left(r)) is { } next && breaker <= next);
 
         Derivation Explain() =>
-            new("Wire and breaker", $"{row.Size} AWG on {breaker} A")
+            new("Wire and breaker", $"{row.Size.Told} on {breaker} A")
             {
                 Citation = byNameplate ? edition.Cite("wire.hvac") : edition.Cite("wire.size"),
                 Because =
@@ -67,7 +67,7 @@ internal static class DividedOnce
                     },
                     new("Read at the terminals' column", $"{row.At(c.TerminationC)} A")
                     {
-                        Formula = $"{row.Size} AWG, {c.TerminationC} C column",
+                        Formula = $"{row.Size.Told}, {c.TerminationC} C column",
                         Citation = $"{edition.Cite("wire.ampacity")}, {edition.Cite("wire.termination")}",
                     },
                     new("Ampacity", $"{Left(row):0.##} A") { Formula = $"{row.At(c.TerminationC)} x {ambient:0.##} x {count:0.##}" },

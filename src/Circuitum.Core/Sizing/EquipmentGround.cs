@@ -44,11 +44,11 @@ public sealed record EquipmentGround(int Breaker, WireSize Least, WireSize Used,
     public Derivation Derivation(CodeEdition edition)
     {
         var table = Row(edition.GroundFor(Breaker));
-        return new("Equipment ground", $"{Needed} AWG")
+        return new("Equipment ground", $"{Needed.Told}")
         {
             Formula =
                 Least == Used || !edition.GroundGrows
-                    ? $"{Breaker} A breaker: {table.Size} AWG"
+                    ? $"{Breaker} A breaker: {table.Size.Told}"
                     : $"{table.Cmil:#,0} x {Row(Used).Cmil:#,0} / {Row(Least).Cmil:#,0} = "
                         + $"{(double)table.Cmil * Row(Used).Cmil / Row(Least).Cmil:#,0} cmil",
             Citation = edition.Cite("wire.ground"),
@@ -57,7 +57,7 @@ public sealed record EquipmentGround(int Breaker, WireSize Least, WireSize Used,
                     ? Needed == table.Size
                         ? "By the breaker's size."
                         : "By the breaker's size, and no larger than the wires that it goes with."
-                    : $"The wire was made larger than {Least} AWG, so the ground grows in proportion."
+                    : $"The wire was made larger than {Least.Told}, so the ground grows in proportion."
                         + $"{(There is { } there ? $" The cable holds {there} AWG{(Enough ? "" : ", which is too small")}." : "")}",
         };
     }

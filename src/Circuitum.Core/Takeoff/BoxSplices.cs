@@ -217,7 +217,7 @@ public sealed class BoxSplices
 
     private void Appliance()
     {
-        var facts = a.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(appliance) : null;
+        var facts = a.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(a.Job, appliance) : null;
         if (facts is { Hardwired: false })
         {
             foreach (var what in nets.Keys.ToList())

@@ -53,7 +53,7 @@ internal sealed class Tally(JobAnalysis a)
             var unread = circuit
                 .Boxes.Select(b => a.Job.ApplianceById(b.Appliance))
                 .OfType<Appliance>()
-                .Select(ApplianceFacts.Of)
+                .Select(x => ApplianceFacts.Of(a.Job, x))
                 .FirstOrDefault(f => f.IsUnread);
             heldCircuits[circuit.Number] = why = unread is null ? "" : $"the nameplate of {unread.Name} is assumed";
         }

@@ -120,7 +120,7 @@ internal static class TrimCount
             return;
         }
 
-        var facts = a.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(appliance) : null;
+        var facts = a.Job.ApplianceById(box.Appliance) is { } appliance ? ApplianceFacts.Of(a.Job, appliance) : null;
         if (facts is not { Connection: Connection.TwoLines })
         {
             Device(at, spec, "single", a.CircuitOf(box.Id)?.Protection.In(box.Id));

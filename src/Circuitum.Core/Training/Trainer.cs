@@ -124,10 +124,10 @@ public static class Trainer
             .All(w)
             .Where(f => f.Kind is not (FaultKind.OneLine or FaultKind.LineLoadModern or FaultKind.LineLoadOlder))
             .Select(f => (f.Kind, Net: f.Net, Run: Simulator.Run(f.In(w), on)))
-            .Select(x => (Name: Name(x.Kind, x.Net), Look: x.Run.At(at).InWords, Opens: x.Run.Trips.Length > 0))
+            .Select(x => (Name: Name(x.Kind, x.Net), Look: x.Run.At(at).InWords(w.Supply), Opens: x.Run.Trips.Length > 0))
             .Where(x => x.Name.Length > 0)
             .ToList();
-        var healthy = Simulator.Run(w, on).At(at).InWords;
+        var healthy = Simulator.Run(w, on).At(at).InWords(w.Supply);
         var telling = looks.Where(x => x.Look != healthy && !x.Opens).ToList();
         if (telling.Count == 0)
             return null;

@@ -87,7 +87,7 @@ internal static class OwnerPapers
     {
         foreach (var box in a.Job.Decisions.Boxes.Where(b => b.Held is not null))
             yield return PaperRow.Of(a.Job.RoomById(box.Room)!.Name, box.Id, box.Held!.WaitsFor, box.Held.Ask);
-        foreach (var x in a.Job.Appliances.Select(ApplianceFacts.Of).Where(x => x.IsUnread))
+        foreach (var x in a.Job.Appliances.Select(x => ApplianceFacts.Of(a.Job, x)).Where(x => x.IsUnread))
             yield return PaperRow.Of(a.Job.RoomById(x.Appliance.Room)!.Name, x.Name, "its nameplate", "whoever buys it");
     }
 }

@@ -1,5 +1,4 @@
 using Circuitum.Core.Analysis;
-using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Measure;
 
@@ -26,7 +25,7 @@ internal static class PanelPapers
                     new("Protection", 12),
                     new("Wire", 13),
                     new($"Run {LengthText.FarWord(a.Units)}", 7, true),
-                    .. CodeLibrary.Supply.Headings("VA").Select(h => new Column(h, 8, true)),
+                    .. a.Edition.Supply.Headings("VA").Select(h => new Column(h, 8, true)),
                 ],
                 at.Schedule.Select(r => Row(a, r)).Append(Connected(a, at))
             );

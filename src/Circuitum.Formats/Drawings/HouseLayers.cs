@@ -190,7 +190,7 @@ internal static class HouseLayers
                 ),
             .. job
                 .Appliances.Where(x => x.Room == id)
-                .SelectMany(x => Thing(on, room, $"appliance:{x.Id}", x.Spot, "appliance", ApplianceFacts.Of(x).Name)),
+                .SelectMany(x => Thing(on, room, $"appliance:{x.Id}", x.Spot, "appliance", ApplianceFacts.Of(job, x).Name)),
         ];
     }
 

@@ -79,7 +79,7 @@ public static class Legend
         };
 
     private static int Volts(JobAnalysis a, Box box) =>
-        a.Job.ApplianceById(box.Appliance) is { } x && CodeLibrary.Supply.At(ApplianceFacts.Of(x).Volts) == Connection.TwoLines
-            ? CodeLibrary.Supply.Between
-            : CodeLibrary.Supply.ToNeutral;
+        a.Job.ApplianceById(box.Appliance) is { } x && a.Edition.Supply.At(ApplianceFacts.Of(a.Job, x).Volts) == Connection.TwoLines
+            ? a.Edition.Supply.Between
+            : a.Edition.Supply.ToNeutral;
 }

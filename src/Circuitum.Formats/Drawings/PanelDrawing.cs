@@ -1,8 +1,6 @@
 using System.Globalization;
 using Circuitum.Core.Analysis;
-using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Panels;
 using Circuitum.Formats.Pdf;
 
 namespace Circuitum.Formats.Drawings;
@@ -77,7 +75,7 @@ public sealed class PanelDrawing
             Head(side * SpaceAt, "space");
         }
 
-        Head(0, CodeLibrary.Supply.Line);
+        Head(0, a.Edition.Supply.Line);
     }
 
     private void Head(double from, string text, TextSide side = TextSide.Middle) =>
@@ -86,10 +84,10 @@ public sealed class PanelDrawing
     // The bars, with the letter of the line that each row is on.
     private void Bars(int rows)
     {
-        var names = CodeLibrary.Supply.Names;
+        var names = a.Edition.Supply.Names;
         for (var r = 0; r < rows; r++)
         {
-            var (y, line) = (Top + ((r + 0.5) * Row), SpacePlan.LineOf((2 * r) + 1));
+            var (y, line) = (Top + ((r + 0.5) * Row), a.Edition.Supply.LineOf((2 * r) + 1));
             pen.Line(Centre - BreakerFrom, y, Centre - SpaceAt - 8, y, 0.8);
             pen.Line(Centre + SpaceAt + 8, y, Centre + BreakerFrom, y, 0.8);
             pen.Add(

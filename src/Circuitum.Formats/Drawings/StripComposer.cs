@@ -144,7 +144,7 @@ public sealed class StripComposer
             .Select(c => (c.Spot, Name: "counter"));
         var appliances = a
             .Job.Appliances.Where(x => x.Room == room.Room.Id && x.Spot.Wall == wall && x.Spot.Depth >= Length.Inches(12))
-            .Select(x => (x.Spot, ApplianceFacts.Of(x).Name));
+            .Select(x => (x.Spot, ApplianceFacts.Of(a.Job, x).Name));
         foreach (var (spot, name) in counters.Concat(appliances))
         {
             var (from, to) = Span(spot.From, spot.From + spot.Width);

@@ -55,7 +55,7 @@ internal static class Symbols
 
     private static Connection Poles(JobAnalysis a, Box box) =>
         a.Job.ApplianceById(box.Appliance) is { } appliance
-            ? CodeLibrary.Supply.At(ApplianceFacts.Of(appliance).Volts)
+            ? a.Edition.Supply.At(ApplianceFacts.Of(a.Job, appliance).Volts)
             : Connection.OneLine;
 
     // One letter for each switch of the box as long as they are few, with the ways of each: S, S3, SS3.

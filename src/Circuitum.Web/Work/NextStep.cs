@@ -41,7 +41,7 @@ public sealed record NextStep(string Say)
             _ when a.Panel is null || a.Circuits.Length == 0 => InOneStep("what is still undecided in one step"),
             _ when a.Findings.Any(IsNew) => new("what is new, planned beside the rest") { Edit = new PlanHouse(), Go = "Plan what is new" },
             _ when must > 0 => In("findings", must == 1 ? "mend what must be" : $"mend {must} that must be", "findings"),
-            _ when a.Job.Appliances.Select(ApplianceFacts.Of).FirstOrDefault(f => f.IsUnread) is { } plate => new(
+            _ when a.Job.Appliances.Select(x => ApplianceFacts.Of(a.Job, x)).FirstOrDefault(f => f.IsUnread) is { } plate => new(
                 $"is the nameplate of {plate.Name} {plate.Load} at {plate.Volts} V?"
             )
             {

@@ -58,7 +58,7 @@ public sealed partial class StageModel
 
     /// <summary>The picked appliance.</summary>
     public ApplianceFacts? PickedAppliance =>
-        IdOf(SubjectKind.Appliance) is { } id && Job.ApplianceById(id) is { } x ? ApplianceFacts.Of(x) : null;
+        IdOf(SubjectKind.Appliance) is { } id && Job.ApplianceById(id) is { } x ? ApplianceFacts.Of(Job, x) : null;
 
     /// <summary>The picked wall.</summary>
     public (RoomShape Shape, int Wall)? PickedWall =>
@@ -84,7 +84,11 @@ public sealed partial class StageModel
                 f.Spot,
                 Words.Of(f.Kind)
             ),
-            { Kind: SubjectKind.Appliance, Id: var id } when Job.ApplianceById(id) is { } x => (x.Room, x.Spot, ApplianceFacts.Of(x).Name),
+            { Kind: SubjectKind.Appliance, Id: var id } when Job.ApplianceById(id) is { } x => (
+                x.Room,
+                x.Spot,
+                ApplianceFacts.Of(Job, x).Name
+            ),
             _ => null,
         };
 
@@ -103,7 +107,7 @@ public sealed partial class StageModel
 
     private IEnumerable<(string Pick, string Name, Spot Spot)> Things(string room) =>
         [
-            .. Job.Appliances.Where(x => x.Room == room).Select(x => ($"appliance:{x.Id}", ApplianceFacts.Of(x).Name, x.Spot)),
+            .. Job.Appliances.Where(x => x.Room == room).Select(x => ($"appliance:{x.Id}", ApplianceFacts.Of(Job, x).Name, x.Spot)),
             .. Job.Fixtures.Where(f => f.Room == room).Select(f => ($"fixture:{f.Id}", Words.Of(f.Kind), f.Spot)),
             .. Job.Counters.Where(c => c.Room == room).Select(c => ($"counter:{c.Id}", c.Spot.Wall is null ? "island" : "counter", c.Spot)),
         ];

@@ -1,0 +1,236 @@
+using System.Collections.Immutable;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Jobs;
+
+namespace Circuitum.Core.Panels;
+
+/// <summary>
+/// The door to the ways of a split board: its sections, each behind a residual-current device, and in them a place on a way and a line for
+/// each breaker. A place is counted like a space: three for each way, one for each of its lines.
+/// </summary>
+public static class WayPlan
+{
+    /// <summary>Lines of a way.</summary>
+    public const int Lines = 3;
+
+    /// <summary>The sections that breakers ask for, those with the greater residual current first, with the ways that each needs.</summary>
+    /// <param name="needs">All breakers.</param>
+    /// <param name="edition">The edition, which says how much one device may have behind it.</param>
+    public static ImmutableArray<(BoardSection Section, ImmutableArray<WayNeed> Needs)> Sections(
+        IReadOnlyList<WayNeed> needs,
+        CodeEdition edition
+    )
+    {
+        var sections = ImmutableArray.CreateBuilder<(BoardSection, ImmutableArray<WayNeed>)>();
+        foreach (var kind in needs.GroupBy(n => n.Milliamps).OrderByDescending(g => g.Key))
+        {
+            var open = new List<WayNeed>();
+            foreach (var need in kind.OrderBy(n => n.Breaker.Circuit))
+            {
+                if (TooMuch([.. open, need], edition))
+                    Close();
+                open.Add(need);
+            }
+
+            Close();
+
+            void Close()
+            {
+                if (open.Count > 0)
+                    sections.Add((new(kind.Key, WaysFor(open)), [.. open]));
+                open.Clear();
+            }
+        }
+
+        return sections.ToImmutable();
+    }
+
+    /// <summary>Whether more hangs behind one device than it may have: rings, or socket-outlets on radials.</summary>
+    public static bool TooMuch(IReadOnlyCollection<WayNeed> behind, CodeEdition edition) =>
+        behind.Sum(n => n.Rings) > edition.Number("ringsOnDeviceMost")
+        || behind.Sum(n => n.Sockets) > edition.Number("socketsOnDeviceMost");
+
+    /// <summary>The ways that some breakers take at least.</summary>
+    public static int WaysFor(IReadOnlyCollection<WayNeed> needs)
+    {
+        var three = needs.Count(n => n.ThreeLines);
+        return three + ((needs.Count - three + Lines - 1) / Lines);
+    }
+
+    /// <summary>The sections of a board: a person's, else what the breakers ask for and what is over to the last of them.</summary>
+    /// <param name="panel">The board.</param>
+    /// <param name="needs">All breakers.</param>
+    /// <param name="edition">The edition.</param>
+    public static ImmutableArray<BoardSection> Layout(Panel panel, IReadOnlyList<WayNeed> needs, CodeEdition edition)
+    {
+        if (panel.Sections is { } own)
+            return own;
+        ImmutableArray<BoardSection> asked = [.. Sections(needs, edition).Select(s => s.Section)];
+        var spare = (panel.Spaces / Lines) - asked.Sum(s => s.Ways);
+        if (spare <= 0 || asked.Length == 0)
+            return asked;
+
+        // What is over goes round, so that each section has ways to spare.
+        return
+        [
+            .. asked.Select(
+                (s, i) => s with { Ways = s.Ways + (spare / asked.Length) + (i >= asked.Length - (spare % asked.Length) ? 1 : 0) }
+            ),
+        ];
+    }
+
+    /// <summary>All places: those decided and still possible, then new ones. What finds no place is left out.</summary>
+    /// <param name="panel">The board.</param>
+    /// <param name="decided">Decisions so far.</param>
+    /// <param name="needs">All breakers.</param>
+    /// <param name="edition">The edition.</param>
+    public static ImmutableArray<SpaceDecision> Fill(
+        Panel panel,
+        IEnumerable<SpaceDecision> decided,
+        IReadOnlyList<WayNeed> needs,
+        CodeEdition edition
+    )
+    {
+        var needed = needs.ToDictionary(n => n.Breaker);
+        var free = Enumerable.Range(1, panel.Spaces / Lines * Lines).ToHashSet();
+        var placed = new List<SpaceDecision>();
+        foreach (var d in decided.Where(d => d.Panel == panel.Id).OrderByDescending(d => d.By))
+        {
+            if (!needed.TryGetValue(d.Breaker, out var need) || placed.Exists(p => p.Breaker == d.Breaker))
+                continue;
+            var spaces = Taken(d.Space, need.ThreeLines).ToList();
+            if (!spaces.TrueForAll(free.Contains) || (need.ThreeLines && (d.Space - 1) % Lines != 0))
+                continue;
+            free.ExceptWith(spaces);
+            placed.Add(d);
+        }
+
+        var done = placed.Select(p => p.Breaker).ToHashSet();
+        var places = Ways(panel, needs, edition).ToList();
+        foreach (var (need, section) in places.Where(p => p.Need.ThreeLines && !done.Contains(p.Need.Breaker)))
+        {
+            var way = section.FirstOrDefault(w => Taken(First(w), true).All(free.Contains));
+            if (way == 0)
+                continue;
+            free.ExceptWith(Taken(First(way), true));
+            placed.Add(SpacePlan.At(panel, need.Breaker, First(way)));
+        }
+
+        OneLine([.. places.Where(p => !p.Need.ThreeLines && !done.Contains(p.Need.Breaker))], panel, needed, placed, free);
+        return [.. placed.OrderBy(p => p.Space)];
+    }
+
+    /// <summary>The first place of a way.</summary>
+    public static int First(int way) => ((way - 1) * Lines) + 1;
+
+    /// <summary>The way of a place, from 1.</summary>
+    public static int WayOf(int space) => ((space - 1) / Lines) + 1;
+
+    /// <summary>The index of the section that a way is in, or none past the last one.</summary>
+    public static int? SectionOf(ImmutableArray<BoardSection> sections, int way)
+    {
+        for (var (i, last) = (0, 0); i < sections.Length; i++)
+        {
+            last += sections[i].Ways;
+            if (way <= last)
+                return i;
+        }
+
+        return null;
+    }
+
+    private static IEnumerable<int> Taken(int space, bool threeLines) => Enumerable.Range(space, threeLines ? Lines : 1);
+
+    // Each breaker with the ways of the section that it belongs to.
+    private static IEnumerable<(WayNeed Need, ImmutableArray<int> Ways)> Ways(
+        Panel panel,
+        IReadOnlyList<WayNeed> needs,
+        CodeEdition edition
+    )
+    {
+        var layout = Layout(panel, needs, edition);
+        var ways = new List<(BoardSection Section, ImmutableArray<int> Ways)>();
+        foreach (var section in layout)
+        {
+            var from = ways.Sum(w => w.Ways.Length) + 1;
+            ways.Add((section, [.. Enumerable.Range(from, section.Ways).Where(w => w <= panel.Spaces / Lines)]));
+        }
+
+        // Sections of one kind are filled in their order, each as far as its device allows.
+        foreach (var kind in Sections(needs, edition).GroupBy(s => s.Section.Milliamps))
+        {
+            var there = ways.Where(w => w.Section.Milliamps == kind.Key).ToList();
+            foreach (var (part, i) in kind.Select((k, i) => (k, i)))
+            {
+                foreach (var need in part.Needs)
+                    yield return (need, there.Count == 0 ? [] : there[Math.Min(i, there.Count - 1)].Ways);
+            }
+        }
+    }
+
+    // Circuits that feed sockets of one room are on one line, so they are divided as one.
+    private static void OneLine(
+        List<(WayNeed Need, ImmutableArray<int> Ways)> open,
+        Panel panel,
+        Dictionary<BreakerKey, WayNeed> needed,
+        List<SpaceDecision> placed,
+        HashSet<int> free
+    )
+    {
+        int Slots(ImmutableArray<int> ways, int line) => ways.Count(w => free.Contains(First(w) + line));
+        var tied = Tied(open);
+        int[] there = [.. Enumerable.Range(0, Lines).Select(l => placed.Sum(p => Carried(needed[p.Breaker], p.Space, l)))];
+        bool Fits(int[] line)
+        {
+            var used = new Dictionary<(ImmutableArray<int>, int), int>();
+            for (var i = 0; i < tied.Count; i++)
+            {
+                foreach (var (_, ways) in line[i] < 0 ? [] : tied[i])
+                {
+                    var key = (ways, line[i]);
+                    if ((used[key] = used.GetValueOrDefault(key) + 1) > Slots(ways, line[i]))
+                        return false;
+                }
+            }
+
+            return true;
+        }
+
+        var lines = LineBalance.Divide([.. tied.Select(t => t.Sum(x => x.Need.Watts))], Fits, there);
+        foreach (var (group, line) in tied.Zip(lines).OrderBy(x => x.First.Min(n => n.Need.Breaker.Circuit)))
+        {
+            foreach (var (need, ways) in group)
+            {
+                // Where a group does not fit on one line its circuits take what is left; a check says so.
+                var at = Enumerable
+                    .Range(0, Lines)
+                    .OrderBy(l => l == line ? 0 : 1)
+                    .SelectMany(l => ways.Select(w => First(w) + l))
+                    .FirstOrDefault(free.Contains);
+                if (at == 0)
+                    continue;
+                free.Remove(at);
+                placed.Add(SpacePlan.At(panel, need.Breaker, at));
+            }
+        }
+    }
+
+    private static int Carried(WayNeed need, int space, int line) =>
+        need.ThreeLines ? need.Watts / Lines
+        : (space - 1) % Lines == line ? need.Watts
+        : 0;
+
+    private static List<List<(WayNeed Need, ImmutableArray<int> Ways)>> Tied(List<(WayNeed Need, ImmutableArray<int> Ways)> open)
+    {
+        var groups = new List<List<(WayNeed Need, ImmutableArray<int> Ways)>>();
+        foreach (var one in open)
+        {
+            var rooms = one.Need.Rooms.IsDefault ? [] : one.Need.Rooms;
+            var mates = groups.Where(g => g.Exists(x => !x.Need.Rooms.IsDefault && x.Need.Rooms.Any(rooms.Contains))).ToList();
+            groups.RemoveAll(mates.Contains);
+            groups.Add([.. mates.SelectMany(g => g), one]);
+        }
+
+        return groups;
+    }
+}
