@@ -16,6 +16,8 @@ public static class ScheduleCsv
     /// <summary>Writes the schedule with its totals.</summary>
     public static string Write(JobAnalysis analysis)
     {
+        if (analysis.Edition.Board is not null)
+            return Boards(analysis);
         using var text = new StringWriter(CultureInfo.InvariantCulture);
         using (var csv = new CsvWriter(text, new CsvConfiguration(CultureInfo.InvariantCulture) { NewLine = "\r\n" }))
         {
@@ -61,6 +63,21 @@ public static class ScheduleCsv
         }
 
         return text.ToString();
+    }
+
+    private static string Boards(JobAnalysis a)
+    {
+        var lines = new List<string[]>();
+        foreach (var sheet in a.Panels.Select(at => BoardSheet.Of(a, at)).OfType<BoardSheet>())
+        {
+            lines.Add([sheet.At.Panel.Name]);
+            lines.AddRange(BoardLines.Over(a, sheet).Select(l => new[] { l }));
+            lines.Add([.. BoardLines.Heads(sheet, a.Units)]);
+            lines.AddRange(BoardLines.Of(a, sheet).Select(l => l.Cells.Select(c => c.Replace(",", "", StringComparison.Ordinal)).ToArray()));
+            lines.AddRange(BoardLines.Under(sheet).Select(l => new[] { l }));
+        }
+
+        return Lines(lines);
     }
 
     /// <summary>Lines of cells, each cell safe to open.</summary>

@@ -74,7 +74,7 @@ public static partial class LabelWriter
                     .OfType<Appliance>()
                     .Select(a => ApplianceFacts.Of(house.Job, a).Name)
                     .ToList();
-                return names.Count == 0 ? In("Receptacles: ")
+                return names.Count == 0 ? In($"{CodeLibrary.Edition(job.CodeEdition).Word("Receptacles")}: ")
                     : string.Join(" and ", names) is var what && what.Length < Longest - 12 ? In($"{what}, ")
                     : Cut(what);
             case CircuitPurpose.SmallAppliance:
@@ -96,7 +96,7 @@ public static partial class LabelWriter
             case CircuitPurpose.Laundry when !In("").Contains("laundry", StringComparison.OrdinalIgnoreCase):
                 return In("Laundry receptacles: ");
             default:
-                return In("", " receptacles");
+                return In("", $" {CodeLibrary.Edition(job.CodeEdition).Word("receptacles")}");
         }
     }
 

@@ -14,6 +14,7 @@ internal static class SocketRules
     private static readonly Length Step = Length.Inches(6);
     private static readonly Length FromEnd = Length.Inches(8);
     private static readonly Length LeastSpace = Length.Inches(20);
+    private const double LeastApartInches = 18;
 
     // From the worktop to the middle of the plate, whose lower edge is then clear of it by rule.
     private static readonly Length HalfPlate = Length.Inches(2);
@@ -30,7 +31,12 @@ internal static class SocketRules
                     .Where(b => b.Kind == BoxKind.Receptacle)
                     .Select(b => BoxLayout.Places.Of(draft.House, b))
                     .ToList();
-                var best = places.MaxBy(p => taken.Count == 0 ? Middle(shape, p) : taken.Min(t => t.InchesTo(shape.On(p.Wall, p.Along))));
+                double Apart((int Wall, Length Along, Length Height) p) =>
+                    taken.Count == 0 ? Middle(shape, p) : taken.Min(t => t.InchesTo(shape.On(p.Wall, p.Along)));
+
+                // Over the worktop as long as one does not stand right beside another, then along the walls.
+                var tops = places.Where(p => p.Height >= ReceptacleRules.CounterTop && Apart(p) >= LeastApartInches).ToList();
+                var best = (tops.Count > 0 ? tops : places).MaxBy(Apart);
                 places.Remove(best);
                 if (
                     draft.Add(
@@ -72,15 +78,14 @@ internal static class SocketRules
     internal static int Count(IEnumerable<Box> boxes) =>
         boxes.Where(b => b.Kind == BoxKind.Receptacle).Sum(b => b.Style == ReceptacleStyle.Single ? 1 : 2) / 2;
 
-    // Worktops first in a kitchen, walls where there are none.
+    // Worktops and walls of a kitchen, the walls of other rooms.
     private static IEnumerable<(int Wall, Length Along, Length Height)> Places(Draft draft, RoomShape shape)
     {
         var over = ReceptacleRules.CounterTop + draft.InchNumber("socketOverTopIn") + HalfPlate;
-        var tops =
-            shape.Room.Kind == RoomKind.Kitchen
-                ? Along(draft, shape, WallSpaces.Counters(shape, draft.Job, LeastSpace), over).ToList()
-                : [];
-        return tops.Count > 0 ? tops : Along(draft, shape, WallSpaces.Of(shape, draft.Job, LeastSpace), draft.InchNumber("socketHeightIn"));
+        var walls = Along(draft, shape, WallSpaces.Of(shape, draft.Job, LeastSpace), draft.InchNumber("socketHeightIn"));
+        return shape.Room.Kind == RoomKind.Kitchen
+            ? Along(draft, shape, WallSpaces.Counters(shape, draft.Job, LeastSpace), over).Concat(walls)
+            : walls;
     }
 
     private static IEnumerable<(int Wall, Length Along, Length Height)> Along(

@@ -16,7 +16,7 @@ internal sealed class BoxApplianceRule : CheckedRule
         foreach (var appliance in a.Job.Appliances)
         {
             if (a.Job.Decisions.Boxes.FirstOrDefault(b => b.Appliance == appliance.Id) is not { } box)
-                yield return Breach(a, $"{ApplianceFacts.Of(a.Job, appliance).Name} has no outlet.", Subject.Appliance(appliance.Id)) with
+                yield return Breach(a, $"{ApplianceFacts.Of(a.Job, appliance).Name} has no {a.Edition.Word("outlet")}.", Subject.Appliance(appliance.Id)) with
                 {
                     Fix = BoxFixes.Propose(a.House[appliance.Room]),
                 };
@@ -27,7 +27,7 @@ internal sealed class BoxApplianceRule : CheckedRule
             )
                 yield return Breach(
                     a,
-                    $"The outlet for {ApplianceFacts.Of(a.Job, appliance).Name} is "
+                    $"The {a.Edition.Word("outlet")} for {ApplianceFacts.Of(a.Job, appliance).Name} is "
                         + $"{LengthText.Far(inches / 12, a.Units, LengthText.Tenths)} away; the limit is "
                         + $"{a.Edition.Number("applianceReceptacleReachIn")}.",
                     Subject.Box(box.Id)

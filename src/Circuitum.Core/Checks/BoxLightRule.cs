@@ -29,7 +29,7 @@ internal sealed class BoxLightRule : CheckedRule
     {
         var lights = SwitchedLights.In(a, shape);
         if (lights.Count == 0)
-            return Breach(a, $"{shape.Room.Name} has no lighting outlet{flight}.", Subject.Room(shape.Room.Id)) with
+            return Breach(a, $"{shape.Room.Name} has no {a.Edition.Word("lighting outlet")}{flight}.", Subject.Room(shape.Room.Id)) with
             {
                 Fix = BoxFixes.Propose(shape),
             };

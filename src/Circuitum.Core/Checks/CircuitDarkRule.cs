@@ -20,7 +20,7 @@ internal sealed class CircuitDarkRule : CheckedRule
             )
                 yield return Breach(
                     a,
-                    $"Circuit {c.Number} carries all lights and receptacles of {a.House[room].Room.Name}.",
+                    $"Circuit {c.Number} carries all lights and {a.Edition.Word("receptacles")} of {a.House[room].Room.Name}.",
                     Subject.Room(room),
                     Subject.Circuit(c.Number)
                 );

@@ -13,7 +13,7 @@ internal sealed class CircuitUnassignedRule : CheckedRule
         if (loose.Count > 0)
             yield return Breach(
                 a,
-                $"{loose.Count} {(loose.Count == 1 ? "box is" : "boxes are")} on no circuit: "
+                $"{loose.Count} {(loose.Count == 1 ? $"{a.Edition.Word("box")} is" : $"{a.Edition.Word("boxes")} are")} on no circuit: "
                     + $"{string.Join(", ", loose.Take(5).Select(b => b.Id))}{(loose.Count > 5 ? " and more" : "")}.",
                 [.. loose.Take(50).Select(b => Subject.Box(b.Id))]
             );

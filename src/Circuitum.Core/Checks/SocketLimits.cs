@@ -19,6 +19,7 @@ internal static class SocketLimits
         var area = a.Edition.Number($"{key}AreaSqM") / FloorArea.SqMInSqFt;
         var floor = c.Boxes.Select(b => b.Room).Distinct().Sum(r => a.House[r].AreaSqFt);
         if (area > 0 && floor > area)
-            yield return $"{form} {c.Number} serves {FloorArea.Show(floor, a.Units)} of floor; {FloorArea.Show(area, a.Units)} are the most.";
+            yield return $"{form} {c.Number} serves {FloorArea.Show(floor, a.Units)} of floor; "
+                + $"{FloorArea.Show(area, a.Units)} are the most.";
     }
 }

@@ -53,6 +53,13 @@ public sealed partial record CodeEdition
     /// <summary>Preferences by key that say nothing under these rules, and are not asked for.</summary>
     public ImmutableArray<string> UnusedPreferences { get; init; } = [];
 
+    /// <summary>The only preferences by key that say something under these rules; empty where most of them do.</summary>
+    public ImmutableArray<string> UsedPreferences { get; init; } = [];
+
+    /// <summary>Whether a preference says anything under these rules.</summary>
+    /// <param name="key">The preference's key.</param>
+    public bool Uses(string key) => UsedPreferences.IsEmpty ? !UnusedPreferences.Contains(key) : UsedPreferences.Contains(key);
+
     /// <summary>Appliances of the library that have a circuit of their own whatever the job prefers.</summary>
     public ImmutableArray<string> OwnCircuits { get; init; } = [];
 
@@ -93,6 +100,13 @@ public sealed partial record CodeEdition
 
     /// <summary>Its name with the layers that are laid over it, as papers state it.</summary>
     public string FullName => Layers.Length == 0 ? Name : $"{Name}, with {string.Join(", ", Layers)}";
+
+    /// <summary>Words of its trade for those that the program uses else: a board for a panel.</summary>
+    public ImmutableDictionary<string, string> Words { get; init; } = ImmutableDictionary<string, string>.Empty;
+
+    /// <summary>What the people of its trade call a thing.</summary>
+    /// <param name="word">What the program calls it else.</param>
+    public string Word(string word) => Words.GetValueOrDefault(word, word);
 
     /// <summary>Whether a rule is in force; one that the family does not know is not.</summary>
     public bool InForce(string ruleId) => Rules.GetValueOrDefault(ruleId)?.Applies == true;

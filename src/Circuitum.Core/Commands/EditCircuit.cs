@@ -10,12 +10,14 @@ namespace Circuitum.Core.Commands;
 /// <param name="Breaker">Rating; none goes back to the sized one.</param>
 /// <param name="Protection">Place of the ground-fault device; none follows the job.</param>
 /// <param name="Own">Preferences of its own, by key; none or empty follows the job in all.</param>
+/// <param name="Ring">Both ends on one breaker, on a split board; none leaves it.</param>
 public sealed record EditCircuit(
     int Circuit,
     string? Label,
     int? Breaker,
     ProtectionPlace? Protection,
-    ImmutableSortedDictionary<string, string>? Own = null
+    ImmutableSortedDictionary<string, string>? Own = null,
+    bool? Ring = null
 ) : JobCommand("edit circuit")
 {
     /// <inheritdoc/>
@@ -28,6 +30,7 @@ public sealed record EditCircuit(
             Label = string.IsNullOrWhiteSpace(Label) ? null : Label.Trim(),
             Breaker = Breaker,
             Protection = Protection,
+            Ring = Ring ?? circuit.Ring,
             Preferences = Own is { Count: > 0 } ? Own : null,
         };
         return CommandResult.Checked(

@@ -1,6 +1,7 @@
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Panels;
 using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Commands;
@@ -33,12 +34,16 @@ public sealed record MoveBreaker(int Circuit, int Space, string? Panel = null, s
             return CommandResult.Refuse(
                 $"Circuit {Circuit} shares its home run with circuit {any.MateOf(Circuit)}. Give each its cable first."
             );
-        var poles = mate is null ? circuit?.Poles ?? 2 : 2;
-        var wanted = analysis.Edition.Supply.Taken(Space, poles).ToList();
-        if (Space < 1 || wanted.Any(s => s > at.Panel.Spaces))
+        var supply = analysis.Edition.Supply;
+        var poles = mate is null ? circuit?.Poles ?? supply.Names.Length : 2;
+
+        // On a split board what is on all lines takes the whole way.
+        var first = analysis.Edition.Board is not null && poles > 1 ? WayPlan.First(WayPlan.WayOf(Space)) : Space;
+        var wanted = supply.Taken(first, poles).ToList();
+        if (first < 1 || wanted.Any(s => s > at.Panel.Spaces))
             return CommandResult.Refuse(
-                $"The panel has spaces 1 to {at.Panel.Spaces}"
-                    + $"{(poles == 2 ? "; a two-pole breaker takes a space and the one below it in its column" : "")}."
+                $"The {analysis.Edition.Word("panel")} has {analysis.Edition.Word("spaces")} 1 to {at.Panel.Spaces}"
+                    + $"{(poles == 2 && analysis.Edition.Board is null ? "; a two-pole breaker takes a space and the one below it in its column" : "")}."
             );
         bool FitsHalf(CircuitAnalysis c) => PanelDeriver.Need(job, c).FitsHalf;
         if (Half != TandemHalf.Whole && !at.Panel.TakesTandem(Space))
@@ -89,7 +94,7 @@ public sealed record MoveBreaker(int Circuit, int Space, string? Panel = null, s
                 Panel = at.Panel.Id,
                 Circuit = feeder is null ? Circuit : 0,
                 Feeds = Feeds,
-                Space = Space,
+                Space = first,
                 Half = Half,
                 Family = old?.Panel == at.Panel.Id ? old.Family : null,
                 By = Origin.Person,

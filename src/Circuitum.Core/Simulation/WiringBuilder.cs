@@ -4,6 +4,7 @@ using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Routing;
+using Circuitum.Core.Sizing;
 
 namespace Circuitum.Core.Simulation;
 
@@ -147,5 +148,5 @@ internal sealed partial class WiringBuilder
         }
     }
 
-    private static double OhmPerFoot(WireSize size) => CodeLibrary.Conductors.Copper.First(r => r.Size == size).OhmPerKft / 1000;
+    private static double OhmPerFoot(WireSize size) => Conductor.Copper(size).OhmPerKft / 1000;
 }

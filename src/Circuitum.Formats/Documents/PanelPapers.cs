@@ -9,6 +9,12 @@ internal static class PanelPapers
 {
     internal static void Schedules(PaperDraft s, JobAnalysis a)
     {
+        if (a.Edition.Board is not null)
+        {
+            Boards(s, a);
+            return;
+        }
+
         foreach (var at in a.Panels)
         {
             s.Part($"Panel schedule: {at.Panel.Name}");
@@ -38,6 +44,27 @@ internal static class PanelPapers
                 $"Service load: {string.Join("; ", a.ServiceLoads.Select(l => $"{l.Name} {l.Total}, {l.Current.Value:0.0} A"))}. "
                     + $"Used: {a.Service.Name}."
             );
+    }
+
+    private static void Boards(PaperDraft s, JobAnalysis a)
+    {
+        foreach (var sheet in a.Panels.Select(at => BoardSheet.Of(a, at)).OfType<BoardSheet>())
+        {
+            s.Part($"Board schedule: {sheet.At.Panel.Name}");
+            foreach (var line in BoardLines.Over(a, sheet))
+                s.Text(line);
+            double[] wide = [8, 6, 26, 6, 14, 16, .. sheet.At.Supply.Names.Select(_ => 8), 8, 7];
+            s.Table(
+                [.. BoardLines.Heads(sheet, a.Units).Select((h, i) => new Column(h, (float)wide[i], i >= BoardLines.BeforeLines || i is 1 or 3))],
+                BoardLines.Of(a, sheet).Select(l => new PaperRow([.. l.Cells.Select((c, i) => new PaperCell(c, BoardLines.Why(sheet, l.Place, i)))]))
+            );
+            foreach (var line in BoardLines.Under(sheet))
+                s.Text(line);
+        }
+
+        if (a.Panels.Length == 0)
+            NoPanel(s, "Board schedule");
+        s.Text("Basic: what a local layer may change, and what is doubted, stands on the rules page.");
     }
 
     private static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Field;
 using Circuitum.Core.Measure;
 using Circuitum.Formats.Pdf;
@@ -48,6 +49,14 @@ public static class Papers
 
     /// <summary>The papers by their file's name.</summary>
     public static IReadOnlyList<string> Names { get; } = [.. All.Select(p => p.Name)];
+
+    // What has been made for split boards; the others speak of panels, conductors and forms of another family.
+    private static readonly ImmutableHashSet<string> OfBoards = ["schedule", "plans", "findings", "packet"];
+
+    /// <summary>Whether a paper means anything under an edition.</summary>
+    /// <param name="name">One of <see cref="Names"/>.</param>
+    /// <param name="edition">The edition.</param>
+    public static bool AppliesTo(string name, CodeEdition edition) => edition.Board is null || OfBoards.Contains(name);
 
     /// <summary>A paper.</summary>
     /// <param name="a">The analysis.</param>
@@ -133,7 +142,7 @@ public static class Papers
             $"Rough-in of a house of {FloorArea.Show(a.AreaSqFt, a.Units)}. {a.Edition.FullName}. Change {change}"
                 + (a.Job.PermitDate is { } permit ? $", permit of {permit.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}" : "")
                 + ".",
-            $"{a.Circuits.Length} circuits, {a.Job.Decisions.Boxes.Length} boxes, {LengthText.Far(a.CableFeet, a.Units, "#,0")} "
+            $"{a.Circuits.Length} circuits, {a.Job.Decisions.Boxes.Length} {a.Edition.Word("boxes")}, {LengthText.Far(a.CableFeet, a.Units, "#,0")} "
                 + $"of cable. Service load {a.Service.Current.Value:0.0} A of {a.Panel?.MainBreaker ?? 0} A.",
             Caution,
         ];
@@ -141,6 +150,14 @@ public static class Papers
     private static void Packet(PaperDraft s, PaperAsk r)
     {
         var a = r.Analysis;
+        if (a.Edition.Board is not null)
+        {
+            PanelPapers.Schedules(s, a);
+            Plans(s, r);
+            BoxPapers.Findings(s, a);
+            return;
+        }
+
         PanelPapers.Loads(s, a);
         PanelPapers.OneLinePaper(s, a);
         PanelPapers.Schedules(s, a);

@@ -52,8 +52,14 @@ internal static class CircuitLayers
         {
             var state = only is { } o && o != c.Number ? "faint" : "";
             var home = c.Run.First is { } first ? byBox.GetValueOrDefault(first) : null;
-            if (home is not null && c.Number != only && on.A.PanelById(c.Panel) is { } panel)
-                on.Add("home-runs", Arrow(on, home, panel, pencils.Of(c), state));
+            // Both ends of a ring come from the board.
+            PlacedMark?[] ends = [home, c.Board?.Closing is { } closing ? byBox.GetValueOrDefault(closing.To) : null];
+            foreach (var end in ends.OfType<PlacedMark>().Where(_ => c.Number != only))
+            {
+                if (on.A.PanelById(c.Panel) is { } panel)
+                    on.Add("home-runs", Arrow(on, end, panel, pencils.Of(c), state));
+            }
+
             foreach (var room in marks.Where(m => on.A.CircuitOf(m.Box.Id) == c).GroupBy(m => m.Room))
             {
                 if (on.Detail.NumberAtEachBox)

@@ -48,6 +48,9 @@ public static class Legend
     }
 
     private static string Word(JobAnalysis a, Box box) =>
+        a.Edition.Word(Kind(a, box)) + (box.Kind == BoxKind.Appliance ? $", {Volts(a, box)} V" : "");
+
+    private static string Kind(JobAnalysis a, Box box) =>
         box.Kind switch
         {
             BoxKind.Switch when box.Gangs.FirstOrDefault(g => g.Control != SwitchControl.Toggle) is { } gang => "switch with "
@@ -65,7 +68,7 @@ public static class Legend
             BoxKind.SmokeAlarm => "smoke alarm",
             BoxKind.Disconnect => "disconnect or switch of equipment",
             BoxKind.Provision => "provision",
-            _ => $"outlet of an appliance, {Volts(a, box)} V",
+            _ => "outlet of an appliance",
         };
 
     private static string ControlWord(SwitchControl control) =>
@@ -79,7 +82,7 @@ public static class Legend
         };
 
     private static int Volts(JobAnalysis a, Box box) =>
-        a.Job.ApplianceById(box.Appliance) is { } x && a.Edition.Supply.At(ApplianceFacts.Of(a.Job, x).Volts) == Connection.TwoLines
+        a.Job.ApplianceById(box.Appliance) is { } x && ApplianceFacts.Of(a.Job, x).Connection != Connection.OneLine
             ? a.Edition.Supply.Between
             : a.Edition.Supply.ToNeutral;
 }

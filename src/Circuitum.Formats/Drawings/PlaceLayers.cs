@@ -40,7 +40,7 @@ internal static class PlaceLayers
             );
             var (x, y) = on.Pixels(p);
             on.Placer.Block(area.Move(x, y));
-            var name = panel.FedFrom is null ? "Panel" : panel.Name;
+            var name = panel.FedFrom is null ? on.A.Edition.Word("Panel") : panel.Name;
             var (w, h) = (TextWidths.Of(name, Size, bold: true) + 3, Size + 2);
             (double X, double Y)[] sides =
             [

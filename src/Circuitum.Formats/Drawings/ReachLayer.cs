@@ -17,6 +17,9 @@ public static class ReachLayer
     private const double OnFloor = 3.5;
     private const double OverCounter = 22;
 
+    // Where no rule says how far a plug may be, there is nothing to show.
+    private const string Rule = "box.wall";
+
     /// <summary>
     /// The line of a storey with its boxes as given, as the group that the plan holds, and what is worst in the picked room.
     /// </summary>
@@ -24,13 +27,13 @@ public static class ReachLayer
     {
         var rooms = a.House.Rooms.Where(r => r.Room.Storey == view.Storey).ToImmutableArray();
         var drawing = new Drawing("", default, 1, [new("reach", [.. Shapes(a, view, rooms, boxes)])]);
-        var worst = Room(a, view.Selected) is { } picked ? ReachLine.Worst(ReachLine.Of(a.Job, a.Edition, picked, boxes), a.Units) : "";
+        var worst = a.Edition.InForce(Rule) && Room(a, view.Selected) is { } picked ? ReachLine.Worst(ReachLine.Of(a.Job, a.Edition, picked, boxes), a.Units) : "";
         return (SvgWriter.Write(drawing).Whole, worst);
     }
 
     internal static IEnumerable<Shape> Shapes(JobAnalysis a, PlanView view, ImmutableArray<RoomShape> rooms, IReadOnlyCollection<Box> boxes)
     {
-        if (boxes.Count == 0)
+        if (boxes.Count == 0 || !a.Edition.InForce(Rule))
             yield break;
         var picked = Room(a, view.Selected);
         foreach (var room in rooms)

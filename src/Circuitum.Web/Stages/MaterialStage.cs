@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 
 namespace Circuitum.Web.Stages;
 
@@ -19,6 +20,9 @@ public sealed class MaterialStage : Stage
 
     /// <inheritdoc/>
     protected override bool Begun(JobAnalysis a) => a.Job.Decisions.Boxes.Length > 0;
+
+    /// <inheritdoc/>
+    public override bool AppliesTo(CodeEdition edition) => edition.Board is null;
 
     // Told on every page after every edit, so nothing is counted for it.
     /// <inheritdoc/>

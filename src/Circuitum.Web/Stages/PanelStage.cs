@@ -19,7 +19,7 @@ public sealed class PanelStage : Stage
     public override string? Sheet => "Panels/_Panel";
 
     /// <inheritdoc/>
-    protected override ImmutableArray<string> Rules => ["panel.", "service.", "feeder."];
+    protected override ImmutableArray<string> Rules => ["panel.", "service.", "feeder.", "board."];
 
     /// <inheritdoc/>
     protected override bool Begun(JobAnalysis a) => a.SpacesUsed > 0;

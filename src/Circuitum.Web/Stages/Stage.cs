@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Formats;
 using Circuitum.Web.Work;
 
@@ -19,6 +20,12 @@ public abstract class Stage
 
     /// <summary>What its tab says.</summary>
     public string Title => char.ToUpperInvariant(Id[0]) + Id[1..];
+
+    /// <summary>What its tab says in the words of a family.</summary>
+    public string TitleIn(CodeEdition edition) => edition.Word(Title);
+
+    /// <summary>Whether it means anything under an edition.</summary>
+    public virtual bool AppliesTo(CodeEdition edition) => true;
 
     /// <summary>The partial that stands beside the drawing.</summary>
     public abstract string List { get; }

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Formats;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
@@ -15,6 +16,17 @@ public sealed partial class StageModel
 {
     // A ticket is about as wide as this, in pixels; what is wider is scrolled.
     private const double TicketWide = 340;
+
+    /// <summary>What the people of the job's trade call a thing.</summary>
+    public string Word(string word) => A.Edition.Word(word);
+
+    /// <summary>What a circuit is on its split board: its form, its place, the residual current of its section.</summary>
+    public string BoardWords(CircuitAnalysis c)
+    {
+        var place = A.Panels.Select(p => BoardSheet.Of(A, p)?.PlaceOf(c.Number)).FirstOrDefault(p => p is not null);
+        string[] words = [BoardLines.Form(c), place?.Name ?? "no place", $"{c.Board!.Milliamps} mA"];
+        return string.Join(", ", words.Where(w => w.Length > 0));
+    }
 
     /// <summary>A wall in studs, for a ticket.</summary>
     public string Strip(RoomShape room, int wall, bool cables = false) =>
