@@ -73,7 +73,9 @@ public static class ScheduleCsv
             lines.Add([sheet.At.Panel.Name]);
             lines.AddRange(BoardLines.Over(a, sheet).Select(l => new[] { l }));
             lines.Add([.. BoardLines.Heads(sheet, a.Units)]);
-            lines.AddRange(BoardLines.Of(a, sheet).Select(l => l.Cells.Select(c => c.Replace(",", "", StringComparison.Ordinal)).ToArray()));
+            lines.AddRange(
+                BoardLines.Of(a, sheet).Select(l => l.Cells.Select(c => c.Replace(",", "", StringComparison.Ordinal)).ToArray())
+            );
             lines.AddRange(BoardLines.Under(sheet).Select(l => new[] { l }));
         }
 

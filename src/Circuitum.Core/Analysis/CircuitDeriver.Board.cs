@@ -39,7 +39,11 @@ internal sealed partial class CircuitDeriver
         run = Cutoffs.Into(run, job, runs);
         var wire = BoardSizing.Choose(c, edition);
         var (limit, drop) = (DropLimit(use), Dropped(c, run, load, wire));
-        while (drop.Percent > limit && wire is not null && BoardSizing.Larger(wire.Size) is { } more)
+        for (
+            var steps = 0;
+            drop.Percent > limit && steps < MostSteps && wire is not null && BoardSizing.Larger(wire.Size) is { } more;
+            steps++
+        )
         {
             wire = BoardSizing.Choose(c with { Larger = more }, edition);
             drop = Dropped(c, run, load, wire);
@@ -126,7 +130,7 @@ internal sealed partial class CircuitDeriver
         if (c.Ring)
         {
             var loop = run.Cables.Aggregate(Length.Zero, (sum, s) => sum + s.Way);
-            var volts = Volts(wire.Breaker, loop / 4);
+            var volts = BoardSizing.DropPercent(c, wire, loop.InFeet * LengthText.MetresInFoot) * load.Volts / 100;
             foreach (var segment in run.Segments)
                 at[segment.To] = volts / load.Volts * 100;
             return Told(

@@ -58,7 +58,9 @@ public static class HouseDeriver
             ),
             SharedHoles = shared,
             Apart = [.. shared.Where(s => s.Remedy == HoleRemedy.OwnHole).Select(s => s.Circuit)],
-            Outside = OutsideRuns.Of(job, edition, runs, circuits),
+
+            // How deep and in what a cable lies outdoors is asked of families that have rules for it.
+            Outside = edition.Board is null ? OutsideRuns.Of(job, edition, runs, circuits) : [],
             SpecsWhenAsked = new(() => BoxSpecs.Of(house, edition, byBox)),
             Panels = PanelDeriver.Of(job, house, edition, runs, circuits, service),
             AreaSqFt = area,

@@ -7,7 +7,13 @@ namespace Circuitum.Core.Bench;
 public static class BenchDesk
 {
     // Before the questions, which read them when they are made.
-    internal static readonly ImmutableArray<string> Editions = CodeLibrary.EditionIds;
+    internal static readonly ImmutableArray<string> Editions =
+    [
+        .. CodeLibrary.EditionIds.Where(id => CodeLibrary.Edition(id).Board is null),
+    ];
+
+    // Those of split boards, which have questions of their own.
+    internal static readonly ImmutableArray<string> Boards = [.. CodeLibrary.EditionIds.Except(Editions)];
 
     // Those of the family that has the most.
     internal static readonly ImmutableArray<string> UsEditions = [.. CodeLibrary.IdsOf(CodeLibrary.Newest.Family)];
@@ -27,6 +33,8 @@ public static class BenchDesk
         ServiceBench.Service,
         SpacingBench.Walls,
         LampBench.Lamps,
+        BoardBench.Circuit,
+        BoardBench.Lines,
         ReelBench.Reels,
     ];
 

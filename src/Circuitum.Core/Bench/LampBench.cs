@@ -11,39 +11,43 @@ internal static class LampBench
             "lamps",
             "Lamps on one circuit, split board",
             [
+                new("rules", "Rules", BenchDesk.Boards[0], BenchDesk.Boards),
                 new("lamps", "Lamp points", "0") { Example = "14" },
                 new("led", "LED points", "0") { Example = "11" },
                 new("watts", "Strips, floods and the like by their watts", "") { Many = true, Example = "60" },
             ],
             i =>
             {
-                var t = CodeLibrary.Families.SplitBoard.Lamps;
+                var edition = CodeLibrary.Edition(i.Choice("rules"));
+                var (point, ledPoint) = (edition.Number("lampPointW"), edition.Number("ledPointW"));
+                var (first, most) = (edition.Number("lampFirstW"), edition.Number("lampMostW"));
                 var (lamps, led, others) = (i.Whole("lamps", 0, 1000), i.Whole("led", 0, 1000), i.Numbers("watts", 0, 20_000));
-                var watts = (lamps * t.PointWatts) + (led * t.LedWatts) + others.Sum();
+                var watts = (lamps * point) + (led * ledPoint) + others.Sum();
                 if (watts <= 0)
                     throw new BenchException("lamps", "say at least one lamp.");
-                var step = t.Steps.FirstOrDefault(s => watts <= s.UpToWatts);
-                var circuits = (int)Math.Ceiling((watts / t.Steps[^1].UpToWatts) - 1e-9);
+                int? breaker = watts > most ? null : edition.Number(watts <= first ? "lampFirstA" : "lampMostA").Whole;
+                var circuits = (int)Math.Ceiling((watts / most) - 1e-9);
+                var section = $"{edition.Number("lampWireSection")}";
                 var steps = new List<Derivation>();
                 if (lamps > 0)
-                    steps.Add(new("Lamp points", $"{lamps * t.PointWatts:#,0} W") { Formula = $"{lamps} x {t.PointWatts:0} W" });
+                    steps.Add(new("Lamp points", $"{lamps * point:#,0} W") { Formula = $"{lamps} x {point:0} W" });
                 if (led > 0)
-                    steps.Add(new("LED points", $"{led * t.LedWatts:#,0} W") { Formula = $"{led} x {t.LedWatts:0} W" });
+                    steps.Add(new("LED points", $"{led * ledPoint:#,0} W") { Formula = $"{led} x {ledPoint:0} W" });
                 if (others.Length > 0)
                     steps.Add(
                         new("By their watts", $"{others.Sum():#,0} W") { Formula = string.Join(" + ", others.Select(w => $"{w:0.#}")) }
                     );
                 return new(
-                    [("watts", Math.Round(watts)), ("breaker", step?.Breaker), ("mm2", step?.Mm2), ("circuits", circuits)],
+                    [("watts", Math.Round(watts)), ("breaker", breaker), ("mm2", breaker is null ? null : section), ("circuits", circuits)],
                     new(
                         "Lamps on one circuit, split board, basic",
-                        step is null ? $"{watts:#,0} W: {circuits} circuits" : $"{watts:#,0} W, {step.Breaker} A, {step.Mm2} mm2"
+                        breaker is null ? $"{watts:#,0} W: {circuits} circuits" : $"{watts:#,0} W, {breaker} A, {section} mm2"
                     )
                     {
-                        Citation = "utility default",
-                        Because = step is null
-                            ? $"More than {t.Steps[^1].UpToWatts:#,0} W is divided."
-                            : $"Up to {step.UpToWatts:#,0} W hang on {step.Breaker} A.",
+                        Citation = edition.Cite("board.lamps"),
+                        Because = breaker is null
+                            ? $"More than {most} W is divided."
+                            : $"Up to {(watts <= first ? first : most)} W hang on {breaker} A.",
                         Steps = [.. steps],
                     }
                 );

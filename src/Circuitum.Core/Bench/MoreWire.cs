@@ -1,5 +1,6 @@
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
+using Circuitum.Core.Sizing;
 
 namespace Circuitum.Core.Bench;
 
@@ -28,13 +29,13 @@ internal static class MoreWire
         if (breaker == 0 || breaker < design - 1e-6)
             return WireBench.None("No breaker of this family carries that load.");
         var factor = ambient.Factor * grouped.Factor;
-        double Rating(MetricCable c) => (three ? c.Three : c.Single) * factor;
-        if (t.Cables.FirstOrDefault(c => Rating(c) >= breaker - 1e-6) is not { } least)
+        double Rating(MetricCable c) => c.Rating(three) * factor;
+        if (BoardSizing.Cable(breaker, three, factor) is not { } least)
             return WireBench.None("No cable of the table carries that breaker.");
         var cable = least;
         var metres = i.Maybe("feet", 0, 10_000) * 0.3048;
         var limit = i.Number("max-drop", 0.1, 20);
-        double Drop(MetricCable c) => (three ? c.ThreeMv : c.SingleMv) * design * (metres ?? 0) / 1000 / volts * 100;
+        double Drop(MetricCable c) => c.Mv(three) * design * (metres ?? 0) / 1000 / volts * 100;
         if (metres is not null)
         {
             if (t.Cables.SkipWhile(c => c != least).FirstOrDefault(c => Drop(c) <= limit + 1e-9) is not { } larger)
@@ -60,7 +61,7 @@ internal static class MoreWire
                     new("Breaker", $"{breaker} A") { Formula = $"{design:0.##} A design current" },
                     new("Rating after factors", $"{Rating(least):0.##} A")
                     {
-                        Formula = $"{(three ? least.Three : least.Single):0.#} x {ambient.Factor:0.00} x {grouped.Factor:0.00}",
+                        Formula = $"{least.Rating(three):0.#} x {ambient.Factor:0.00} x {grouped.Factor:0.00}",
                         Because = $"{least.Mm2} mm2 in conduit, {hot} C, {circuits} circuit{(circuits == 1 ? "" : "s")} together.",
                     },
                     .. metres is null
@@ -69,9 +70,7 @@ internal static class MoreWire
                         {
                             new Derivation("Voltage drop", $"{Drop(cable):0.00} percent")
                             {
-                                Formula =
-                                    $"{(three ? cable.ThreeMv : cable.SingleMv):0.##} mV x {design:0.##} A x {metres:0.#} m / "
-                                    + $"1000 / {volts} V",
+                                Formula = $"{cable.Mv(three):0.##} mV x {design:0.##} A x {metres:0.#} m / " + $"1000 / {volts} V",
                             },
                         },
                 ],

@@ -16,7 +16,11 @@ internal sealed class BoxApplianceRule : CheckedRule
         foreach (var appliance in a.Job.Appliances)
         {
             if (a.Job.Decisions.Boxes.FirstOrDefault(b => b.Appliance == appliance.Id) is not { } box)
-                yield return Breach(a, $"{ApplianceFacts.Of(a.Job, appliance).Name} has no {a.Edition.Word("outlet")}.", Subject.Appliance(appliance.Id)) with
+                yield return Breach(
+                    a,
+                    $"{ApplianceFacts.Of(a.Job, appliance).Name} has no {a.Edition.Word("outlet")}.",
+                    Subject.Appliance(appliance.Id)
+                ) with
                 {
                     Fix = BoxFixes.Propose(a.House[appliance.Room]),
                 };

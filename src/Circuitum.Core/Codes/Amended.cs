@@ -9,6 +9,25 @@ public static class Amended
     /// <summary>The id of the rule that a layer's change adds: <c>local.</c>, the layer's place and the change's place.</summary>
     public static string AddedId(int layer, int change) => $"local.{layer + 1}-{change + 1}";
 
+    /// <summary>Whether an edition has a number to change: one of a family that has rules of its own goes with a rule in force.</summary>
+    public static bool HasNumber(CodeEdition edition, string name) =>
+        edition.Numbers.ContainsKey(name)
+        && CodeLibrary.Numbers.TryGetValue(name, out var meaning)
+        && (edition.Board is null || edition.InForce(meaning.Rule));
+
+    /// <summary>Whether all that a layer changes means something under an edition.</summary>
+    /// <param name="edition">The edition.</param>
+    /// <param name="layer">The layer.</param>
+    public static bool Fits(CodeEdition edition, AmendmentLayer layer) =>
+        layer.Changes.All(c =>
+            c.Kind switch
+            {
+                AmendmentKind.Number => HasNumber(edition, c.Target) && edition.Rules.ContainsKey(CodeLibrary.Numbers[c.Target].Rule),
+                AmendmentKind.Rule or AmendmentKind.Off => edition.InForce(c.Target),
+                _ => edition.Board is null || c.Demand is not { Kind: LocalDemandKind.GroundFault or LocalDemandKind.ArcFault },
+            }
+        );
+
     /// <summary>The edition as the layers leave it. A layer that is off changes nothing.</summary>
     /// <param name="edition">The edition as published.</param>
     /// <param name="layers">Layers that have passed the rules of the document.</param>

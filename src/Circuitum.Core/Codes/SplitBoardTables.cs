@@ -29,7 +29,4 @@ public sealed record SplitBoardTables
 
     /// <summary>The factor for so many circuits in one conduit; 0 where the table ends.</summary>
     public double GroupFactor(int circuits) => Grouped.FirstOrDefault(r => circuits <= r.Key)?.Factor ?? 0;
-
-    /// <summary>Lamp points and their breakers.</summary>
-    public required LampTable Lamps { get; init; }
 }

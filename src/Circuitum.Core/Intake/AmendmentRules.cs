@@ -57,7 +57,7 @@ public static class AmendmentRules
             problems.Add(new($"{at}.severity", $"'{JobRules.Short(severity)}' is no grade; use must, should or note."));
         switch (change.Kind)
         {
-            case AmendmentKind.Number when !CodeLibrary.Numbers.TryGetValue(change.Target, out var meaning):
+            case AmendmentKind.Number when !Amended.HasNumber(edition, change.Target):
                 problems.Add(new($"{at}.target", $"There is no number '{JobRules.Short(change.Target)}' in the edition."));
                 break;
             case AmendmentKind.Number:

@@ -42,7 +42,16 @@ public static class WayPlan
             }
         }
 
-        return sections.ToImmutable();
+        if (sections is not [var (only, all)] || all.Length < 2)
+            return sections.ToImmutable();
+
+        // One device for all would leave the house dark at one fault: every other circuit goes behind a second one.
+        return
+        [
+            .. all.Select((n, i) => (Need: n, Half: i % 2))
+                .GroupBy(x => x.Half, x => x.Need)
+                .Select(half => (new BoardSection(only.Milliamps, WaysFor([.. half])), half.ToImmutableArray())),
+        ];
     }
 
     /// <summary>Whether more hangs behind one device than it may have: rings, or socket-outlets on radials.</summary>
@@ -57,7 +66,7 @@ public static class WayPlan
         return three + ((needs.Count - three + Lines - 1) / Lines);
     }
 
-    /// <summary>The sections of a board: a person's, else what the breakers ask for and what is over to the last of them.</summary>
+    /// <summary>The sections of a board: those that it has, else what the breakers ask for, with what is over shared out.</summary>
     /// <param name="panel">The board.</param>
     /// <param name="needs">All breakers.</param>
     /// <param name="edition">The edition.</param>
@@ -77,6 +86,37 @@ public static class WayPlan
                 (s, i) => s with { Ways = s.Ways + (spare / asked.Length) + (i >= asked.Length - (spare % asked.Length) ? 1 : 0) }
             ),
         ];
+    }
+
+    /// <summary>
+    /// A board with its sections and places. Sections that stand are kept as long as they have a place for every breaker; the planner's own
+    /// are laid out again where they do not.
+    /// </summary>
+    /// <param name="panel">The board.</param>
+    /// <param name="decided">Decisions so far.</param>
+    /// <param name="needs">All breakers.</param>
+    /// <param name="edition">The edition.</param>
+    /// <param name="afresh">Lay out the planner's own again whatever stands.</param>
+    public static (Panel Panel, ImmutableArray<SpaceDecision> Places) LaidOut(
+        Panel panel,
+        IReadOnlyCollection<SpaceDecision> decided,
+        IReadOnlyList<WayNeed> needs,
+        CodeEdition edition,
+        bool afresh
+    )
+    {
+        if (panel.Sections is { } standing && (!afresh || standing.Any(s => s.By == Origin.Person)))
+        {
+            var places = Fill(panel, decided, needs, edition);
+            if (places.Length == needs.Count || standing.Any(s => s.By == Origin.Person))
+                return (panel, places);
+        }
+
+        if (needs.Count == 0)
+            return (panel, []);
+        var open = panel with { Sections = null };
+        var laid = panel with { Sections = Layout(open, needs, edition) };
+        return (laid, Fill(laid, decided.Where(d => d.By == Origin.Person), needs, edition));
     }
 
     /// <summary>All places: those decided and still possible, then new ones. What finds no place is left out.</summary>
@@ -105,9 +145,8 @@ public static class WayPlan
             placed.Add(d);
         }
 
-        var done = placed.Select(p => p.Breaker).ToHashSet();
-        var places = Ways(panel, needs, edition).ToList();
-        foreach (var (need, section) in places.Where(p => p.Need.ThreeLines && !done.Contains(p.Need.Breaker)))
+        var places = Ways(panel, needs, placed, edition).ToList();
+        foreach (var (need, section) in places.Where(p => p.Need.ThreeLines))
         {
             var way = section.FirstOrDefault(w => Taken(First(w), true).All(free.Contains));
             if (way == 0)
@@ -116,7 +155,7 @@ public static class WayPlan
             placed.Add(SpacePlan.At(panel, need.Breaker, First(way)));
         }
 
-        OneLine([.. places.Where(p => !p.Need.ThreeLines && !done.Contains(p.Need.Breaker))], panel, needed, placed, free);
+        OneLine([.. places.Where(p => !p.Need.ThreeLines)], panel, needed, placed, free);
         return [.. placed.OrderBy(p => p.Space)];
     }
 
@@ -141,30 +180,34 @@ public static class WayPlan
 
     private static IEnumerable<int> Taken(int space, bool threeLines) => Enumerable.Range(space, threeLines ? Lines : 1);
 
-    // Each breaker with the ways of the section that it belongs to.
+    // Each breaker that has no place yet with the ways of a section of its kind: the one with the least behind its device that takes it.
     private static IEnumerable<(WayNeed Need, ImmutableArray<int> Ways)> Ways(
         Panel panel,
         IReadOnlyList<WayNeed> needs,
+        List<SpaceDecision> placed,
         CodeEdition edition
     )
     {
-        var layout = Layout(panel, needs, edition);
-        var ways = new List<(BoardSection Section, ImmutableArray<int> Ways)>();
-        foreach (var section in layout)
+        var sections = Layout(panel, needs, edition);
+        var behind = sections.Select(_ => new List<WayNeed>()).ToList();
+        foreach (var need in needs)
         {
-            var from = ways.Sum(w => w.Ways.Length) + 1;
-            ways.Add((section, [.. Enumerable.Range(from, section.Ways).Where(w => w <= panel.Spaces / Lines)]));
+            if (placed.Find(p => p.Breaker == need.Breaker) is { } at && SectionOf(sections, WayOf(at.Space)) is { } there)
+                behind[there].Add(need);
         }
 
-        // Sections of one kind are filled in their order, each as far as its device allows.
-        foreach (var kind in Sections(needs, edition).GroupBy(s => s.Section.Milliamps))
+        var done = placed.Select(p => p.Breaker).ToHashSet();
+        foreach (var need in needs.Where(n => !done.Contains(n.Breaker)).OrderBy(n => n.Breaker.Circuit))
         {
-            var there = ways.Where(w => w.Section.Milliamps == kind.Key).ToList();
-            foreach (var (part, i) in kind.Select((k, i) => (k, i)))
-            {
-                foreach (var need in part.Needs)
-                    yield return (need, there.Count == 0 ? [] : there[Math.Min(i, there.Count - 1)].Ways);
-            }
+            var own = Enumerable.Range(0, sections.Length).Where(s => sections[s].Milliamps == need.Milliamps).ToList();
+            var takes = own.Where(s => WaysFor([.. behind[s], need]) <= sections[s].Ways && !TooMuch([.. behind[s], need], edition))
+                .OrderBy(s => behind[s].Count)
+                .ToList();
+            if ((takes.Count > 0 ? takes : own) is not [var section, ..])
+                continue;
+            behind[section].Add(need);
+            var from = sections.Take(section).Sum(s => s.Ways) + 1;
+            yield return (need, [.. Enumerable.Range(from, sections[section].Ways).Where(w => w <= panel.Spaces / Lines)]);
         }
     }
 
@@ -178,16 +221,17 @@ public static class WayPlan
     )
     {
         int Slots(ImmutableArray<int> ways, int line) => ways.Count(w => free.Contains(First(w) + line));
-        var tied = Tied(open);
+        // Those of several circuits first: where places are short they find room on one line only while the others have none.
+        var tied = Tied(open).OrderByDescending(t => t.Count).ToList();
         int[] there = [.. Enumerable.Range(0, Lines).Select(l => placed.Sum(p => Carried(needed[p.Breaker], p.Space, l)))];
         bool Fits(int[] line)
         {
-            var used = new Dictionary<(ImmutableArray<int>, int), int>();
+            var used = new Dictionary<(int, int), int>();
             for (var i = 0; i < tied.Count; i++)
             {
                 foreach (var (_, ways) in line[i] < 0 ? [] : tied[i])
                 {
-                    var key = (ways, line[i]);
+                    var key = (ways.FirstOrDefault(), line[i]);
                     if ((used[key] = used.GetValueOrDefault(key) + 1) > Slots(ways, line[i]))
                         return false;
                 }
@@ -196,7 +240,16 @@ public static class WayPlan
             return true;
         }
 
-        var lines = LineBalance.Divide([.. tied.Select(t => t.Sum(x => x.Need.Watts))], Fits, there);
+        int[] watts = [.. tied.Select(t => t.Sum(x => x.Need.Watts))];
+        var lines = LineBalance.Divide(watts, Fits, there);
+        if (lines.Contains(-1))
+        {
+            var several = tied.Count(t => t.Count > 1);
+            var first = LineBalance.Divide(watts[..several], l => Fits([.. l, .. Enumerable.Repeat(-1, watts.Length - several)]), there);
+            int[] then = [.. there.Select((w, l) => w + watts[..several].Where((_, i) => first[i] == l).Sum())];
+            lines = [.. first, .. LineBalance.Divide(watts[several..], l => Fits([.. first, .. l]), then)];
+        }
+
         foreach (var (group, line) in tied.Zip(lines).OrderBy(x => x.First.Min(n => n.Need.Breaker.Circuit)))
         {
             foreach (var (need, ways) in group)

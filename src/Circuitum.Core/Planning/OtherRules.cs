@@ -1,5 +1,7 @@
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
+using Circuitum.Core.Panels;
 
 namespace Circuitum.Core.Planning;
 
@@ -20,10 +22,47 @@ public static class OtherRules
                 CodeEdition = edition,
                 Amendments = [],
                 BuildersTold = null,
-                Panels = [.. job.Panels.Select(p => p.Top > rules.HighestPanelTop ? p with { Top = rules.HighestPanelTop } : p)],
+                Units = rules.Board is null ? job.Units : LengthUnits.Metric,
+                Appliances = [.. job.Appliances.Select(x => Replated(job, x, rules))],
+                Panels = [.. job.Panels.Select(p => Rehung(p, rules))],
                 Decisions = new(),
             }
         );
+    }
+
+    // Volts of another supply mean nothing here; the load stays.
+    private static Appliance Replated(Job job, Appliance x, CodeEdition rules) =>
+        rules.Supply == CodeLibrary.SupplyOf(job)
+            ? x
+            : x with
+            {
+                Nameplate = x.Nameplate with
+                {
+                    Volts = null,
+                    Amperes = null,
+                    VoltAmperes =
+                        x.Nameplate.VoltAmperes is null && x.Nameplate.Amperes is null ? null : ApplianceFacts.Of(job, x).Load.Value,
+                    MinimumCircuitAmpacity = null,
+                    MaximumBreaker = null,
+                },
+            };
+
+    // A board is made with certain ways and a main switch of so much; a panel has neither.
+    private static Panel Rehung(Panel p, CodeEdition rules)
+    {
+        var hung = p.Top > rules.HighestPanelTop ? p with { Top = rules.HighestPanelTop } : p;
+        if (rules.Board is not { } board)
+            return hung with { Sections = null };
+        var ways = board.Ways.FirstOrDefault(w => w * WayPlan.Lines >= p.Spaces, board.Ways[^1]);
+        return hung with
+        {
+            Spaces = ways * WayPlan.Lines,
+            MainBreaker = Math.Min(p.MainBreaker, rules.Number("incomerMostA").Whole),
+            TandemSpaces = [],
+            AluminumFeeder = false,
+            FeederBreaker = null,
+            Sections = null,
+        };
     }
 
     private const int LongestName = 120;

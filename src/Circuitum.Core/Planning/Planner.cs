@@ -112,8 +112,12 @@ public static class Planner
         var kept = job.Decisions.Spaces.Where(s => !afresh || s.By == Origin.Person).ToList();
         if (analysis.Edition.Board is not null)
         {
-            var ways = job.Panels.SelectMany(p => WayPlan.Fill(p, kept, PanelDeriver.Ways(analysis, p), analysis.Edition));
-            return job with { Decisions = job.Decisions with { Spaces = [.. ways] } };
+            var laid = job.Panels.Select(p => WayPlan.LaidOut(p, kept, PanelDeriver.Ways(analysis, p), analysis.Edition, afresh)).ToList();
+            return job with
+            {
+                Panels = [.. laid.Select(l => l.Panel)],
+                Decisions = job.Decisions with { Spaces = [.. laid.SelectMany(l => l.Places)] },
+            };
         }
 
         var needs = PanelShare.Of(analysis);

@@ -23,7 +23,7 @@ public static class BoardSizing
         var least = WireSize.Section(LeastWire(c.Use, edition));
         if (c.Larger is { } larger && larger > least)
             least = larger;
-        if (tables.Cables.FirstOrDefault(x => x.Size >= least && x.Rating(c.ThreeLines) * ambient * group >= need - 1e-6) is not { } cable)
+        if (Cable(need, c.ThreeLines, ambient * group, least) is not { } cable)
             return null;
         var after = cable.Rating(c.ThreeLines) * ambient * group;
         var design = DesignCurrent(c, rating, edition);
@@ -38,7 +38,9 @@ public static class BoardSizing
                 Citation = edition.Cite("wire.size"),
                 Because =
                     c.Held is not null ? $"{rating} A is a person's."
-                    : c.Ring ? "Both legs of a ring carry its current, each at least its share."
+                    : c.Ring
+                        ? $"Both legs of a ring carry its current: each {need:0.0#} A, "
+                            + (need > edition.Number("ringLegLeastA") ? "its share of the breaker." : "the least of a leg.")
                     : "Design current, breaker, rating after factors: none less than the one before.",
                 Steps =
                 [
@@ -55,6 +57,29 @@ public static class BoardSizing
             }
         );
     }
+
+    /// <summary>The smallest cable that carries so much after its factors, or none.</summary>
+    /// <param name="amperes">What it must carry.</param>
+    /// <param name="threeLines">On three lines.</param>
+    /// <param name="factor">All factors on its rating.</param>
+    /// <param name="least">The smallest that is allowed; none takes any.</param>
+    public static MetricCable? Cable(double amperes, bool threeLines, double factor, WireSize? least = null) =>
+        CodeLibrary.Families.SplitBoard.Cables.FirstOrDefault(x => !(x.Size < least) && x.Rating(threeLines) * factor >= amperes - 1e-6);
+
+    /// <summary>
+    /// The drop in percent at the end of a run that carries its current all the way: a ring by a quarter of its loop, sockets by the
+    /// breaker's current, all else by the load's.
+    /// </summary>
+    /// <param name="c">The case.</param>
+    /// <param name="choice">Its breaker and cable.</param>
+    /// <param name="metres">One way, or the whole loop of a ring.</param>
+    public static double DropPercent(BoardSizingCase c, ConductorChoice choice, double metres) =>
+        CodeLibrary.Families.SplitBoard.Cable(choice.Size).Mv(c.ThreeLines)
+        * (c.Use == BoardUse.Sockets ? choice.Breaker : c.Amperes)
+        * (c.Ring ? metres / 4 : metres)
+        / 1000
+        / c.Volts
+        * 100;
 
     /// <summary>The protective conductor of a line's section (543.1).</summary>
     public static WireSize Protective(WireSize line, CodeEdition edition) =>

@@ -24,6 +24,8 @@ public sealed record EquipmentGround(int Breaker, WireSize Least, WireSize Used,
     /// <param name="edition">The edition.</param>
     public static WireSize For(int breaker, WireSize least, WireSize used, CodeEdition edition)
     {
+        if (used.IsSection)
+            return BoardSizing.Protective(used, edition);
         var table = Row(edition.GroundFor(breaker));
         var (small, large) = (Row(least).Cmil, Row(used).Cmil);
 

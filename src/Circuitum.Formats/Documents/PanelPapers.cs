@@ -55,8 +55,14 @@ internal static class PanelPapers
                 s.Text(line);
             double[] wide = [8, 6, 26, 6, 14, 16, .. sheet.At.Supply.Names.Select(_ => 8), 8, 7];
             s.Table(
-                [.. BoardLines.Heads(sheet, a.Units).Select((h, i) => new Column(h, (float)wide[i], i >= BoardLines.BeforeLines || i is 1 or 3))],
-                BoardLines.Of(a, sheet).Select(l => new PaperRow([.. l.Cells.Select((c, i) => new PaperCell(c, BoardLines.Why(sheet, l.Place, i)))]))
+                [
+                    .. BoardLines
+                        .Heads(sheet, a.Units)
+                        .Select((h, i) => new Column(h, (float)wide[i], i >= BoardLines.BeforeLines || i is 1 or 3)),
+                ],
+                BoardLines
+                    .Of(a, sheet)
+                    .Select(l => new PaperRow([.. l.Cells.Select((c, i) => new PaperCell(c, BoardLines.Why(sheet, l.Place, i)))]))
             );
             foreach (var line in BoardLines.Under(sheet))
                 s.Text(line);

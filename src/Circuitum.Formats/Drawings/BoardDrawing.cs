@@ -117,8 +117,15 @@ public sealed class BoardDrawing
         ];
         if (place.Row.Feeder is { } feeder)
         {
-            shapes.Add(Why($"feeder.{feeder.To}", Word(left + BreakerFrom + (BreakerWide / 2), middle, $"{feeder.Breaker} C", 13, TextSide.Middle, bold: true)));
-            shapes.AddRange(Lines(left + CableAt, middle, $"Sub-main to {a.PanelById(feeder.To)!.Panel.Name}, {feeder.Made}", Wide - CableAt, 3));
+            shapes.Add(
+                Why(
+                    $"feeder.{feeder.To}",
+                    Word(left + BreakerFrom + (BreakerWide / 2), middle, $"{feeder.Breaker} C", 13, TextSide.Middle, bold: true)
+                )
+            );
+            shapes.AddRange(
+                Lines(left + CableAt, middle, $"Sub-main to {a.PanelById(feeder.To)!.Panel.Name}, {feeder.Made}", Wide - CableAt, 3)
+            );
         }
         else if (place.Circuit is { } c)
             shapes.AddRange(Circuit(c, left, middle));
@@ -178,7 +185,9 @@ public sealed class BoardDrawing
     private static IEnumerable<Shape> Lines(double x, double middle, string text, double wide, int most)
     {
         var lines = Letters.Lines(text, (float)Small, (float)wide, most);
-        return lines.Select((line, i) => (Shape)Word(x, middle + ((i - ((lines.Count - 1) / 2.0)) * (Small + 2)), line, Small, TextSide.Start));
+        return lines.Select(
+            (line, i) => (Shape)Word(x, middle + ((i - ((lines.Count - 1) / 2.0)) * (Small + 2)), line, Small, TextSide.Start)
+        );
     }
 
     private static GroupShape Why(string key, params ImmutableArray<Shape> shapes) => new(Role.Why, shapes) { Data = [("data-why", key)] };

@@ -27,7 +27,10 @@ public static class ReachLayer
     {
         var rooms = a.House.Rooms.Where(r => r.Room.Storey == view.Storey).ToImmutableArray();
         var drawing = new Drawing("", default, 1, [new("reach", [.. Shapes(a, view, rooms, boxes)])]);
-        var worst = a.Edition.InForce(Rule) && Room(a, view.Selected) is { } picked ? ReachLine.Worst(ReachLine.Of(a.Job, a.Edition, picked, boxes), a.Units) : "";
+        var worst =
+            a.Edition.InForce(Rule) && Room(a, view.Selected) is { } picked
+                ? ReachLine.Worst(ReachLine.Of(a.Job, a.Edition, picked, boxes), a.Units)
+                : "";
         return (SvgWriter.Write(drawing).Whole, worst);
     }
 

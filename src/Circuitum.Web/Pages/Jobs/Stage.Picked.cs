@@ -1,11 +1,11 @@
 using System.Collections.Immutable;
-using Circuitum.Formats;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Routing;
+using Circuitum.Formats;
 using Circuitum.Formats.Drawings;
 using Circuitum.Web.Work;
 

@@ -53,7 +53,7 @@ public sealed class AmendmentsModel(JobDesk desk) : PageModel
             .. (await desk.CompanyAsync(cancel))
                 .Company.Amendments.Concat(CodeLibrary.SampleLayers)
                 .DistinctBy(l => l.Name)
-                .Where(l => !there.Contains(l.Name)),
+                .Where(l => !there.Contains(l.Name) && Amended.Fits(job.Analysis.Edition, l)),
         ];
         return true;
     }
