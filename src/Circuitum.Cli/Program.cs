@@ -113,7 +113,7 @@ foreach (var question in Circuitum.Core.Bench.BenchDesk.Questions)
 }
 
 var rules = new Command("rules", "Prints the table of the rules, as in docs/rules.md.");
-var family = new Argument<string>("family") { Description = "us, ca", DefaultValueFactory = _ => CodeLibrary.Newest.Family };
+var family = new Argument<string>("family") { Description = "us, ca, sb", DefaultValueFactory = _ => CodeLibrary.Newest.Family };
 family.AcceptOnlyFromAmong([.. CodeLibrary.EditionIds.Select(id => CodeLibrary.Edition(id).Family).Distinct()]);
 rules.Add(family);
 rules.SetAction(r => Console.Write(Circuitum.Formats.RulesMarkdown.Write(r.GetValue(family)!)));

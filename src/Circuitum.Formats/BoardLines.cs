@@ -58,10 +58,14 @@ public static class BoardLines
     /// <param name="sheet">The board.</param>
     public static ImmutableArray<string> Under(BoardSheet sheet) =>
         [
-            $"Connected: {string.Join(", ", sheet.Lines.Each.Select((w, i) => $"{sheet.At.Supply.Names[i]} {w.Value:#,0} W, {sheet.LineAmperes[i].Value:0.0} A"))}.",
-            $"The line farthest from the mean is {sheet.ApartPercent:0.0} percent away from it; no division comes under {sheet.LeastPercent:0.0}.",
+            $"Connected: {string.Join(", ", sheet.Lines.Each.Select((w, i) => Line(sheet, i, w)))}.",
+            $"The line farthest from the mean is {sheet.ApartPercent:0.0} percent away from it; no division comes under "
+                + $"{sheet.LeastPercent:0.0}.",
             $"Demand after diversity {sheet.Demand.Total.Value:#,0} W; the most loaded line then carries {sheet.MainAmperes.Value:0.0} A.",
         ];
+
+    private static string Line(BoardSheet sheet, int line, VoltAmperes watts) =>
+        $"{sheet.At.Supply.Names[line]} {watts.Value:#,0} W, {sheet.LineAmperes[line].Value:0.0} A";
 
     /// <summary>What the conductors of a circuit are: <c>4 + 4 + 4</c> in mm2.</summary>
     /// <param name="c">The circuit.</param>

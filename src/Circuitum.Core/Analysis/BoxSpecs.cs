@@ -41,6 +41,8 @@ internal static class BoxSpecs
     private static BoxSpec Of(HouseShape house, CodeEdition edition, Box box, CircuitAnalysis? circuit, ImmutableArray<int> ways)
     {
         var job = house.Job;
+        if (edition.Board is not null)
+            return OnBoard(house, edition, box, circuit, ways);
         var gangs = BoxHardware.Gangs(job, box);
         var facts = job.ApplianceById(box.Appliance) is { } a ? ApplianceFacts.Of(job, a) : null;
         var fan = BoxHardware.NeedsFanBox(house, edition, box);
@@ -89,6 +91,43 @@ internal static class BoxSpecs
             Device = DeviceOf(job, box, facts, circuit, ways, rating, tamper, weather),
         };
     }
+
+    // What a point of a split board is: its box is by the maker's plate, so neither its room nor a stud is asked for.
+    private static BoxSpec OnBoard(HouseShape house, CodeEdition edition, Box box, CircuitAnalysis? circuit, ImmutableArray<int> ways)
+    {
+        var job = house.Job;
+        string NameOf(string? id) => job.ApplianceById(id) is { } x ? ApplianceFacts.Of(job, x).Name : "an appliance";
+        var (rating, amperes) = (box.Rating ?? OrdinaryPlug, circuit?.Breaker ?? 0);
+        ImmutableArray<string> switches = [.. ways.Select((w, i) => SwitchWord(w, box.Gangs[i].Control))];
+        return new()
+        {
+            Gangs = BoxHardware.Gangs(job, box),
+            Cables = circuit is null ? [] : BoxCables.In(circuit, box.Id),
+            RatingA = box.Kind == BoxKind.Receptacle ? rating : 0,
+            Ways = ways,
+            Switches = switches,
+            Mark = BoxHardware.Mark(house, box, ways) + (circuit is null ? "" : $" #{circuit.Number}"),
+            Device = box.Kind switch
+            {
+                BoxKind.Receptacle =>
+                    $"{edition.Word(box.Style switch
+                {
+                    ReceptacleStyle.Single => "single receptacle",
+                    ReceptacleStyle.Quad => "two duplex receptacles",
+                    _ => "duplex receptacle",
+                })}, {rating} A",
+                BoxKind.Appliance => $"connection of {NameOf(box.Appliance)}",
+                BoxKind.Disconnect =>
+                    $"{edition.Word("disconnect")} for {NameOf(box.Serves)}, all poles{(amperes > 0 ? $", {amperes} A" : "")}",
+                BoxKind.Switch => string.Join(", ", switches),
+                BoxKind.SmokeAlarm => "alarm",
+                _ => edition.Word("light"),
+            },
+        };
+    }
+
+    // In amperes.
+    private const int OrdinaryPlug = 13;
 
     // Some mark each box by the size of its breaker, so that nobody puts small wire on a large one.
     private static string Colour(Preferences p, CircuitAnalysis circuit) =>

@@ -77,6 +77,8 @@ internal static class Derivations
 
     private static Derivation? Legs(JobAnalysis a, string id)
     {
+        if (PanelOf(a, id) is { } board && BoardSheet.Of(a, board) is { } sheet)
+            return sheet.Balance;
         if (PanelOf(a, id) is not { } legs)
             return null;
         return new("Legs", $"{legs.Lines}")

@@ -21,9 +21,9 @@ public static class HouseDeriver
         var runs = new CableRouter(house);
         var analysis = Build(job, house, edition, boxes, labels, runs, []);
 
-        // Only where cables may lie so close that one would lose ampacity are the holes looked at.
+        // Masonry has no bored holes. Elsewhere only where cables may lie so close that one would lose ampacity are the holes looked at.
         var deriver = new CircuitDeriver(house, edition, runs, boxes);
-        return HoleSearch.Possible(analysis, deriver)
+        return edition.Board is null && HoleSearch.Possible(analysis, deriver)
             ? HoleRemedies.Find(analysis, deriver, (other, shared) => Build(job, house, edition, boxes, labels, other, shared))
             : analysis;
     }

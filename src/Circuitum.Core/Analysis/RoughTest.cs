@@ -24,7 +24,8 @@ public sealed record RoughTest(RoughTesting Way, ImmutableArray<string> Cautions
         "Afterwards the feed is taken off and the panel locked until the inspection.",
     ];
 
-    private static readonly ImmutableArray<string> Dead = ["Nothing is connected in the panel until the rough inspection has passed."];
+    private static ImmutableArray<string> Dead(JobAnalysis a) =>
+        [$"Nothing is connected in the {a.Edition.Word("panel")} until the rough inspection has passed."];
 
     /// <summary>The test of a house.</summary>
     public static RoughTest Of(JobAnalysis a)
@@ -32,7 +33,7 @@ public sealed record RoughTest(RoughTesting Way, ImmutableArray<string> Cautions
         var way = a.Job.Preferences.RoughTesting;
         return new(
             way,
-            [.. way == RoughTesting.Live ? Live : Dead, .. Always],
+            [.. way == RoughTesting.Live ? Live : Dead(a), .. Always],
             [.. a.Circuits.Where(c => c.Run.First is not null).Select(c => Line(a, c, way))]
         );
     }

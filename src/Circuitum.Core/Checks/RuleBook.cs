@@ -15,6 +15,7 @@ public static class RuleBook
         ("wire.", "Wire and breaker"),
         ("protect.", "Protection"),
         ("panel.", "Panel"),
+        ("board.", "Split board"),
         ("feeder.", "Feeders"),
         ("service.", "Service"),
         ("appliance.", "Appliances"),
@@ -27,7 +28,9 @@ public static class RuleBook
     /// <param name="columns">The editions whose sections are told.</param>
     public static IEnumerable<IGrouping<string, RuleLine>> Of(CodeEdition edition, IReadOnlyList<CodeEdition> columns) =>
         edition
-            .Rules.Keys.OrderBy(Area)
+            // Where a family goes by rules of its own, those of the others are no business of its page.
+            .Rules.Keys.Where(id => edition.Board is null || columns.Any(c => c.InForce(id)))
+            .OrderBy(Area)
             .ThenBy(id => id, StringComparer.Ordinal)
             .Select(id =>
                 edition.Rule(id) is var r

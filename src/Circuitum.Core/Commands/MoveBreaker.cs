@@ -43,7 +43,11 @@ public sealed record MoveBreaker(int Circuit, int Space, string? Panel = null, s
         if (first < 1 || wanted.Any(s => s > at.Panel.Spaces))
             return CommandResult.Refuse(
                 $"The {analysis.Edition.Word("panel")} has {analysis.Edition.Word("spaces")} 1 to {at.Panel.Spaces}"
-                    + $"{(poles == 2 && analysis.Edition.Board is null ? "; a two-pole breaker takes a space and the one below it in its column" : "")}."
+                    + (
+                        poles == 2 && analysis.Edition.Board is null
+                            ? "; a two-pole breaker takes a space and the one below it in its column."
+                            : "."
+                    )
             );
         bool FitsHalf(CircuitAnalysis c) => PanelDeriver.Need(job, c).FitsHalf;
         if (Half != TandemHalf.Whole && !at.Panel.TakesTandem(Space))

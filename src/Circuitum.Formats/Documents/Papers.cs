@@ -58,6 +58,12 @@ public static class Papers
     /// <param name="edition">The edition.</param>
     public static bool AppliesTo(string name, CodeEdition edition) => edition.Board is null || OfBoards.Contains(name);
 
+    /// <summary>A title in the words of a trade: its first word is a thing of it, or an ordinary word.</summary>
+    /// <param name="title">One of <see cref="Titles"/>.</param>
+    /// <param name="edition">The edition.</param>
+    public static string TitleIn(string title, CodeEdition edition) =>
+        string.Join(' ', title.Split(' ').Select((w, i) => i == 0 ? edition.Word(w) : w));
+
     /// <summary>A paper.</summary>
     /// <param name="a">The analysis.</param>
     /// <param name="name">One of <see cref="Names"/>.</param>
@@ -88,7 +94,7 @@ public static class Papers
             draft,
             new(a, change, size, money ?? PaperMoney.MadeUp, field ?? FieldState.None) { Photos = photos.IsDefault ? [] : photos }
         );
-        return new($"{paper.Title}, {a.Job.Name}", draft.Done())
+        return new($"{TitleIn(paper.Title, a.Edition)}, {a.Job.Name}", draft.Done())
         {
             Contents = name == "packet",
             Cover = name == "packet" ? Cover(a, change) : [],
@@ -142,8 +148,8 @@ public static class Papers
             $"Rough-in of a house of {FloorArea.Show(a.AreaSqFt, a.Units)}. {a.Edition.FullName}. Change {change}"
                 + (a.Job.PermitDate is { } permit ? $", permit of {permit.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}" : "")
                 + ".",
-            $"{a.Circuits.Length} circuits, {a.Job.Decisions.Boxes.Length} {a.Edition.Word("boxes")}, {LengthText.Far(a.CableFeet, a.Units, "#,0")} "
-                + $"of cable. Service load {a.Service.Current.Value:0.0} A of {a.Panel?.MainBreaker ?? 0} A.",
+            $"{a.Circuits.Length} circuits, {a.Job.Decisions.Boxes.Length} {a.Edition.Word("boxes")}, "
+                + $"{LengthText.Far(a.CableFeet, a.Units, "#,0")} of cable. Service load {a.Service.Current.Value:0.0} A of {a.Panel?.MainBreaker ?? 0} A.",
             Caution,
         ];
 

@@ -59,8 +59,8 @@ internal static class PlanPaper
         var fit = turned ? Fit(page.LongSide, page.ShortSide) : Fit(page.ShortSide, page.LongSide);
         var (scale, name) = Scales(a.Units).Append((Points: fit, Name: "Drawn to fit, not to a scale.")).First(x => x.Points <= fit);
         s.Text(
-            $"{name} The number in each room is the circuit of the boxes that its lines join; a filled one stands "
-                + "where its home run leaves."
+            $"{name} The number in each room is the circuit of the {a.Edition.Word("boxes")} that its lines join; a filled one stands "
+                + $"where its {a.Edition.Word("home run")} leaves."
         );
         var ids = rooms.Select(r => r.Room.Id).ToHashSet();
         var drawing = PlanComposer.Compose(a, new PlanView(storey.Id, PlanStage.Circuits) { Among = [.. ids], AtScale = scale / PerPixel });

@@ -97,7 +97,7 @@ internal static class RunLayers
         {
             State = string.Join(' ', words.Where(w => w.Length > 0)),
             Title =
-                $"Circuit {c.Number}, {c.CableOf(segment)} from {segment.From ?? "the panel"} to {segment.To}, "
+                $"Circuit {c.Number}, {c.CableOf(segment)} from {segment.From ?? $"the {on.A.Edition.Word("panel")}"} to {segment.To}, "
                 + LengthText.Far(segment.Cut, on.A.Units),
             Data = [("data-pick", pick), ("data-run", segment.To), .. segment.From is { } from ? new[] { ("data-from", from) } : []],
         };

@@ -50,7 +50,15 @@ internal static class Downloads
                 "application/pdf",
                 $"{id}-{what}"
             );
-        if (ExportList.ByFile(what) is not { } export || (export.OfStorey && job.Analysis.Job.StoreyById(storey) is null))
+        if (
+            ExportList.ByFile(what) is not { } export
+            || (
+                Papers.Names.Contains(export.Name)
+                && !Papers.AppliesTo(export.Name, job.Analysis.Edition)
+                && export.File.EndsWith(".pdf", StringComparison.Ordinal)
+            )
+            || (export.OfStorey && job.Analysis.Job.StoreyById(storey) is null)
+        )
             return Results.NotFound();
         var ask = new ExportRequest(job.Analysis)
         {

@@ -33,8 +33,14 @@ public sealed record PathStep(string Title, string Says, string Stage, string Pi
             Left("Doors", "without a door", shut.Select(r => r.Room)),
             Left("Windows", "without one", dark.Select(r => r.Room)),
             Left("Fixed things", "without them", bare),
-            Step("Panel", a.Panel is null ? "none yet" : "hung", "rooms", a.Panel is { } p ? $"panel:{p.Id}" : "", a.Panel is not null),
-            Step("Boxes", Count(job.Decisions.Boxes.Length), "boxes", "", job.Decisions.Boxes.Length > 0),
+            Step(
+                a.Edition.Word("Panel"),
+                a.Panel is null ? "none yet" : "hung",
+                "rooms",
+                a.Panel is { } p ? $"panel:{p.Id}" : "",
+                a.Panel is not null
+            ),
+            Step(a.Edition.Word("Boxes"), Count(job.Decisions.Boxes.Length), "boxes", "", job.Decisions.Boxes.Length > 0),
             Step("Circuits", Count(a.Circuits.Length), "circuits", "", a.Circuits.Length > 0),
             Step(
                 "Runs",

@@ -145,6 +145,8 @@ public sealed partial class StageModel(JobDesk desk, Supply.SupplyDesk supply, W
     {
         if (!await Load(cancel))
             return NotFound();
+        if (!At.AppliesTo(A.Edition))
+            return NotFound();
         if (notes.Take(Note) is { Length: > 0 } sentence)
             Refusal = sentence;
         return Show();

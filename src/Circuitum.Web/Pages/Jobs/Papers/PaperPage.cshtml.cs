@@ -58,6 +58,8 @@ public sealed class PaperPageModel(JobDesk desk, SupplyDesk supply, FieldDesk fi
     {
         if (!Formats.Documents.Papers.Names.Contains(name) || await desk.OpenAsync(id, cancel) is not { } open)
             return NotFound();
+        if (!Formats.Documents.Papers.AppliesTo(name, open.Analysis.Edition))
+            return NotFound();
         var money = Money.Contains(name);
         if (!Roles.SeesMoney(User) && (money || !Field.LookModel.Papers.Any(p => p.Name == name)))
             return Forbid();

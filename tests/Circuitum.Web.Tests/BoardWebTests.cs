@@ -1,0 +1,95 @@
+using System.Net;
+using System.Text.RegularExpressions;
+
+namespace Circuitum.Web.Tests;
+
+/// <summary>A villa with split boards, asked for from outside.</summary>
+public sealed partial class BoardWebTests() : WebHouse(shared: true)
+{
+    private const string Villa = "/jobs/sidr-villa--planned";
+
+    [GeneratedRegex(
+        @"\b(AWG|GFCI|AFCI|arc-fault|ground-fault|duplex|receptacles?|home runs?|tandems?|panels?|120|240)\b",
+        RegexOptions.IgnoreCase
+    )]
+    private static partial Regex OtherTrade();
+
+    [Theory]
+    [InlineData("boxes")]
+    [InlineData("boxes?pick=box:majlis.r1")]
+    [InlineData("circuits")]
+    [InlineData("circuits?pick=circuit:7")]
+    [InlineData("circuits?pick=circuit:10")]
+    [InlineData("runs")]
+    [InlineData("panel")]
+    [InlineData("panel?pick=panel:upper")]
+    [InlineData("findings")]
+    [InlineData("papers/schedule")]
+    [InlineData("papers/packet")]
+    [InlineData("why?key=circuit.7.wire")]
+    [InlineData("why?key=circuit.7.drop")]
+    [InlineData("why?key=circuit.7.protection")]
+    [InlineData("why?key=service.standard")]
+    [InlineData("why?key=feeder.upper")]
+    [InlineData("why?key=legs.main")]
+    public async Task A_page_of_the_villa_opens_in_the_words_of_its_trade(string page)
+    {
+        var answer = await Web.GetAsync($"{Villa}/{page}");
+        answer.StatusCode.ShouldBe(HttpStatusCode.OK);
+        var body = Parse(await answer.Content.ReadAsStringAsync()).Body!;
+
+        // What can be put into any house, and the keys, are the same everywhere.
+        foreach (var shared in body.QuerySelectorAll("dialog, script, template, .strip, option"))
+            shared.Remove();
+        OtherTrade().Matches(body.TextContent).Select(m => m.Value).Distinct().ShouldBeEmpty(page);
+    }
+
+    [Theory]
+    [InlineData("material")]
+    [InlineData("papers/make-up")]
+    [InlineData("papers/estimate")]
+    [InlineData("files/feeders.pdf")]
+    public async Task What_means_nothing_there_is_not_there(string page) =>
+        (await Web.GetAsync($"{Villa}/{page}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+
+    [Theory]
+    [InlineData("schedule.pdf")]
+    [InlineData("packet.pdf")]
+    [InlineData("plans.pdf")]
+    [InlineData("findings.pdf")]
+    [InlineData("schedule.csv")]
+    [InlineData("job.json")]
+    [InlineData("analysis.json")]
+    public async Task Its_files_are_written(string file) =>
+        (
+            await (await Web.GetAsync($"{Villa}/files/{file}")).EnsureSuccessStatusCode().Content.ReadAsByteArrayAsync()
+        ).Length.ShouldBeGreaterThan(500);
+
+    [Fact]
+    public async Task The_schedule_goes_by_way_and_line()
+    {
+        var csv = await Web.GetStringAsync($"{Villa}/files/schedule.csv");
+        csv.ShouldContain("Way,Circuit,Serves,Points,Breaker,Live + neutral + earth,R W,Y W,B W,Length m,Drop %");
+        csv.ShouldContain("Section A: 6 ways behind a residual-current device of 100 A");
+        csv.ShouldContain("time-delayed");
+        csv.ShouldContain("Majlis sockets (ring)");
+        csv.ShouldContain("4 + 4 + 4");
+        csv.ShouldContain("Demand after diversity");
+    }
+
+    [Fact]
+    public async Task Only_what_means_something_is_asked_for()
+    {
+        var form = Parse(await Web.GetStringAsync($"{Villa}/job"));
+        form.QuerySelector("[name='pref.ambientC']").ShouldNotBeNull();
+        form.QuerySelector("[name='pref.generalWire']").ShouldBeNull();
+        form.QuerySelector(".ways").ShouldBeNull();
+        form.QuerySelectorAll(".stages a").Select(a => a.GetAttribute("data-key")).ShouldNotContain("7");
+        var layers = Parse(await Web.GetStringAsync($"{Villa}/amendments")).Body!.TextContent;
+        layers.ShouldNotContain("Alder County");
+        var rules = Parse(await Web.GetStringAsync("/rules?family=sb"));
+        rules.GetElementById("board.ring")!.TextContent.ShouldContain("To be looked up");
+        rules.GetElementById("box.wall").ShouldBeNull();
+        rules.Body!.TextContent.ShouldNotContain("{");
+    }
+}
