@@ -114,7 +114,7 @@ public static class BoardLines
                 $"{feeder.Breaker} A C, 4-pole",
                 feeder.Made,
                 .. lines,
-                LengthText.FarNumber(feeder.Cut, a.Units, "0.#"),
+                LengthText.FarNumber(feeder.Cut, a.Units, "0.0"),
                 Percent(feeder.DropPercent),
             ];
         return place.Circuit is not { } c
@@ -128,7 +128,7 @@ public static class BoardLines
                 Breaker(c),
                 Conductors(c),
                 .. lines,
-                LengthText.FarNumber(c.Run.Cut, a.Units, "0.#"),
+                LengthText.FarNumber(c.Run.Cut, a.Units, "0.0"),
                 Percent(c.DropPercent),
             ];
     }

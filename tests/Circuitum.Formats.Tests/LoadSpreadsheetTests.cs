@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Globalization;
 using Circuitum.Core.Bench;
 
@@ -8,16 +7,12 @@ namespace Circuitum.Formats.Tests;
 /// Service loads of the tabled houses, worked out once more by a spreadsheet program from formulas that are written here without the
 /// program's help.
 /// </summary>
-public sealed class LoadSpreadsheetTests : IDisposable
+public class LoadSpreadsheetTests
 {
     private static readonly HashSet<string> CookingWords = ["range", "cooktop", "wall-oven"],
         Heats = ["air-handler", "baseboard"];
 
     private static readonly HashSet<string> Motors = ["heat-pump", "cooling", "disposer", "well-pump", "sump-pump", "jet-tub"];
-
-    private readonly string folder = Directory.CreateTempSubdirectory("circuitum-loads-").FullName;
-
-    public void Dispose() => Directory.Delete(folder, true);
 
     private sealed record House(
         string Name,
@@ -93,21 +88,7 @@ public sealed class LoadSpreadsheetTests : IDisposable
     {
         var houses = Houses();
         houses.Count.ShouldBeGreaterThan(50);
-        File.WriteAllLines(Path.Combine(folder, "loads.csv"), houses.Select(Formulas).Select(f => $"\"{f.Standard}\",\"{f.Optional}\""));
-        using var program = Process.Start(
-            new ProcessStartInfo("ssconvert", ["--recalc", "loads.csv", "worked.csv"])
-            {
-                WorkingDirectory = folder,
-                RedirectStandardError = true,
-                Environment = { ["LC_ALL"] = "C.UTF-8" },
-            }
-        )!;
-        var said = await program.StandardError.ReadToEndAsync();
-        await program.WaitForExitAsync();
-        program.ExitCode.ShouldBe(0, said);
-        var worked = File.ReadAllLines(Path.Combine(folder, "worked.csv"))
-            .Select(l => l.Split(',').Select(c => double.Parse(c, CultureInfo.InvariantCulture)).ToArray())
-            .ToList();
+        var worked = await Worksheet.Work(houses.Select(Formulas).Select(f => new[] { f.Standard, f.Optional }));
         worked.Count.ShouldBe(houses.Count);
         foreach (var (h, row) in houses.Zip(worked))
         {

@@ -11,7 +11,10 @@ namespace Circuitum.Core.BoxLayout;
 internal static class SocketRules
 {
     // Places that are tried along walls, and how near the end of a wall they come.
-    private static readonly Length Step = Length.Inches(6);
+    private static readonly Length Step = Length.Millimetres(150);
+
+    // A tape is read at every 50 mm.
+    private static readonly Length Tape = Length.Millimetres(50);
     private static readonly Length FromEnd = Length.Inches(8);
     private static readonly Length LeastSpace = Length.Inches(20);
     private const double LeastApartInches = 18;
@@ -81,7 +84,8 @@ internal static class SocketRules
     // Worktops and walls of a kitchen, the walls of other rooms.
     private static IEnumerable<(int Wall, Length Along, Length Height)> Places(Draft draft, RoomShape shape)
     {
-        var over = ReceptacleRules.CounterTop + draft.InchNumber("socketOverTopIn") + HalfPlate;
+        var least = ReceptacleRules.CounterTop + draft.InchNumber("socketOverTopIn") + HalfPlate;
+        var over = least.RoundTo(Tape) is var near && near < least ? near + Tape : near;
         var walls = Along(draft, shape, WallSpaces.Of(shape, draft.Job, LeastSpace), draft.InchNumber("socketHeightIn"));
         return shape.Room.Kind == RoomKind.Kitchen
             ? Along(draft, shape, WallSpaces.Counters(shape, draft.Job, LeastSpace), over).Concat(walls)
@@ -99,7 +103,8 @@ internal static class SocketRules
         {
             for (var at = FromEnd; at <= space.Length - FromEnd; at += Step)
             {
-                var (wall, along) = shape.FromPerimeter(space.Start + at);
+                var (wall, exact) = shape.FromPerimeter(space.Start + at);
+                var along = exact.RoundTo(Tape);
                 if (
                     Length.Min(along, shape.Walls[wall].Length - along) >= FromEnd
                     && !ReceptacleSpots.InOpening(shape, wall, along, 3)

@@ -71,7 +71,7 @@ public sealed class StripComposer
             Box(box);
         Distances(boxes);
         Heights(boxes);
-        var label = $"{room.Room.Name}, {LabelWriter.Facing(room, wall)} wall in studs";
+        var label = $"{room.Room.Name}, {LabelWriter.Facing(room, wall)} wall{(a.Edition.Board is null ? " in studs" : "")}";
         var drawing = on.Done(label);
         return drawing with
         {
@@ -91,6 +91,13 @@ public sealed class StripComposer
 
     private void Frame()
     {
+        // A wall of masonry is one body; only its outline is drawn.
+        if (a.Edition.Board is not null)
+        {
+            on.Add("frame", Rectangle(Role.Timber, 0, 0, length, height));
+            return;
+        }
+
         on.Add(
             "frame",
             Rectangle(Role.Timber, 0, height - Plate, length, Plate),
@@ -117,10 +124,11 @@ public sealed class StripComposer
         var head = Math.Min(o.Opening.Top.InInches, height - HeaderTall);
         on.Add(
             "frame",
-            Stud(from - JackStuds, JackStuds),
-            Stud(to, JackStuds),
-            Rectangle(Role.Timber, from - Plate, height - head - HeaderTall, to - from + (2 * Plate), HeaderTall),
-            Rectangle(Role.Hole, from, height - head, to - from, head - sill - (sill > 0 ? Plate : 0))
+            [
+                .. a.Edition.Board is null ? new[] { Stud(from - JackStuds, JackStuds), Stud(to, JackStuds) } : [],
+                Rectangle(Role.Timber, from - Plate, height - head - HeaderTall, to - from + (2 * Plate), HeaderTall),
+                Rectangle(Role.Hole, from, height - head, to - from, head - sill - (sill > 0 ? Plate : 0)),
+            ]
         );
         if (sill > 0)
             on.Add("frame", Rectangle(Role.Timber, from, height - sill, to - from, Plate));
