@@ -99,6 +99,8 @@ public class BoardHousesTests
                 yield return $"circuit {c.Number}: {c.Wire!.Size} carries {carries} on {c.Breaker} A";
             if (c.DropPercent > (board.Use is BoardUse.Lighting or BoardUse.GardenLighting ? 3 : 5))
                 yield return $"circuit {c.Number} drops {c.DropPercent:0.0} percent";
+            if (c.Boxes.Select(b => string.Join(' ', a.House.BuildingOf(b.Room).Order())).Distinct().Count() > 1)
+                yield return $"circuit {c.Number} goes from one building to another";
             if (c.Label.Contains("sockets") && !c.Boxes.Any(b => b.Kind is BoxKind.Receptacle or BoxKind.Appliance))
                 yield return $"circuit {c.Number} is called {c.Label} and has no socket";
             if (c.Label.Contains("Lights") && !c.Boxes.Any(b => b.Kind == BoxKind.Light))

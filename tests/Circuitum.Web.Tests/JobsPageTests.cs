@@ -11,7 +11,7 @@ public class JobsPageTests : WebHouse
     public async Task The_demo_ships_planned_and_bare_each_with_its_plan_its_progress_and_what_is_next()
     {
         var ids = Parse(await Web.GetStringAsync("/")).QuerySelectorAll("[data-card]").Select(c => c.GetAttribute("data-card")).ToList();
-        ids.Count.ShouldBe(6);
+        ids.Count.ShouldBe(8);
         foreach (var (id, next) in new[] { ("tamarack-row", "boxes"), (ids.First(i => i!.EndsWith("planned"))!, "packet") })
         {
             var card = Parse(await Web.GetStringAsync($"/jobs/{id}/card"));

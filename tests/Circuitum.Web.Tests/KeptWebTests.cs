@@ -80,7 +80,7 @@ public sealed class KeptWebTests : IDisposable
     {
         await Post("/", "PutAway", ("job", "tamarack-row"));
         using var zip = new ZipArchive(new MemoryStream(await web.GetByteArrayAsync("/archives.zip")));
-        string[] demos = ["gull-cottage", "larch-siding", "tamarack-row"];
+        string[] demos = ["gull-cottage", "larch-siding", "sidr-villa", "tamarack-row"];
         zip.Entries.Select(e => e.FullName).ShouldBe(demos.SelectMany(d => new[] { $"{d}.zip", $"{d}--planned.zip" }), ignoreOrder: true);
         foreach (var entry in zip.Entries)
         {

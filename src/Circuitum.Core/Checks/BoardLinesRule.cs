@@ -11,7 +11,8 @@ internal sealed class BoardLinesRule : CheckedRule
     {
         foreach (var sheet in a.Panels.Select(p => BoardSheet.Of(a, p)).OfType<BoardSheet>())
         {
-            if (sheet.ApartPercent > a.Edition.Number("linesApartPercent"))
+            // Fewer circuits than lines cannot be even.
+            if (sheet.Outgoing >= a.Edition.Supply.Names.Length && sheet.ApartPercent > a.Edition.Number("linesApartPercent"))
                 yield return Breach(
                     a,
                     $"{sheet.At.Panel.Name}: {sheet.Lines}; one line is {sheet.ApartPercent:0.0} percent from the mean, "

@@ -45,10 +45,21 @@ internal sealed class BoardDraft
 
     internal RoomKind Kind(PlacedRoom room) => House[room.Room].Room.Kind;
 
+    /// <summary>Each storey of each building that has something on no circuit.</summary>
+    internal List<(string Storey, string Building)> Floors() =>
+        [
+            .. Job.Storeys.SelectMany(s =>
+                Loose().Where(t => On(t, s.Id)).Select(BuildingOf).Distinct().Order(StringComparer.Ordinal).Select(b => (s.Id, b))
+            ),
+        ];
+
+    /// <summary>A name for the building in which a thing is: no circuit goes from one to another.</summary>
+    internal string BuildingOf(ImmutableArray<Box> thing) => House.BuildingOf(thing[0].Room).Min(StringComparer.Ordinal)!;
+
     /// <summary>The rooms of a storey with what they have of a use and on no circuit, as they follow each other along the floor.</summary>
-    internal List<PlacedRoom> Rooms(string storey, BoardUse use)
+    internal List<PlacedRoom> Rooms(string storey, string building, BoardUse use)
     {
-        var there = Loose().Where(t => On(t, storey) && Use(t) == use).GroupBy(t => t[0].Room).ToList();
+        var there = Loose().Where(t => On(t, storey) && BuildingOf(t) == building && Use(t) == use).GroupBy(t => t[0].Room).ToList();
         var shapes = there.Select(g => House[g.Key]).ToList();
         if (shapes.Count == 0)
             return [];
@@ -57,8 +68,7 @@ internal sealed class BoardDraft
         return
         [
             .. there
-                .OrderBy(g => House.BuildingOf(g.Key).Min(StringComparer.Ordinal), StringComparer.Ordinal)
-                .ThenBy(g => wide >= deep ? House[g.Key].Centre.X : House[g.Key].Centre.Y)
+                .OrderBy(g => wide >= deep ? House[g.Key].Centre.X : House[g.Key].Centre.Y)
                 .ThenBy(g => g.Key, StringComparer.Ordinal)
                 .Select(g => new PlacedRoom(
                     g.Key,
@@ -84,7 +94,7 @@ internal sealed class BoardDraft
         foreach (var thing in Loose().ToList())
         {
             var use = Use(thing);
-            var held = circuits.Where(c => c.Boxes.Length > 0 && !c.Locked && OfUse(c, use)).ToList();
+            var held = circuits.Where(c => c.Boxes.Length > 0 && !c.Locked && OfUse(c, use) && SameBuilding(c, thing)).ToList();
             var mate = held.Find(c => c.Boxes.Any(m => Tied(boxes[m.Box], thing)));
             mate ??= use switch
             {
@@ -146,6 +156,8 @@ internal sealed class BoardDraft
     }
 
     private bool OfUse(Circuit c, BoardUse use) => BoardUses.OfCircuit(Job, c.Boxes.Select(m => boxes[m.Box])) == use;
+
+    private bool SameBuilding(Circuit c, ImmutableArray<Box> thing) => House.BuildingOf(boxes[c.Boxes[0].Box].Room).Contains(thing[0].Room);
 
     private bool SameRoom(Circuit c, ImmutableArray<Box> thing) => c.Boxes.Any(m => thing.Any(b => b.Room == boxes[m.Box].Room));
 

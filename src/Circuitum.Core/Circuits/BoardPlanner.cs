@@ -16,10 +16,10 @@ public sealed class BoardPlanner : ICircuitPlanner
     {
         var draft = new BoardDraft(house, edition);
         draft.Join();
-        foreach (var storey in house.Job.Storeys)
+        foreach (var (storey, building) in draft.Floors())
         {
-            Lights(draft, storey.Id);
-            Sockets(draft, storey.Id);
+            Lights(draft, storey, building);
+            Sockets(draft, storey, building);
         }
 
         Garden(draft);
@@ -29,9 +29,9 @@ public sealed class BoardPlanner : ICircuitPlanner
     }
 
     // Two lighting circuits or more on a floor, so that one that opens leaves some light.
-    private static void Lights(BoardDraft draft, string storey)
+    private static void Lights(BoardDraft draft, string storey, string building)
     {
-        var rooms = draft.Rooms(storey, BoardUse.Lighting);
+        var rooms = draft.Rooms(storey, building, BoardUse.Lighting);
         if (rooms.Count == 0)
             return;
         var edition = draft.Edition;
@@ -45,24 +45,27 @@ public sealed class BoardPlanner : ICircuitPlanner
 
     private static void Garden(BoardDraft draft)
     {
-        var lights = draft.Loose().Where(t => draft.Use(t) == BoardUse.GardenLighting).ToList();
-        if (lights.Count == 0)
-            return;
+        foreach (var lights in draft.Loose().Where(t => draft.Use(t) == BoardUse.GardenLighting).GroupBy(draft.BuildingOf).ToList())
+            Garden(draft, [.. lights]);
+    }
+
+    private static void Garden(BoardDraft draft, List<ImmutableArray<Box>> lights)
+    {
         var most = draft.Edition.Number("lampMostW");
         var rooms = lights.Select(t => new PlacedRoom("", [t], draft.Watts(t), 0)).ToList();
         draft.Take(Partition.Even(rooms, Math.Max(1, (int)Math.Ceiling(rooms.Sum(r => r.Weight) / most)), most));
     }
 
     // A kitchen has its own; what is more than one ring serves is cut into as few as do; the rest goes along the floor.
-    private static void Sockets(BoardDraft draft, string storey)
+    private static void Sockets(BoardDraft draft, string storey, string building)
     {
         var edition = draft.Edition;
         var most = edition.Number("ringPointsMost").Whole;
-        double Most(Func<string, double> of) => of("ringAreaSqM") is > 0 and var area ? area : double.MaxValue;
-        var area = Most(n => edition.Number(n));
+        double limit = edition.Number("ringAreaSqM");
+        var area = limit > 0 ? limit : double.MaxValue;
         foreach (var box in draft.Loose().Where(t => draft.On(t, storey) && t.Any(b => b.Rating == BoardDraft.LargeSocket)).ToList())
             draft.New([box]);
-        var rooms = draft.Rooms(storey, BoardUse.Sockets);
+        var rooms = draft.Rooms(storey, building, BoardUse.Sockets);
         var alone = rooms.Where(r => r.Weight > most || draft.Kind(r) == RoomKind.Kitchen).ToList();
         foreach (var room in alone)
             draft.Take(Partition.Fewest(draft.AroundRoom(room), most, double.MaxValue));

@@ -3,6 +3,7 @@ using Circuitum.Core.Codes;
 using Circuitum.Core.Edits;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Commands;
 
@@ -33,6 +34,8 @@ public sealed record EditJob(
     {
         if (OtherFamily(job) is { } refusal)
             return CommandResult.Refuse(refusal);
+        if (CodeLibrary.Editions.TryGetValue(CodeEdition, out var rules) && rules.Family != CodeLibrary.Edition(job.CodeEdition).Family)
+            job = OtherRules.Facts(job, rules);
         var (preferences, problem) = PreferenceFields.WriteAll(job.Preferences, Preferences);
         return preferences is null
             ? CommandResult.Refuse(problem)

@@ -1,6 +1,7 @@
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Planning;
 
 namespace Circuitum.Core.Entry;
 
@@ -79,15 +80,19 @@ internal static class WallThings
     // The panel at the service is one: put down again it moves.
     private static Job WithPanel(Job job, string room, Spot spot)
     {
-        var top = Length.Min(job.Preferences.PanelTop, CodeLibrary.EditionOf(job).HighestPanelTop);
+        var edition = CodeLibrary.EditionOf(job);
+        var top = Length.Min(job.Preferences.PanelTop, edition.HighestPanelTop);
         var main = job.Panels is [var there, ..]
             ? there
-            : new()
-            {
-                Id = "main",
-                Name = "Main panel",
-                Top = top,
-            };
+            : OtherRules.Rehung(
+                new()
+                {
+                    Id = "main",
+                    Name = $"Main {edition.Word("panel")}",
+                    Top = top,
+                },
+                edition
+            );
         main = main with { Room = room, Wall = spot.Wall!.Value, Along = spot.From };
         return job with { Panels = job.Panels is [] ? [main] : job.Panels.SetItem(0, main) };
     }
@@ -98,19 +103,20 @@ internal static class WallThings
             return (null, "Put the panel at the service on a wall first.");
         if (job.RoomById(room) is not { } known)
             return (null, "That room is not there any more.");
+        var edition = CodeLibrary.EditionOf(job);
         var sub = new Panel
         {
             Id = Names.Free("sub", job.Panels.Select(p => p.Id)),
-            Name = $"{known.Name} panel",
+            Name = $"{known.Name} {edition.Word("panel")}",
             Room = room,
             Wall = spot.Wall!.Value,
             Along = spot.From,
-            Top = Length.Min(job.Preferences.PanelTop, CodeLibrary.EditionOf(job).HighestPanelTop),
+            Top = Length.Min(job.Preferences.PanelTop, edition.HighestPanelTop),
             FedFrom = main.Id,
             MainBreaker = 100,
             Spaces = 20,
             BreakerFamily = main.BreakerFamily,
         };
-        return (job with { Panels = job.Panels.Add(sub) }, "");
+        return (job with { Panels = job.Panels.Add(OtherRules.Rehung(sub, edition)) }, "");
     }
 }

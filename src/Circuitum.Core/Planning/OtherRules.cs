@@ -16,19 +16,27 @@ public static class OtherRules
         var rules = CodeLibrary.Edition(edition);
         var name = $"{job.Name}, {rules.Name}";
         return Planner.PlanAll(
-            job with
+            Facts(job, rules) with
             {
                 Name = name[..Math.Min(name.Length, LongestName)],
                 CodeEdition = edition,
                 Amendments = [],
                 BuildersTold = null,
                 Units = rules.Board is null ? job.Units : LengthUnits.Metric,
-                Appliances = [.. job.Appliances.Select(x => Replated(job, x, rules))],
-                Panels = [.. job.Panels.Select(p => Rehung(p, rules))],
                 Decisions = new(),
             }
         );
     }
+
+    /// <summary>The facts of a house as they stand under the rules of another family.</summary>
+    /// <param name="job">The job, still under its own.</param>
+    /// <param name="rules">The other edition.</param>
+    internal static Job Facts(Job job, CodeEdition rules) =>
+        job with
+        {
+            Appliances = [.. job.Appliances.Select(x => Replated(job, x, rules))],
+            Panels = [.. job.Panels.Select(p => Rehung(p, rules))],
+        };
 
     // Volts of another supply mean nothing here; the load stays.
     private static Appliance Replated(Job job, Appliance x, CodeEdition rules) =>
@@ -47,8 +55,10 @@ public static class OtherRules
                 },
             };
 
-    // A board is made with certain ways and a main switch of so much; a panel has neither.
-    private static Panel Rehung(Panel p, CodeEdition rules)
+    /// <summary>A panel as it hangs under some rules: a board is made with certain ways and a main switch of so much.</summary>
+    /// <param name="p">The panel.</param>
+    /// <param name="rules">The edition.</param>
+    internal static Panel Rehung(Panel p, CodeEdition rules)
     {
         var hung = p.Top > rules.HighestPanelTop ? p with { Top = rules.HighestPanelTop } : p;
         if (rules.Board is not { } board)

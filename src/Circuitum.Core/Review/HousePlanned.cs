@@ -18,7 +18,8 @@ public static class HousePlanned
         var list = ImmutableArray.CreateBuilder<Consequence>();
         if (before.Job.Panels.Length == 0 && after.Job.Panels is [var panel, ..])
             list.Add(new(Subject.Panel(panel.Id), $"{Hung(after, panel)} Drag it where it shall hang instead.", true));
-        if (after.Job.Fixtures.All(f => f.Kind != FixtureKind.Meter))
+        var words = after.Edition;
+        if (words.InForce("service.meter") && after.Job.Fixtures.All(f => f.Kind != FixtureKind.Meter))
             list.Add(
                 new(
                     null,
@@ -28,12 +29,12 @@ public static class HousePlanned
                 )
             );
         var boxes = after.Job.Decisions.Boxes.Length - before.Job.Decisions.Boxes.Length;
-        list.Add(new(null, $"{boxes} boxes are proposed. Accept, move or refuse them one by one.", false));
+        list.Add(new(null, $"{boxes} {words.Word("boxes")} are proposed. Accept, move or refuse them one by one.", false));
         list.Add(
             new(
                 null,
-                $"{after.Circuits.Length} circuits on {after.SpacesUsed} spaces, "
-                    + $"{LengthText.Far(after.CableFeet, after.Units, "#,0")} of cable with their home runs.",
+                $"{after.Circuits.Length} circuits on {after.SpacesUsed} {words.Word("spaces")}, "
+                    + $"{LengthText.Far(after.CableFeet, after.Units, "#,0")} of cable with their {words.Word("home run")}s.",
                 false
             )
         );
@@ -54,7 +55,7 @@ public static class HousePlanned
     {
         var room = a.House[panel.Room];
         var outside = WallBody.Of(a.House, room, panel.Wall).Outside ? "an outside wall" : "an inside wall";
-        return $"The panel hangs on the {LabelWriter.Facing(room, panel.Wall)} wall of {room.Room.Name}: {outside} with "
-            + $"{a.Edition.Number("workingWidthIn")} by {a.Edition.Number("workingDepthIn")} free to work at it.";
+        return $"The {a.Edition.Word("panel")} hangs on the {LabelWriter.Facing(room, panel.Wall)} wall of {room.Room.Name}: "
+            + $"{outside} with {a.Edition.Number("workingWidthIn")} by {a.Edition.Number("workingDepthIn")} free to work at it.";
     }
 }

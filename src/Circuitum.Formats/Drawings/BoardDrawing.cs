@@ -69,7 +69,7 @@ public sealed class BoardDrawing
             down[column] = Section(s, column * Wide, down[column]) + 22;
         }
 
-        pen.Line(Wide / 2, Top - 24, Wide * 1.5, Top - 24, 1.2);
+        pen.Line(Wide / 2, Top - 24, sheet.Sections.Length > 1 ? Wide * 1.5 : Wide, Top - 24, 1.2);
         return pen.Done("panel-drawing", $"{panel.Name}, {sheet.Ways} ways", 2 * Wide, down.Max());
     }
 
