@@ -44,8 +44,8 @@ public class BoardSpreadsheetTests
         var hot = $"MAX({r[4]},{(gulf ? 40 : 30)})";
         (int, double)[] ambient = [(25, 1.03), (30, 1), (35, 0.94), (40, 0.87), (45, 0.79), (50, 0.71)];
         (int, double)[] grouped = [(1, 1), (2, 0.8), (3, 0.7), (4, 0.65), (5, 0.6), (6, 0.57), (7, 0.54), (8, 0.52), (9, 0.5)];
-        var factor =
-            $"({First(ambient.Select(a => ($"{hot}<={a.Item1}", T(a.Item2))))}*{First(grouped.Select(g => ($"{r[5]}<={g.Item1}", T(g.Item2))))})";
+        var byHeat = First(ambient.Select(a => ($"{hot}<={a.Item1}", T(a.Item2))));
+        var factor = $"({byHeat}*{First(grouped.Select(g => ($"{r[5]}<={g.Item1}", T(g.Item2))))})";
         var need = use == "ring" ? $"MAX(20,0.67*{breaker})" : breaker;
         var smallest = use switch
         {

@@ -149,7 +149,8 @@ public static class Papers
                 + (a.Job.PermitDate is { } permit ? $", permit of {permit.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}" : "")
                 + ".",
             $"{a.Circuits.Length} circuits, {a.Job.Decisions.Boxes.Length} {a.Edition.Word("boxes")}, "
-                + $"{LengthText.Far(a.CableFeet, a.Units, "#,0")} of cable. Service load {a.Service.Current.Value:0.0} A of {a.Panel?.MainBreaker ?? 0} A.",
+                + $"{LengthText.Far(a.CableFeet, a.Units, "#,0")} of cable. "
+                + $"Service load {a.Service.Current.Value:0.0} A of {a.Panel?.MainBreaker ?? 0} A.",
             Caution,
         ];
 
