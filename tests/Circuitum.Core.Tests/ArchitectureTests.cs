@@ -145,6 +145,14 @@ public partial class ArchitectureTests
             .Where(x => Section().IsMatch(x.Text) || CodeLibrary.EditionIds.Any(id => x.Text.Contains(id, StringComparison.Ordinal)))
             .ShouldBeEmpty();
 
+    // Pages, papers and rules ask an edition what it has, never what it is called.
+    [Fact]
+    public void No_text_of_the_program_is_the_name_of_a_family() =>
+        Sources("src")
+            .SelectMany(file => Texts(file).Select(text => (File: Path.GetFileName(file), Text: text)))
+            .Where(x => CodeLibrary.Editions.Values.Any(e => e.Family == x.Text))
+            .ShouldBeEmpty();
+
     // The voltages of a house are those of its supply. What measures something else with the same number says so here.
     [Fact]
     public void No_code_of_the_core_holds_a_voltage_of_the_supply()
@@ -156,7 +164,9 @@ public partial class ArchitectureTests
                     .ParseText(File.ReadAllText(file))
                     .GetRoot()
                     .DescendantTokens()
-                    .Where(t => t.IsKind(SyntaxKind.NumericLiteralToken) && t.ValueText is "120" or "240" || Volts().IsMatch(t.ValueText))
+                    .Where(t =>
+                        t.IsKind(SyntaxKind.NumericLiteralToken) && t.ValueText is "120" or "240" or "230" || Volts().IsMatch(t.ValueText)
+                    )
                     .Select(t => (File: Path.GetFileName(file), Text: t.Parent!.Parent!.Parent!.ToString()))
             )
             .Where(x => !others.Any(x.Text.Contains))
@@ -176,7 +186,7 @@ public partial class ArchitectureTests
     [GeneratedRegex(@"\.Wait\(\)|GetAwaiter\(\)\.GetResult|Task\.WaitAll")]
     private static partial Regex Waits();
 
-    [GeneratedRegex(@"\b(120|240) V\b")]
+    [GeneratedRegex(@"\b(120|240|230|400) V\b")]
     private static partial Regex Volts();
 
     // Rules and planning know an appliance by its traits: one that is added to the library is treated right at once. (A garage door is

@@ -204,6 +204,21 @@ public class BoardRuleTests
         read.Decisions.Circuits.Count(c => c.Ring).ShouldBeGreaterThan(4);
     }
 
+    [Theory]
+    [InlineData("\"5400 mm\"", "\"5400 m\"", "If millimetres are meant, write mm.")]
+    [InlineData("\"5400 mm\"", "\"200 m\"", "Were millimetres meant where it says metres?")]
+    [InlineData("\"sb-gulf\"", "\"sb-mars\"", "'sb-mars' is not shipped.")]
+    [InlineData("\"sb-gulf\"", "\"us-2023\"", "A dwelling appliance is 120 or 240 V, not 230. 230 V is of Split board, Gulf (basic)")]
+    public void What_was_meant_is_said_of_a_wrong_length_and_of_a_job_that_was_relabelled(string part, string instead, string says)
+    {
+        var text = File.ReadAllText(Path.Combine(JobFileTests.Root(), "demo", "sidr-villa.json"));
+        text.ShouldContain(part);
+        JobFile
+            .Read(text.Replace(part, instead, StringComparison.Ordinal))
+            .Problems.Select(x => x.Sentence)
+            .ShouldContain(x => x.Contains(says));
+    }
+
     [Fact]
     public void What_is_planned_again_stays_and_what_is_new_joins_its_room()
     {

@@ -37,6 +37,9 @@ public static partial class JobRules
     }
 
     // The frame of each building is searched in stud by stud, so its size is the work that a file can ask for.
+    // So many metres are seldom a house.
+    private static string Meant(Job job) => job.Units == LengthUnits.Metric ? " Were millimetres meant where it says metres?" : "";
+
     private static void CheckExtents(Job job, List<Problem> problems)
     {
         var house = HouseShape.Of(job with { Openings = [] });
@@ -55,6 +58,7 @@ public static partial class JobRules
                     new(
                         $"rooms[{i}].outline",
                         $"The building that {Short(job.Rooms[i].Name)} belongs to is over {LongestBuilding.InFeet:0} ft from end to end."
+                            + Meant(job)
                     )
                 );
             covered += wide.InFeet * deep.InFeet;

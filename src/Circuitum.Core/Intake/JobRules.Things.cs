@@ -84,7 +84,20 @@ public static partial class JobRules
                 );
             var plate = appliance.Nameplate;
             if (plate.Volts is { } volts && volts != supply.ToNeutral && volts != supply.Between)
-                problems.Add(new($"{field}.nameplate.volts", $"A dwelling appliance is {supply.ToNeutral} or {supply.Between} V."));
+                problems.Add(
+                    new(
+                        $"{field}.nameplate.volts",
+                        $"A dwelling appliance is {supply.ToNeutral} or {supply.Between} V, not {volts}."
+                            + (
+                                CodeLibrary
+                                    .EditionIds.Select(CodeLibrary.Edition)
+                                    .FirstOrDefault(e => e.Supply.ToNeutral == volts || e.Supply.Between == volts)
+                                    is { } other
+                                    ? $" {volts} V is of {other.Name}: a house comes under other rules as a copy that is planned anew."
+                                    : ""
+                            )
+                    )
+                );
             if (plate.VoltAmperes is { } va && va is not (>= 1 and <= 60_000))
                 problems.Add(new($"{field}.nameplate.voltAmperes", "A load lies between 1 and 60,000 VA."));
             if (plate.Amperes is { } amps && amps is not (>= 0.05 and <= 250))

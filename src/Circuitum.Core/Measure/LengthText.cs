@@ -198,7 +198,9 @@ public static partial class LengthText
         problem = "";
         if (units > Longest.Units)
         {
-            problem = $"'{Shorten(typed)}' is longer than {Longest.InFeet:0} ft, the longest length a job can hold.";
+            problem =
+                $"'{Shorten(typed)}' is longer than {Longest.InFeet:0} ft, the longest length a job can hold."
+                + (Metres().IsMatch(typed) ? " If millimetres are meant, write mm." : "");
             return false;
         }
 
@@ -227,4 +229,7 @@ public static partial class LengthText
         RegexOptions.CultureInvariant | RegexOptions.ExplicitCapture
     )]
     private static partial Regex WithUnit();
+
+    [GeneratedRegex(@"^\s*\d+\s*m\s*$")]
+    private static partial Regex Metres();
 }

@@ -37,7 +37,9 @@ public sealed record NextStep(string Say)
         return a switch
         {
             _ when a.Job.Rooms.Length == 0 => In("rooms", "the first room: type it, or draw it", "Rooms"),
-            _ when a.Job.Decisions.Boxes.Length == 0 => InOneStep("boxes, circuits, runs and panel in one step"),
+            _ when a.Job.Decisions.Boxes.Length == 0 => InOneStep(
+                $"{a.Edition.Word("boxes")}, circuits, runs and {a.Edition.Word("panel")} in one step"
+            ),
             _ when a.Panel is null || a.Circuits.Length == 0 => InOneStep("what is still undecided in one step"),
             _ when a.Findings.Any(IsNew) => new("what is new, planned beside the rest") { Edit = new PlanHouse(), Go = "Plan what is new" },
             _ when must > 0 => In("findings", must == 1 ? "mend what must be" : $"mend {must} that must be", "findings"),

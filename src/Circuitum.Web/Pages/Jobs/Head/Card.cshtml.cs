@@ -31,7 +31,10 @@ public sealed class CardModel(JobDesk desk) : PageModel
 
     /// <summary>The stages after the job's own, how far each is, and whether it has anything.</summary>
     public IEnumerable<(Stage Stage, string State, bool Done)> Stages =>
-        StageList.Tabs.Skip(1).Select(s => (s, s.Progress(Open.Analysis), s.HasBegun(Open.Analysis)));
+        StageList
+            .Tabs.Skip(1)
+            .Where(s => s.AppliesTo(Open.Analysis.Edition))
+            .Select(s => (s, s.Progress(Open.Analysis), s.HasBegun(Open.Analysis)));
 
     /// <summary>Its first storey in small: walls and openings only.</summary>
     public string Thumbnail =>
