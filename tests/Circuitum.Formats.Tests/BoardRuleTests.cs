@@ -219,6 +219,18 @@ public class BoardRuleTests
             .ShouldContain(x => x.Contains(says));
     }
 
+    [Theory]
+    [InlineData(30, 2_000_000_000, "ways")]
+    [InlineData(30, 0, "ways")]
+    [InlineData(-1, 4, "milliamps")]
+    public void A_section_beyond_any_board_is_refused(int milliamps, int ways, string field)
+    {
+        var wrong = Panels(p => p with { Sections = [new(100, 4), new(milliamps, ways)] });
+        Core.Intake.JobRules.Check(wrong).ShouldContain(x => x.Field == $"panels[0].sections[1].{field}");
+        Core.Intake.JobRules.Check(Panels(p => p with { Sections = [.. Enumerable.Repeat(new BoardSection(30, 1), 13)] }))
+            .ShouldNotBeEmpty();
+    }
+
     [Fact]
     public void What_is_planned_again_stays_and_what_is_new_joins_its_room()
     {

@@ -92,4 +92,32 @@ public sealed partial class BoardWebTests() : WebHouse(shared: true)
         rules.GetElementById("box.wall").ShouldBeNull();
         rules.Body!.TextContent.ShouldNotContain("{");
     }
+
+    [Fact]
+    public async Task A_circuit_is_made_a_radial_and_back_and_keeps_its_form_when_only_its_name_changes()
+    {
+        async Task<string> Ticket(params (string, string)[] fields)
+        {
+            var shown = await Edit($"{Villa}/circuits?pick=circuit:10", "edit-circuit", [("circuit", "10"), .. fields]);
+            Alert(shown).ShouldBe("");
+            return shown.QuerySelector(".ticket")!.TextContent + shown.QuerySelector(".listing")!.TextContent;
+        }
+
+        (await Ticket(("label", "Majlis plugs"), ("ring", "no"))).ShouldContain("a radial of 8 points");
+        (await Ticket(("label", "Majlis plugs"), ("ring", "yes"))).ShouldContain("a ring of 8 points");
+        (await Ticket(("label", "Majlis sockets"))).ShouldContain("a ring of 8 points");
+        for (var n = 0; n < 3; n++)
+            Alert(await Edit($"{Villa}/circuits", "undo")).ShouldBe("");
+    }
+
+    [Fact]
+    public async Task A_breaker_is_moved_to_another_place_of_its_section()
+    {
+        var before = Parse(await Web.GetStringAsync($"{Villa}/panel?pick=circuit:13"));
+        var free = before.QuerySelectorAll("select[name=space] option").First(o => o.TextContent.Trim() == "B6-R").GetAttribute("value")!;
+        var shown = await Edit($"{Villa}/panel?pick=circuit:13", "move-breaker", ("circuit", "13"), ("space", free));
+        Alert(shown).ShouldBe("");
+        shown.QuerySelector(".ticket")!.TextContent.ShouldContain("B6-R");
+        Alert(await Edit($"{Villa}/panel", "undo")).ShouldBe("");
+    }
 }

@@ -119,6 +119,7 @@ public static partial class JobRules
             if (panel.TandemSpaces.Any(s => s < 1 || s > 84))
                 problems.Add(new($"{field}.tandemSpaces", "Spaces lie between 1 and 84."));
             Count($"{field}.tandemSpaces", panel.TandemSpaces.Length, 84, problems);
+            CheckSections(field, panel, problems);
             Count($"{field}.alsoTakes", panel.AlsoTakes.Length, MostFamilies, problems);
             foreach (var family in panel.AlsoTakes.Take(MostFamilies))
                 Text($"{field}.alsoTakes", family, LongestName, problems);
@@ -138,6 +139,26 @@ public static partial class JobRules
                 OnWall(field, shape, job.Units, panel.Wall, panel.Along, Length.Zero, problems, "along");
         }
     }
+
+    private static void CheckSections(string field, Panel panel, List<Problem> problems)
+    {
+        if (panel.Sections is not { } sections)
+            return;
+        if (sections.IsDefault || sections.Any(s => s is null))
+        {
+            problems.Add(new($"{field}.sections", "A section has a residual current and its ways."));
+            return;
+        }
+
+        Count($"{field}.sections", sections.Length, MostSections, problems);
+        foreach (var (section, i) in sections.Take(MostSections).Select((s, i) => (s, i)))
+        {
+            Range($"{field}.sections[{i}].milliamps", section.Milliamps, 10, 500, problems);
+            Range($"{field}.sections[{i}].ways", section.Ways, 1, 28, problems);
+        }
+    }
+
+    private const int MostSections = 12;
 
     private static void CheckSpot(
         string field,
