@@ -69,8 +69,6 @@ await page.goto(`${job}/print`);
 await page.emulateMedia({ media: 'print' });
 await page.setViewportSize({ width: 816, height: 1056 });
 await shot('schedule', { fullPage: true });
-await page.goto(`${job}/load-sheet`);
-await shot('load-sheet', { fullPage: true });
 await page.setViewportSize({ width: 1280, height: 800 });
 await page.emulateMedia({ media: 'screen' });
 await page.goto(`${job}/material?line=rough-in:connector.twist-m`);
