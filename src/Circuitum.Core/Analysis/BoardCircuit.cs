@@ -10,7 +10,6 @@ namespace Circuitum.Core.Analysis;
 /// <param name="Milliamps">Rated residual current of the section that it belongs to.</param>
 /// <param name="ThreeLines">On all three lines.</param>
 /// <param name="Earth">Its protective conductor, or none when nothing could be sized.</param>
-/// <param name="DesignAmperes">The current that it is designed for.</param>
 /// <param name="Needed">What a conductor must carry after its factors, in amperes.</param>
 /// <param name="Points">Points of 13 A on it.</param>
 public sealed record BoardCircuit(
@@ -19,7 +18,6 @@ public sealed record BoardCircuit(
     int Milliamps,
     bool ThreeLines,
     WireSize? Earth,
-    double DesignAmperes,
     double Needed,
     int Points
 )

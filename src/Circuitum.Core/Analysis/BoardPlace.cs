@@ -1,5 +1,3 @@
-using Circuitum.Core.Jobs;
-
 namespace Circuitum.Core.Analysis;
 
 /// <summary>One place of a split board: a line of a way, or a whole way for a breaker on three lines.</summary>
@@ -15,7 +13,4 @@ public sealed record BoardPlace(string Name, int? Section, int Way, int Line, Pa
 
     /// <summary>Whether it is the second or third line of a breaker that begins above it.</summary>
     public bool GoesOn => Row.SecondPole;
-
-    /// <summary>Who put the breaker there.</summary>
-    public Origin By => Row.By;
 }

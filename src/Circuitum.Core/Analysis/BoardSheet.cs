@@ -91,10 +91,6 @@ public sealed record BoardSheet
         };
     }
 
-    /// <summary>The section of a circuit as it is placed, or none.</summary>
-    public BoardSection? SectionOf(int circuit) =>
-        Places.FirstOrDefault(p => p.Circuit?.Number == circuit) is { Section: { } s } ? Sections[s] : null;
-
     /// <summary>The place of a circuit, or none.</summary>
     public BoardPlace? PlaceOf(int circuit) => Places.FirstOrDefault(p => p.Circuit?.Number == circuit && !p.GoesOn);
 

@@ -93,7 +93,6 @@ internal sealed partial class CircuitDeriver
                 milliamps,
                 three,
                 wire?.Ground,
-                BoardSizing.DesignCurrent(c, wire?.Breaker ?? 0, edition),
                 BoardSizing.Need(c, wire?.Breaker ?? 0, edition),
                 boxes.Sum(b => BoardUses.Points(edition, b))
             )
