@@ -12,15 +12,7 @@ namespace Circuitum.Core.Analysis;
 /// <param name="Earth">Its protective conductor, or none when nothing could be sized.</param>
 /// <param name="Needed">What a conductor must carry after its factors, in amperes.</param>
 /// <param name="Points">Points of 13 A on it.</param>
-public sealed record BoardCircuit(
-    BoardUse Use,
-    string Curve,
-    int Milliamps,
-    bool ThreeLines,
-    WireSize? Earth,
-    double Needed,
-    int Points
-)
+public sealed record BoardCircuit(BoardUse Use, string Curve, int Milliamps, bool ThreeLines, WireSize? Earth, double Needed, int Points)
 {
     /// <summary>The drop that it may have, in percent.</summary>
     public required double DropLimit { get; init; }
