@@ -37,16 +37,56 @@ public abstract class WebHouse : IDisposable
 
     private sealed class Host : IDisposable
     {
+        // To make a data directory takes as long as many a test: what the first start made is copied for the others.
+        private static readonly Lazy<string> Made = new(() =>
+        {
+            var first = new Host(Directory.CreateTempSubdirectory("circuitum-").FullName);
+            first.Stop();
+            // Its lock is the last that a program lets go of: from then on nothing changes in the directory.
+            SpinWait.SpinUntil(() => IsFree(Path.Combine(first.folder, "circuitum.lock")), TimeSpan.FromSeconds(30)).ShouldBeTrue();
+            AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(first.folder, true);
+            return first.folder;
+        });
+
         internal int Used;
 
-        private readonly string folder = Directory.CreateTempSubdirectory("circuitum-").FullName;
+        private readonly string folder;
         private readonly WebApplicationFactory<Program> factory;
 
         internal Host()
+            : this(CopyOf(Made.Value)) => AppDomain.CurrentDomain.ProcessExit += (_, _) => Dispose();
+
+        private Host(string folder)
         {
+            this.folder = folder;
             factory = new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("data", folder));
             Web = factory.CreateClient();
-            AppDomain.CurrentDomain.ProcessExit += (_, _) => Dispose();
+        }
+
+        private static bool IsFree(string file)
+        {
+            try
+            {
+                using var _ = File.Open(file, FileMode.Open, FileAccess.ReadWrite, FileShare.None);
+                return true;
+            }
+            catch (IOException)
+            {
+                return false;
+            }
+        }
+
+        private static string CopyOf(string folder)
+        {
+            var copy = Directory.CreateTempSubdirectory("circuitum-").FullName;
+            foreach (var file in Directory.GetFiles(folder, "*", SearchOption.AllDirectories))
+            {
+                var to = Path.Combine(copy, Path.GetRelativePath(folder, file));
+                Directory.CreateDirectory(Path.GetDirectoryName(to)!);
+                File.Copy(file, to);
+            }
+
+            return copy;
         }
 
         internal HttpClient Web { get; }
@@ -55,9 +95,14 @@ public abstract class WebHouse : IDisposable
         {
             if (!Directory.Exists(folder))
                 return;
+            Stop();
+            Directory.Delete(folder, true);
+        }
+
+        private void Stop()
+        {
             Web.Dispose();
             factory.Dispose();
-            Directory.Delete(folder, true);
         }
     }
 
