@@ -46,7 +46,8 @@ public static class StickerSheet
                     Twice(
                         new(
                             "F",
-                            $"Feeder {a.PanelById(p.Feeder!.From)!.Panel.Name} to {p.Panel.Name}, {p.Feeder.Breaker} A, {p.Feeder.Made}"
+                            $"{a.Edition.Word("Feeder")} {a.PanelById(p.Feeder!.From)!.Panel.Name} to {p.Panel.Name}, "
+                                + $"{p.Feeder.Breaker} A, {p.Feeder.Made}"
                         )
                     )
                 ),
@@ -62,7 +63,9 @@ public static class StickerSheet
     public static ImmutableArray<Sticker> Breakers(JobAnalysis a) =>
         [
             .. a.Panels.SelectMany(p =>
-                p.Schedule.Where(r => !r.Free && !r.SecondPole).Select(r => new Sticker(r.Place, DirectoryCard.Says(a, r)))
+                BoardSheet.Of(a, p) is { } sheet
+                    ? sheet.Places.Where(b => !b.Row.Free && !b.GoesOn).Select(b => new Sticker(b.Name, CardLines.Says(a, b.Row)))
+                    : p.Schedule.Where(r => !r.Free && !r.SecondPole).Select(r => new Sticker(r.Place, CardLines.Says(a, r)))
             ),
         ];
 
@@ -106,7 +109,8 @@ public static class StickerSheet
     // The number as tall as half the sticker, the rest beside it in the largest letters that fit.
     private static void Draw(Pen pen, Sticker sticker, float x, float y, StickerStock stock)
     {
-        var large = Math.Min(stock.Tall * 0.5f, 26);
+        // The name of a way is longer than a number; it takes no more room.
+        var large = Math.Min(stock.Tall * 0.5f, 26) * (sticker.Number.Length > 3 ? 2.6f / sticker.Number.Length : 1);
         var number = (Math.Max(2, sticker.Number.Length) * large * 0.62f) + Inset;
         var code = sticker.Code.Length > 0 && stock.Tall >= LeastForCode ? stock.Tall - Inset : 0;
         var room = stock.Wide - number - code - (2 * Inset);

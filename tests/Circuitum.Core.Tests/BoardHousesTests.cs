@@ -109,6 +109,9 @@ public class BoardHousesTests
 
         foreach (var bath in job.Decisions.Boxes.Where(b => b.Kind == BoxKind.Receptacle && job.KindAt(b) == RoomKind.Bathroom))
             yield return $"{bath.Id} is in a bathroom";
+        var first = BoardSheet.Of(a, a.Panels[0])!;
+        if (Math.Abs(first.Demand.Total.Value - a.Service.Total.Value) > 1)
+            yield return $"the first board's demand is {first.Demand.Total.Value:0} W, the house's {a.Service.Total.Value:0}";
         foreach (var sheet in a.Panels.Select(p => BoardSheet.Of(a, p)!))
         {
             var needs = a.Circuits.Where(c => c.Panel == sheet.At.Panel.Id && c.Boxes.Length > 0).ToList();

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Field;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Takeoff;
 
 namespace Circuitum.Core.Tests;
@@ -37,7 +38,7 @@ public class FieldTests
                 + a.Circuits.Where(c => c.Carried).SelectMany(c => c.Run.Cables).Count(s => s.From is not null);
             Of(FieldWork.Pull).Count().ShouldBe(cables + a.Panels.Count(p => p.Feeder is not null), $"house {seed}");
             Of(FieldWork.Pull)
-                .Sum(t => t.Feet ?? 0)
+                .Sum(t => t.Cut?.InFeet ?? 0)
                 .ShouldBe(
                     a.Circuits.Where(c => !c.Carried).SelectMany(c => c.Run.Cables).Sum(s => s.Cut.InFeet)
                         + a.Circuits.Where(c => c.Carried)
@@ -219,14 +220,18 @@ public class FieldTests
     [InlineData("entry-0001", FieldSaid.Done, "99999", "no length")]
     [InlineData("entry-0001", FieldSaid.Note, "bell\u0007", "400 letters")]
     public void What_cannot_be_is_refused_in_a_sentence(string id, FieldSaid state, string value, string says) =>
-        FieldRules.Check(new(id, "pull/7", state, value, "", "Ann", Noon), Task(FieldWork.Pull)).ShouldContain(says);
+        FieldRules
+            .Check(new(id, "pull/7", state, value, "", "Ann", Noon), Task(FieldWork.Pull), LengthUnits.FeetInches)
+            .ShouldContain(says);
 
     [Fact]
     public void A_tick_for_what_is_gone_names_it()
     {
-        FieldRules.Check(Said("set/hall.r9", FieldSaid.Done), null).ShouldContain("'hall.r9' is not in the plan any more");
-        FieldRules.Check(Said("set/hall.r1", FieldSaid.Done), Task()).ShouldBeEmpty();
-        FieldRules.Check(Said("set/hall.r1", (FieldSaid)77), Task()).ShouldNotBeEmpty();
+        FieldRules
+            .Check(Said("set/hall.r9", FieldSaid.Done), null, LengthUnits.Metric)
+            .ShouldContain("'hall.r9' is not in the plan any more");
+        FieldRules.Check(Said("set/hall.r1", FieldSaid.Done), Task(), LengthUnits.Metric).ShouldBeEmpty();
+        FieldRules.Check(Said("set/hall.r1", (FieldSaid)77), Task(), LengthUnits.Metric).ShouldNotBeEmpty();
     }
 
     [Theory]
@@ -234,12 +239,29 @@ public class FieldTests
     [InlineData("43.5", 43.5, null)]
     [InlineData("43'-6\"", 43.5, null)]
     [InlineData("43 from B2", 43.0, "B2")]
+    [InlineData("13 m", 42.65, null)]
     [InlineData("", null, null)]
     public void A_pull_is_feet_and_a_reel(string text, double? feet, string? reel)
     {
-        var (measured, from) = FieldRules.Pull(text);
-        (measured?.InFeet).ShouldBe(feet);
+        var (measured, from) = FieldRules.Pull(text, LengthUnits.FeetInches);
+        (measured is { } took ? Math.Round(took.InFeet, 2) : (double?)null).ShouldBe(feet);
         from.ShouldBe(reel);
+    }
+
+    [Theory]
+    [InlineData("13", 13.0)]
+    [InlineData("13.2", 13.2)]
+    [InlineData("13.2 m from B2", 13.2)]
+    [InlineData("609", 609.0)]
+    [InlineData("610", null)]
+    public void A_pull_of_a_metric_house_is_metres(string text, double? metres)
+    {
+        var (measured, _) = FieldRules.Pull(text, LengthUnits.Metric);
+        (measured is { } took ? Math.Round(took.InFeet * LengthText.MetresInFoot, 3) : (double?)null).ShouldBe(metres);
+        if (metres is null)
+            FieldRules
+                .Check(new("entry-0001", "pull/7", FieldSaid.Done, text, "", "Ann", Noon), Task(FieldWork.Pull), LengthUnits.Metric)
+                .ShouldContain("Type metres");
     }
 
     [Fact]

@@ -26,6 +26,19 @@ public sealed partial class BoardWebTests() : WebHouse(shared: true)
     [InlineData("findings")]
     [InlineData("papers/schedule")]
     [InlineData("papers/packet")]
+    [InlineData("papers/directory")]
+    [InlineData("labels")]
+    [InlineData("stickers")]
+    [InlineData("stickers?what=breakers")]
+    [InlineData("plans")]
+    [InlineData("look")]
+    [InlineData("field-plan")]
+    [InlineData("print")]
+    [InlineData("plan-print")]
+    [InlineData("issued")]
+    [InlineData("editions")]
+    [InlineData("card")]
+    [InlineData("history")]
     [InlineData("why?key=circuit.7.wire")]
     [InlineData("why?key=circuit.7.drop")]
     [InlineData("why?key=circuit.7.protection")]
@@ -51,6 +64,49 @@ public sealed partial class BoardWebTests() : WebHouse(shared: true)
     [InlineData("files/feeders.pdf")]
     public async Task What_means_nothing_there_is_not_there(string page) =>
         (await Web.GetAsync($"{Villa}/{page}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+
+    [Theory]
+    [InlineData("field")]
+    [InlineData("field/majlis")]
+    [InlineData("check-off")]
+    [InlineData("tests")]
+    [InlineData("find-fault")]
+    [InlineData("trainer")]
+    [InlineData("codes")]
+    [InlineData("pull")]
+    [InlineData("walls")]
+    [InlineData("dead")]
+    [InlineData("make-up")]
+    [InlineData("rough-test")]
+    [InlineData("load-sheet")]
+    [InlineData("box-schedule")]
+    [InlineData("orders")]
+    [InlineData("van")]
+    public async Task What_tells_how_panels_are_wired_says_that_it_is_not_made_for_boards(string page)
+    {
+        var answer = await Web.GetAsync($"{Villa}/{page}");
+        answer.StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        Parse(await answer.Content.ReadAsStringAsync()).Body!.TextContent.ShouldContain("not made for its boards");
+        (await Web.GetAsync($"/jobs/tamarack-row/{page.Replace("majlis", "living")}")).StatusCode.ShouldBe(HttpStatusCode.OK);
+    }
+
+    [Fact]
+    public async Task Every_way_with_a_breaker_is_in_the_directory_and_has_its_label_and_sticker()
+    {
+        var rows = (await Web.GetStringAsync($"{Villa}/files/schedule.csv")).Split('\n').Select(l => l.Split(',')).ToList();
+        var ways = rows.Select(r => r[0].Trim('"')).Where(w => Way().IsMatch(w)).ToHashSet();
+        var taken = rows.Where(r => r.Length > 2 && Way().IsMatch(r[0].Trim('"')) && !r[2].Contains("Spare")).Select(r => r[0].Trim('"'));
+        var labels = Parse(await Web.GetStringAsync($"{Villa}/labels"));
+        var cards = labels.QuerySelectorAll(".card text").Select(t => t.TextContent).ToList();
+        ways.Count.ShouldBeGreaterThan(30);
+        ways.Except(cards).ShouldBeEmpty();
+        labels.QuerySelectorAll(".label-rows tbody tr").Length.ShouldBe(26);
+        var stickers = Parse(await Web.GetStringAsync($"{Villa}/stickers?what=breakers"));
+        taken.Except(stickers.QuerySelectorAll(".sheet-page text").Select(t => t.TextContent)).ShouldBeEmpty();
+    }
+
+    [GeneratedRegex(@"^[A-D]\d+(-[RYB])?$")]
+    private static partial Regex Way();
 
     [Theory]
     [InlineData("schedule.pdf")]

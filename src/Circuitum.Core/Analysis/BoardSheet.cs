@@ -21,7 +21,7 @@ public sealed record BoardSheet
     /// <summary>Breakers that found no place, by circuit.</summary>
     public required ImmutableArray<CircuitAnalysis> Unplaced { get; init; }
 
-    /// <summary>Its demand after diversity.</summary>
+    /// <summary>Its demand after diversity, that of the boards it feeds among it.</summary>
     public required ServiceLoad Demand { get; init; }
 
     /// <summary>How far the line farthest from the mean is away from it, and the least that any division would have.</summary>
@@ -78,7 +78,7 @@ public sealed record BoardSheet
             Sections = sections,
             Places = places,
             Unplaced = [.. a.Circuits.Where(c => c.Panel == at.Panel.Id && c.Boxes.Length > 0 && !placed.Contains(c.Number))],
-            Demand = BoardDemand.Of(LoadCase.OfFeeder(a.House, a.Edition, [.. a.Circuits.Where(c => c.Panel == at.Panel.Id)]), a.Edition),
+            Demand = BoardDemand.Of(LoadCase.OfFeeder(a.House, a.Edition, PanelDeriver.On(a.Job, at.Panel.Id, a.Circuits)), a.Edition),
             ApartPercent = apart,
             LeastPercent = Math.Min(bound, apart),
             Balance = new("Lines in balance", $"{apart:0.0} percent from the mean")

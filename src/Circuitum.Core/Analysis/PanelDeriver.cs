@@ -34,7 +34,7 @@ internal static class PanelDeriver
     }
 
     // The circuits of a panel and of all that it feeds.
-    private static ImmutableArray<CircuitAnalysis> On(Job job, string panel, ImmutableArray<CircuitAnalysis> circuits)
+    internal static ImmutableArray<CircuitAnalysis> On(Job job, string panel, ImmutableArray<CircuitAnalysis> circuits)
     {
         var below = new HashSet<string> { panel };
         foreach (var p in job.Panels)

@@ -109,7 +109,7 @@ public static class FieldPlan
                 Cable = new(a.PanelById(p.Feeder.From)!.Panel.Name, p.Panel.Name, p.Feeder.Route),
                 Label = $"FEEDER {p.Panel.Name}, {p.Feeder.Breaker} A",
                 Mark = p.Feeder.Made,
-                Feet = p.Feeder.Cut.InFeet,
+                Cut = p.Feeder.Cut,
             };
         }
 
@@ -134,7 +134,7 @@ public static class FieldPlan
                 Mark = $"{line.Cable} to {line.To}",
                 HomeRun = line.Circuit.Number,
                 DoneAtDesk = line.Pulled is not null,
-                Feet = line.Cut.InFeet,
+                Cut = line.Cut,
             };
         }
 
@@ -156,7 +156,7 @@ public static class FieldPlan
                     Cable = new(b.From, b.To, a.RouteOf(c.Run.Cables.First(h => h.From == b.From && h.To == b.To))),
                     Label = $"{c.Number} {c.Label}",
                     Mark = $"{b.Cable}",
-                    Feet = b.Cut.InFeet,
+                    Cut = b.Cut,
                 };
         }
     }

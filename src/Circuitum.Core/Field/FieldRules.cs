@@ -25,8 +25,9 @@ public static class FieldRules
     /// <summary>Looks an entry over before it is taken down.</summary>
     /// <param name="entry">The entry.</param>
     /// <param name="task">The task that it is about; none when the plan has none of that name.</param>
+    /// <param name="units">Those of its job: what a plain number means.</param>
     /// <returns>A sentence that says why it is not taken, or empty.</returns>
-    public static string Check(FieldEntry entry, FieldTask? task)
+    public static string Check(FieldEntry entry, FieldTask? task, LengthUnits units)
     {
         if (entry.Id.Length is < 8 or > 40 || !entry.Id.All(c => char.IsAsciiLetterOrDigit(c) || c == '-'))
             return "An entry needs a name of its own, of 8 to 40 letters and digits.";
@@ -47,26 +48,37 @@ public static class FieldRules
         return
             task.Work == FieldWork.Pull
             && entry is { State: FieldSaid.Done or FieldSaid.Settled, Value.Length: > 0 }
-            && Pull(entry.Value).Measured is null
-            ? $"{task.Title}: '{JobRules.Short(entry.Value)}' is no length. Type feet, such as 43, or 43'-6\"."
+            && Pull(entry.Value, units).Measured is null
+            ? $"{task.Title}: '{JobRules.Short(entry.Value)}' is no length. Type {Such(units)}."
             : "";
     }
 
     /// <summary>What a pull took, and from which reel: <c>43</c>, <c>43'-6"</c>, <c>43 from B</c>; none of either where it is
     /// not said.</summary>
-    public static (Length? Measured, string? Reel) Pull(string text)
+    /// <param name="text">As it was typed.</param>
+    /// <param name="units">Those of its job.</param>
+    public static (Length? Measured, string? Reel) Pull(string text, LengthUnits units)
     {
         var at = text.IndexOf(From, StringComparison.Ordinal);
-        return at < 0 ? (Feet(text), null) : (Feet(text[..at]), text[(at + From.Length)..].Trim() is { Length: > 0 } reel ? reel : null);
+        return at < 0
+            ? (Took(text, units), null)
+            : (Took(text[..at], units), text[(at + From.Length)..].Trim() is { Length: > 0 } reel ? reel : null);
     }
 
     private const string From = " from ";
 
-    /// <summary>A measured length of cable as it was typed, a plain number being feet; none when it is none, or out of bounds.</summary>
-    public static Length? Feet(string text) =>
-        double.TryParse(text.Trim(), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var feet) ? InBounds(feet)
+    /// <summary>A measured length of cable as it was typed, a plain number being feet or metres; none when it is none, or out of
+    /// bounds.</summary>
+    /// <param name="text">As it was typed.</param>
+    /// <param name="units">Those of its job.</param>
+    public static Length? Took(string text, LengthUnits units) =>
+        double.TryParse(text.Trim(), NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var number)
+            ? InBounds(units == LengthUnits.Metric ? number / LengthText.MetresInFoot : number)
         : LengthText.TryParse(text, out var length, out _) ? InBounds(length.InFeet)
         : null;
+
+    private static string Such(LengthUnits units) =>
+        units == LengthUnits.Metric ? "metres, such as 13 or 13.2 m" : "feet, such as 43, or 43'-6\"";
 
     private static Length? InBounds(double feet) => feet is > 0 and <= MostFeet ? Length.Feet(feet) : null;
 

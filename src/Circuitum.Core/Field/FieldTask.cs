@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Field;
 
@@ -47,6 +48,6 @@ public sealed record FieldTask(
     /// <summary>The cable that is pulled, or none.</summary>
     public FieldCable? Cable { get; init; }
 
-    /// <summary>Feet to cut of a cable, or none.</summary>
-    public double? Feet { get; init; }
+    /// <summary>What of a cable is to be cut, or none.</summary>
+    public Length? Cut { get; init; }
 }

@@ -53,7 +53,7 @@ internal static class PanelPapers
             s.Part($"Board schedule: {sheet.At.Panel.Name}");
             foreach (var line in BoardLines.Over(a, sheet))
                 s.Text(line);
-            double[] wide = [8, 6, 26, 6, 14, 16, .. sheet.At.Supply.Names.Select(_ => 8), 8, 7];
+            double[] wide = [8, 8, 25, 8, 14, 16, .. sheet.At.Supply.Names.Select(_ => 8), 8, 7];
             s.Table(
                 [
                     .. BoardLines

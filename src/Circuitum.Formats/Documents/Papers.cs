@@ -51,7 +51,7 @@ public static class Papers
     public static IReadOnlyList<string> Names { get; } = [.. All.Select(p => p.Name)];
 
     // What has been made for split boards; the others speak of panels, conductors and forms of another family.
-    private static readonly ImmutableHashSet<string> OfBoards = ["schedule", "plans", "findings", "packet"];
+    private static readonly ImmutableHashSet<string> OfBoards = ["schedule", "directory", "plans", "findings", "packet"];
 
     /// <summary>Whether a paper means anything under an edition.</summary>
     /// <param name="name">One of <see cref="Names"/>.</param>

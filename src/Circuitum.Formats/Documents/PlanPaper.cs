@@ -37,7 +37,7 @@ internal static class PlanPaper
         var left = a.House.Rooms.Where(r => r.Room.Storey == storey.Id).ToList();
         if (left.Count == 0)
         {
-            s.Part(Title(storey, ""), flows: true);
+            s.Part(Title(a, storey, ""), flows: true);
             s.Text("No rooms yet.");
             return;
         }
@@ -47,15 +47,15 @@ internal static class PlanPaper
             Lay(s, size, a, storey, [.. building], building == buildings[0] ? "" : building.MaxBy(r => r.AreaSqFt)!.Room.Name);
     }
 
-    private static string Title(Storey storey, string building) =>
-        $"{storey.Name}{(building.Length > 0 ? $", {building}" : "")}: boxes with their circuits";
+    private static string Title(JobAnalysis a, Storey storey, string building) =>
+        $"{storey.Name}{(building.Length > 0 ? $", {building}" : "")}: {a.Edition.Word("boxes")} with their circuits";
 
     private static void Lay(PaperDraft s, PaperSize size, JobAnalysis a, Storey storey, List<RoomShape> rooms, string building)
     {
         var (wide, tall) = (rooms.Max(r => r.MaxX) - rooms.Min(r => r.MinX), rooms.Max(r => r.MaxY) - rooms.Min(r => r.MinY));
         var page = PageRoom.Of(size);
         var turned = Fit(page.LongSide, page.ShortSide) > Fit(page.ShortSide, page.LongSide);
-        s.Part(Title(storey, building), turned: turned);
+        s.Part(Title(a, storey, building), turned: turned);
         var fit = turned ? Fit(page.LongSide, page.ShortSide) : Fit(page.ShortSide, page.LongSide);
         var (scale, name) = Scales(a.Units).Append((Points: fit, Name: "Drawn to fit, not to a scale.")).First(x => x.Points <= fit);
         s.Text(

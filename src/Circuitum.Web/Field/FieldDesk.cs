@@ -83,9 +83,9 @@ public sealed class FieldDesk(string directory, JobDesk desk)
         if (await OpenAsync(id, cancel) is not { } field)
             return new(entry.Id, 0, "That job is not there any more.");
         var task = field.Task(entry.Task);
-        var problem = FieldRules.Check(entry, task);
+        var problem = FieldRules.Check(entry, task, field.Job.Analysis.Units);
         if (problem.Length == 0)
-            problem = await PlanLearns(id, entry, task!, cancel);
+            problem = await PlanLearns(field, entry, task!, cancel);
         if (problem.Length > 0)
             return new(entry.Id, 0, problem);
         await using var store = JobStore.Connect(directory);
@@ -98,11 +98,12 @@ public sealed class FieldDesk(string directory, JobDesk desk)
 
     // A pull belongs to the plan: cable, reels and labour are worked out from it. Done first, and again as often as it is sent: it says the
     // same, so a program that ends between the two loses nothing.
-    private async Task<string> PlanLearns(string id, FieldEntry entry, FieldTask task, CancellationToken cancel)
+    private async Task<string> PlanLearns(FieldJob field, FieldEntry entry, FieldTask task, CancellationToken cancel)
     {
         if (task.HomeRun is not { } number || entry.State is FieldSaid.Note or FieldSaid.Wrong)
             return "";
-        var (measured, reel) = FieldRules.Pull(entry.Value);
+        var id = field.Job.Stored.Id;
+        var (measured, reel) = FieldRules.Pull(entry.Value, field.Job.Analysis.Units);
         for (var attempt = 0; attempt < Attempts; attempt++)
         {
             if (await desk.OpenAsync(id, cancel) is not { } open)

@@ -79,7 +79,7 @@ public sealed class PhotoDesk(string directory, FieldDesk field)
         if (await field.OpenAsync(id, cancel) is not { } job)
             return new(entry.Id, 0, "That job is not there any more.");
         var said = entry with { State = FieldSaid.Done, Value = "" };
-        if (FieldRules.Check(said, job.Task(entry.Task)) is { Length: > 0 } problem)
+        if (FieldRules.Check(said, job.Task(entry.Task), job.Job.Analysis.Units) is { Length: > 0 } problem)
             return new(entry.Id, 0, problem);
         using var bytes = new MemoryStream();
         await file.CopyToAsync(bytes, cancel);

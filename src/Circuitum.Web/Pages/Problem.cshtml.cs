@@ -17,6 +17,7 @@ public sealed class ProblemModel : PageModel
     public string Sentence =>
         Code switch
         {
+            404 when HttpContext.Items[Faults.Sentence] is string sentence => sentence,
             404 => "There is no such page or job. It may have been deleted.",
             400 => "The form was out of date or not complete. Load the page again and repeat the edit; nothing was changed.",
             401 => "Sign in first.",

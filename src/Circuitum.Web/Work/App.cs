@@ -94,7 +94,11 @@ public static class App
         builder.Services.AddHostFiltering(o => o.AllowedHosts = [.. OwnNames, .. listening.Names]);
         builder.Services.AddDataProtection().PersistKeysToFileSystem(new DirectoryInfo(keys));
         Accounts.Add(builder, directory, listening.Address is not null);
-        builder.Services.AddRazorPages(o => o.Conventions.AddPageRoute("/Field/TrainerPage", "/practice"));
+        builder.Services.AddRazorPages(o =>
+        {
+            o.Conventions.AddPageRoute("/Field/TrainerPage", "/practice");
+            PanelsOnly.Guard(o.Conventions);
+        });
         builder.Services.Configure<RouteOptions>(o => o.ConstraintMap["stage"] = typeof(StageConstraint));
         builder.Services.AddOpenApi(o =>
             o.AddDocumentTransformer(

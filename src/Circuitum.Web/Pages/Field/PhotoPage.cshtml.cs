@@ -15,6 +15,8 @@ namespace Circuitum.Web.Pages.Field;
 [Authorize(Roles.Crew)]
 public sealed class PhotoModel(FieldDesk desk, PhotoDesk photos) : PageModel
 {
+    private static readonly Length Farthest = Length.Feet(100);
+
     /// <summary>The job's id.</summary>
     [BindProperty(SupportsGet = true)]
     public string Id { get; set; } = "";
@@ -57,6 +59,11 @@ public sealed class PhotoModel(FieldDesk desk, PhotoDesk photos) : PageModel
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(CancellationToken cancel) => await Load(cancel) ? Page() : NotFound();
 
+    /// <summary>Whether its job is measured in metres.</summary>
+    public bool IsMetric => Units == LengthUnits.Metric;
+
+    private LengthUnits Units => Field.Job.Analysis.Units;
+
     /// <summary>Sets the scale: so many pixels are so far apart.</summary>
     public async Task<IActionResult> OnPostAsync(string? pixels, string? apart, string? off, CancellationToken cancel)
     {
@@ -68,10 +75,10 @@ public sealed class PhotoModel(FieldDesk desk, PhotoDesk photos) : PageModel
             !double.TryParse(pixels, NumberStyles.Float, CultureInfo.InvariantCulture, out var many) || many is not (>= 5 and <= 10_000)
         )
             Refusal = "Touch two marks of the tape in the picture first, farther apart.";
-        else if (!LengthText.TryParse(apart, out var length, out var problem))
+        else if (!LengthText.TryParse(apart, Units, out var length, out var problem))
             Refusal = $"Apart: {problem}";
-        else if (length <= Length.Zero || length > Length.Feet(100))
-            Refusal = "Apart: more than nothing, 100 feet at most.";
+        else if (length <= Length.Zero || length > Farthest)
+            Refusal = $"Apart: more than nothing, {LengthText.Far(Farthest, Units)} at most.";
         else
             await photos.ScaleAsync(Id, Number, length.InInches / many, cancel);
         return Refusal.Length == 0 ? Redirect($"/jobs/{Id}/photos/{Number}") : Page();

@@ -6,6 +6,10 @@ const inches = Number(box.dataset.inches || 0);
 let from = null;
 
 function words(length) {
+  if (box.dataset.metric) {
+    const millimetres = Math.round((length * 25.4) / 5) * 5;
+    return millimetres < 1000 ? `${millimetres} mm` : `${(millimetres / 1000).toFixed(2)} m`;
+  }
   const quarters = Math.round(length * 4);
   const [feet, rest] = [Math.floor(quarters / 48), quarters % 48];
   const whole = Math.floor(rest / 4);
