@@ -69,7 +69,7 @@ public static class Lists
             new(
                 "box-fills",
                 "Boxes",
-                ["Box", "Room", "Size", "In it, in3", "Holds, in3", "Circuit"],
+                ["Box", "Room", "Size", $"In it, {VolumeText.Word(a.Units)}", $"Holds, {VolumeText.Word(a.Units)}", "Circuit"],
                 [
                     .. a.Job.Decisions.Boxes.Select(b =>
                         new object?[]
@@ -77,8 +77,8 @@ public static class Lists
                             b.Id,
                             a.Job.RoomById(b.Room)!.Name,
                             a.Specs[b.Id].Entry?.Name,
-                            a.Specs[b.Id].Fill is { } fill ? Math.Round(fill.Inches3, 2) : null,
-                            a.Specs[b.Id].Entry?.Volume,
+                            a.Specs[b.Id].Fill is { } fill ? VolumeText.Round(fill.Inches3, a.Units) : null,
+                            a.Specs[b.Id].Entry is { } entry ? VolumeText.Round(entry.Volume, a.Units) : null,
                             a.CircuitOf(b.Id)?.Number,
                         }
                     ),

@@ -7,34 +7,6 @@ public sealed class FamilyWebTests : WebHouse
 {
     private const string Canada = "/jobs/larch-siding--planned";
 
-    [Theory]
-    [InlineData("job")]
-    [InlineData("rooms")]
-    [InlineData("boxes")]
-    [InlineData("circuits")]
-    [InlineData("runs")]
-    [InlineData("panel")]
-    [InlineData("material")]
-    [InlineData("findings")]
-    [InlineData("load-sheet")]
-    [InlineData("editions")]
-    [InlineData("papers/load")]
-    [InlineData("papers/make-up")]
-    [InlineData("papers/corrections")]
-    [InlineData("field")]
-    [InlineData("tests")]
-    [InlineData("check-off")]
-    [InlineData("why?key=service.standard")]
-    [InlineData("why?key=circuit.5.wire")]
-    public async Task Every_page_of_a_Canadian_house_opens_and_names_no_section_of_the_other_family(string page)
-    {
-        var answer = await Web.GetAsync($"{Canada}/{page}");
-        answer.StatusCode.ShouldBe(HttpStatusCode.OK);
-        var words = Parse(await answer.Content.ReadAsStringAsync()).Body!.TextContent;
-        foreach (var section in new[] { "210.8", "210.12", "210.52", "220.82", "250.122", "310.16", "314.16" })
-            words.ShouldNotContain(section, Case.Sensitive, page);
-    }
-
     [Fact]
     public async Task The_load_sheet_is_by_floor_area_and_preferences_that_say_nothing_are_not_asked_for()
     {

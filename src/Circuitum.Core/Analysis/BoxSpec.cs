@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Circuitum.Core.BoxLayout;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Sizing;
 
 namespace Circuitum.Core.Analysis;
@@ -15,6 +16,9 @@ public sealed record BoxSpec
     /// <summary>The generic box, or none for equipment that brings its own.</summary>
     public BoxEntry? Entry { get; init; }
 
+    /// <summary>Those of its job, in which its volume is told.</summary>
+    public LengthUnits Units { get; init; }
+
     /// <summary>Volume of what is in it, by the estimated run; none while it is on no circuit.</summary>
     public BoxFill? Fill { get; init; }
 
@@ -27,10 +31,15 @@ public sealed record BoxSpec
             ? null
             : fill.Derivation with
             {
-                Steps = [.. Cables.Select(c => Derivation.Fact(c.InWords, $"{c.Cable}")), .. fill.Derivation.Steps, Holds(fill, entry)],
+                Steps =
+                [
+                    .. Cables.Select(c => Derivation.Fact(c.InWords, $"{c.Cable}")),
+                    .. fill.Derivation.Steps,
+                    Holds(fill, entry, Units),
+                ],
             };
 
-    private static Derivation Holds(BoxFill fill, BoxEntry entry)
+    private static Derivation Holds(BoxFill fill, BoxEntry entry, LengthUnits units)
     {
         var smaller = CodeLibrary
             .Boxes.Values.Where(b =>
@@ -39,11 +48,11 @@ public sealed record BoxSpec
             .MaxBy(b => b.Volume);
         return new(entry.Name, fill.Inches3 <= entry.Volume + 1e-9 ? "holds it" : "too small")
         {
-            Formula = $"{fill.Inches3:0.00} of {entry.Volume:0.0} in3",
+            Formula = $"{VolumeText.Number(fill.Inches3, units)} of {VolumeText.Show(entry.Volume, units, "0.0")}",
             Because = smaller is null
                 ? "Pigtails that stay in the box do not count."
-                : $"The next smaller one, {smaller.Name}, falls {fill.Inches3 - smaller.Volume:0.00} in3 short. Pigtails that "
-                    + "stay in the box do not count.",
+                : $"The next smaller one, {smaller.In(units).Name}, falls {VolumeText.Show(fill.Inches3 - smaller.Volume, units)} short. "
+                    + "Pigtails that stay in the box do not count.",
         };
     }
 

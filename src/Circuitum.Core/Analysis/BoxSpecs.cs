@@ -60,7 +60,7 @@ internal static class BoxSpecs
         // Boxes differ by their clamps alone in what must go into them; many sizes are tried.
         BoxFill?[] fills = [null, null];
         BoxFill? Fill(bool clamps) =>
-            contents is null ? null : fills[clamps ? 1 : 0] ??= BoxFill.Of(contents with { Clamps = clamps }, edition);
+            contents is null ? null : fills[clamps ? 1 : 0] ??= BoxFill.Of(contents with { Clamps = clamps }, edition, job.Units);
         var steel =
             use != "fan"
             && box is { Wall: { } stands, Outside: false }
@@ -76,7 +76,8 @@ internal static class BoxSpecs
         return new()
         {
             Gangs = gangs,
-            Entry = entry,
+            Entry = entry?.In(job.Units),
+            Units = job.Units,
             Fill = own || entry is null ? null : Fill(entry.Clamps),
             Cables = circuit is null ? [] : BoxCables.In(circuit, box.Id),
             RatingA = rating,

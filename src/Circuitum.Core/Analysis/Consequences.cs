@@ -143,7 +143,8 @@ public static class Consequences
             found.Add(
                 new(
                     Subject.Box(id),
-                    $"Box {id}: {before.Specs[id].Entry!.Name} to {spec.Entry!.Name}, {spec.Fill?.Inches3:0.00} in3 in it.",
+                    $"Box {id}: {before.Specs[id].Entry!.Name} to {spec.Entry!.Name}, "
+                        + $"{VolumeText.Show(spec.Fill?.Inches3 ?? 0, after.Units)} in it.",
                     after.Boxes[id].State != Jobs.BoxState.Planned
                 )
             );

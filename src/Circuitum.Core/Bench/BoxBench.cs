@@ -40,8 +40,6 @@ internal static class BoxBench
             Fill
         );
 
-    private const double MillilitresInInch3 = 16.387064;
-
     private static BenchAnswer Volume(BenchInput i)
     {
         var edition = CodeLibrary.Edition(i.Choice("edition"));
@@ -73,16 +71,16 @@ internal static class BoxBench
             [
                 ("volume", Math.Round(fill.Inches3, 4)),
                 ("passes", volume is { } v ? fill.Inches3 <= v + 1e-9 : null),
-                ("smallestBox", smallest?.Name),
+                ("smallestBox", smallest?.In(edition.Units).Name),
             ],
             fill.Derivation with
             {
                 Because =
-                    (edition.Units == LengthUnits.Metric ? $"{fill.Inches3 * MillilitresInInch3:0.0} mL. " : "")
+                    (edition.Units == LengthUnits.Metric ? $"{VolumeText.Show(fill.Inches3, edition.Units)}. " : "")
                     + (
                         volume is { } has
                             ? $"{(fill.Inches3 <= has + 1e-9 ? "Fits" : "Does not fit")} in {has:0.##} in3."
-                                + $"{(smallest is null ? "" : $" The smallest that passes: {smallest.Name}.")}"
+                                + $"{(smallest is null ? "" : $" The smallest that passes: {smallest.In(edition.Units).Name}.")}"
                             : ""
                     ),
             }

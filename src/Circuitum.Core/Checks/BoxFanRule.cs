@@ -17,7 +17,7 @@ internal sealed class BoxFanRule : CheckedRule
             .Select(b =>
                 Breach(
                     a,
-                    $"{a.House[b.Room].Room.Name}: {b.Id} is a {CodeLibrary.Boxes[b.Size!].Name}; a fan is likely there.",
+                    $"{a.House[b.Room].Room.Name}: {b.Id} is a {CodeLibrary.Boxes[b.Size!].In(a.Units).Name}; a fan is likely there.",
                     Subject.Box(b.Id)
                 ) with
                 {

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Checks;
 
@@ -15,7 +16,8 @@ internal sealed class BoxVolumeRule : CheckedRule
             if (a.Specs.GetValueOrDefault(box.Id) is { Fill: { } fill, Entry: { } entry } && fill.Inches3 > entry.Volume + 1e-9)
                 yield return Breach(
                     a,
-                    $"{a.House[box.Room].Room.Name}: {box.Id} needs {fill.Inches3:0.00} in3; a {entry.Name} holds {entry.Volume:0.0}.",
+                    $"{a.House[box.Room].Room.Name}: {box.Id} needs {VolumeText.Show(fill.Inches3, a.Units)};"
+                        + $" a {entry.Name} holds {VolumeText.Marked(entry.Volume, a.Units)}.",
                     Subject.Box(box.Id)
                 ) with
                 {

@@ -48,7 +48,8 @@ internal static class RoughChecks
                 yield return Item(
                     "fill",
                     "No box too full",
-                    $"fullest is {full.Box.Id}: {full.Spec.Fill!.Inches3:0.00} of {full.Spec.Entry!.Volume:0.0} in3"
+                    $"fullest is {full.Box.Id}: {VolumeText.Number(full.Spec.Fill!.Inches3, a.Units)} of "
+                        + $"{VolumeText.Show(full.Spec.Entry!.Volume, a.Units, "0.0")}"
                 );
         }
 

@@ -13,10 +13,11 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
     /// <summary>Works out the volume of what is in a box.</summary>
     /// <param name="contents">What is in it, in sizes from 14 to 6 AWG.</param>
     /// <param name="edition">The edition; before 2020 all grounds count as one.</param>
+    /// <param name="units">In which it is told; none for those of the edition.</param>
     /// <exception cref="ArgumentException">A size has no allowance in a box.</exception>
-    public static BoxFill Of(BoxContents contents, CodeEdition edition)
+    public static BoxFill Of(BoxContents contents, CodeEdition edition, LengthUnits? units = null)
     {
-        var sheet = new Sheet(edition);
+        var sheet = new Sheet(edition, units ?? edition.Units);
         sheet.Conductors(contents);
         if (edition.Ways.BoxRoom == BoxRoomWay.Pairs)
         {
@@ -36,7 +37,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
     }
 
     // The sum, line by line.
-    private sealed class Sheet(CodeEdition edition)
+    private sealed class Sheet(CodeEdition edition, LengthUnits units)
     {
         private readonly ImmutableArray<Derivation>.Builder lines = ImmutableArray.CreateBuilder<Derivation>();
         private double sum;
@@ -44,7 +45,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
         internal BoxFill Whole() =>
             new(
                 sum,
-                new("Box fill", $"{sum:0.00} in3")
+                new("Box fill", VolumeText.Show(sum, units))
                 {
                     Formula = string.Join(" + ", lines.Select(l => l.Result)),
                     Citation = edition.Cite("box.volume"),
@@ -58,7 +59,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
                 Add(
                     $"{wire.Count} conductors {wire.Size.Told}",
                     wire.Count * Room(wire.Size),
-                    $"{wire.Count} x {Room(wire.Size):0.00}",
+                    $"{wire.Count} x {Told(Room(wire.Size))}",
                     "box.countConductors"
                 );
         }
@@ -66,7 +67,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
         internal void Clamps(BoxContents contents)
         {
             if (contents.Clamps && Largest(contents.Conductors.Concat(contents.Grounds)) is { } largest)
-                Add("clamps inside, one of the largest conductor", Room(largest), $"1 x {Room(largest):0.00}", "box.countClamps");
+                Add("clamps inside, one of the largest conductor", Room(largest), $"1 x {Told(Room(largest))}", "box.countClamps");
         }
 
         internal void Fittings(BoxContents contents)
@@ -75,7 +76,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
                 Add(
                     "support fittings",
                     contents.Fittings * Room(thickest),
-                    $"{contents.Fittings} x {Room(thickest):0.00}",
+                    $"{contents.Fittings} x {Told(Room(thickest))}",
                     "box.countFittings"
                 );
         }
@@ -86,7 +87,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
                 Add(
                     $"{pairs} pair{(pairs == 1 ? "" : "s")} of connectors",
                     pairs * Room(largest),
-                    $"{pairs} x {Room(largest):0.00}",
+                    $"{pairs} x {Told(Room(largest))}",
                     "box.countConnectors"
                 );
         }
@@ -100,7 +101,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
                     $"{group.Count()} device{(group.Count() > 1 ? "s" : "")} on {group.Key.Size.Told}"
                         + $"{(group.Key.Wide ? ", wider than one gang" : "")}",
                     group.Count() * each,
-                    $"{group.Count()} x {(group.Key.Wide ? 4 : 2)} x {Room(group.Key.Size):0.00}",
+                    $"{group.Count()} x {(group.Key.Wide ? 4 : 2)} x {Told(Room(group.Key.Size))}",
                     "box.countDevices"
                 );
             }
@@ -116,7 +117,7 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
             Add(
                 $"{grounds} ground{(grounds > 1 ? "s" : "")}",
                 one + (more * one / 4),
-                more > 0 ? $"{one:0.00} + {more} x {one / 4:0.00}" : $"1 x {one:0.00}",
+                more > 0 ? $"{Told(one)} + {more} x {Told(one / 4)}" : $"1 x {Told(one)}",
                 "box.countGrounds"
             );
         }
@@ -124,10 +125,12 @@ public sealed record BoxFill(double Inches3, Derivation Derivation)
         private double Room(WireSize size) =>
             edition.RoomInBox(size) ?? throw new ArgumentException($"{size.Told} has no allowance in a box.", nameof(size));
 
+        private string Told(double volume) => VolumeText.Number(volume, units);
+
         private void Add(string what, double volume, string formula, string rule)
         {
             sum += volume;
-            lines.Add(new(what, $"{volume:0.00}") { Formula = formula, Citation = edition.Cite(rule) });
+            lines.Add(new(what, Told(volume)) { Formula = formula, Citation = edition.Cite(rule) });
         }
     }
 

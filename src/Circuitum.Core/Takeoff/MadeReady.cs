@@ -27,7 +27,7 @@ internal static class MadeReady
             Conduit(with, c, cable, tally.At(c, cable));
         var last = with.Boxes[c.Run.Cables.Last().To];
         var end = tally.At(Subject.Box(last.Id), last.Room, c.Number, c.Panel);
-        end.Add("box", 1, Box, CodeLibrary.Boxes[Box].Name);
+        end.Add("box", 1, Box, CodeLibrary.Boxes[Box].In(with.Units).Name);
         end.Add("plate", 1, "2.blank", "two-gang blank plate");
         end.Work("set-box");
         var house = HouseMaterial.Of(without);

@@ -45,8 +45,10 @@ internal static class Sightings
             var (fill, volume) = (line.Spec.Fill!.Inches3, line.Spec.Entry!.Volume);
             if (fill <= volume)
                 yield return new(
-                    $"{line.Box.Id}: {fill:0.00} in3 of wire and devices in a box of {volume:0.0} in3",
-                    $"{line.Box.Id}: {fill:0.00} in3 of wire and devices in a box of {Math.Floor(fill - 1):0.0} in3",
+                    $"{line.Box.Id}: {VolumeText.Show(fill, a.Units)} of wire and devices in a box of "
+                        + $"{VolumeText.Show(volume, a.Units, "0.0")}",
+                    $"{line.Box.Id}: {VolumeText.Show(fill, a.Units)} of wire and devices in a box of "
+                        + $"{VolumeText.Show(Math.Floor(fill - 1), a.Units, "0.0")}",
                     "a box holds no more than its volume"
                 );
         }

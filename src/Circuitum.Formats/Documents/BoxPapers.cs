@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Formats.Documents;
 
@@ -55,8 +56,8 @@ internal static class BoxPapers
                     new("Box", 12),
                     new("Room", 18),
                     new("Size", 34),
-                    new("In it, in3", 10, true),
-                    new("Holds, in3", 10, true),
+                    new($"In it, {VolumeText.Word(a.Units)}", 10, true),
+                    new($"Holds, {VolumeText.Word(a.Units)}", 10, true),
                     new("Full", 8, true),
                 ],
                 full.Select(b =>
@@ -65,8 +66,8 @@ internal static class BoxPapers
                         b.Key,
                         a.Job.RoomById(a.Boxes[b.Key].Room)!.Name,
                         b.Value.Entry!.Name,
-                        $"{b.Value.Fill!.Inches3:0.00}",
-                        $"{b.Value.Entry.Volume:0.0}",
+                        VolumeText.Number(b.Value.Fill!.Inches3, a.Units),
+                        VolumeText.Marked(b.Value.Entry.Volume, a.Units),
                         $"{b.Value.Fill.Inches3 / b.Value.Entry.Volume * 100:0} %",
                     }
                 )

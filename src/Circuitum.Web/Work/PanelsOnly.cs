@@ -51,7 +51,7 @@ public sealed class PanelsOnly(JobDesk desk) : IAsyncPageFilter
         )
         {
             context.HttpContext.Items[Faults.Sentence] =
-                $"{a.Job.Name} is planned by {a.Edition.Name}. This page is not made for its boards yet: it would tell how panels are wired.";
+                $"{a.Job.Name} is planned by {a.Edition.Name}. This page is not made for its boards yet: it tells how panels are wired.";
             context.Result = new NotFoundResult();
         }
         else
