@@ -45,6 +45,7 @@ public static class BoardLines
                     $"Section {BoardSheet.Letter(i)}: {s.Ways} way{(s.Ways == 1 ? "" : "s")} behind a residual-current device of "
                     + $"{Device(panel.MainBreaker)} A, {s.Milliamps} mA, 4-pole{(Feeds(sheet, i) ? ", time-delayed" : "")}."
             ),
+            .. Loop(a, sheet),
         ];
     }
 
@@ -100,6 +101,15 @@ public static class BoardLines
             : place.Circuit is { } c && what.Length > 0 ? $"circuit.{c.Number}.{what}"
             : "";
     }
+
+    private static string[] Loop(JobAnalysis a, BoardSheet sheet) =>
+        BoardLoop.At(a, sheet.At) is { } ohm
+            ?
+            [
+                $"Earth fault loop at it {ohm:0.00} ohm, "
+                    + $"{(sheet.At.Panel.LoopOhm is null ? "worked out over the sub-main" : "as told or measured")}.",
+            ]
+            : [];
 
     private static ImmutableArray<string> Cells(JobAnalysis a, BoardSheet sheet, BoardPlace place)
     {

@@ -131,6 +131,7 @@ public class BoardRuleTests
             {
                 Rooms = [.. Planned.Rooms.Select(r => r.Id == "utility" ? r with { Kind = RoomKind.Porch } : r)],
             },
+        ["board.loop"] = () => Panels(p => p with { LoopOhm = 1.36 }),
         ["board.lines"] = () => Space(Of(BoardUse.Cooking).Number, 11),
         ["wire.drop"] = () => Number("dropPercentLights", 0.05),
         ["wire.size"] = () => Planned with { Preferences = Planned.Preferences with { AmbientC = 51 } },

@@ -2,6 +2,7 @@ using System.Globalization;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Planning;
 
 namespace Circuitum.Formats.Tests;
@@ -104,6 +105,45 @@ public class BoardSpreadsheetTests
 
         a.Service.Total.Value.ShouldBe(worked[^1][0], 0.5);
         a.Service.Current.Value.ShouldBe(worked[^1][1], 0.05);
+    }
+
+    // Half the millivolts of an ampere and a metre are the milliohms of a metre of one conductor; a ring has a quarter of its loop.
+    [Fact]
+    public async Task Earth_fault_loop_of_every_circuit_of_the_villa()
+    {
+        const double Told = 0.35;
+        var job = Planner.PlanAll(BoardSample.Villa());
+        var a = HouseDeriver.Derive(job with { Panels = [.. job.Panels.Select((p, i) => i == 0 ? p with { LoopOhm = Told } : p)] });
+        var feeder = a.Panels[1].Feeder!;
+        string Metre(WireSize size) => T(SingleMv[Array.IndexOf(Sections, size.Number)] / 2);
+        string Ohms(WireSize line, WireSize earth, double feet) => $"({Metre(line)}+{Metre(earth)})*{T(feet)}*0.3048/1000";
+        double Way(CircuitAnalysis c)
+        {
+            double To(string box) => c.Run.Segments.Where(s => s.To == box).Sum(s => s.Way.InFeet + (s.From is { } f ? To(f) : 0));
+            return c.Board!.Ring ? c.Run.Cables.Sum(s => s.Way.InFeet) : c.Run.Segments.Max(s => To(s.To));
+        }
+
+        var circuits = a.Circuits.Where(c => c.Boxes.Length > 0).ToList();
+        var worked = await Worksheet.Work(
+            circuits.Select(c =>
+                new[]
+                {
+                    $"={T(Told)}{(c.Panel == a.Panels[1].Panel.Id ? $"+{Ohms(feeder.Wire!.Size, feeder.Ground, feeder.Cut.InFeet)}" : "")}"
+                        + $"+{Ohms(c.Wire!.Size, c.Board!.Earth!.Value, Way(c))}/{(c.Board.Ring ? 4 : 1)}",
+                    $"={(c.Board.Curve == "B" ? "43.7" : "21.85")}/{c.Breaker}",
+                }
+            )
+        );
+        circuits.Count.ShouldBe(26);
+        foreach (var (c, got) in circuits.Zip(worked))
+        {
+            var loop = BoardLoop.Of(a, c)!;
+            loop.Ohm.ShouldBe(got[0], 0.0005, c.Label);
+            loop.MostOhm.ShouldBe(got[1], 0.0005, c.Label);
+        }
+
+        var untold = HouseDeriver.Derive(job);
+        untold.Circuits.ShouldAllBe(c => BoardLoop.Of(untold, c) == null);
     }
 
     // What the schedule says of each breaker, added up by its line.

@@ -21,6 +21,7 @@ internal static class Derivations
         ["box.*.load"] = Load,
         ["cable"] = (a, _) => Cable(a),
         ["circuit.*.division"] = OfCircuit((a, c) => PlanExplain.OfCircuit(a.House, c.Number)),
+        ["circuit.*.loop"] = OfCircuit((a, c) => BoardLoop.Of(a, c)?.Derivation),
         ["circuit.*.drop"] = OfCircuit((_, c) => c.DropDerivation),
         ["circuit.*.expected"] = OfCircuit((_, c) => c.Expected.Derivation),
         ["circuit.*.ground"] = OfCircuit((a, c) => c.Ground?.Derivation(a.Edition)),

@@ -43,6 +43,9 @@ public sealed record PanelChange
     /// <summary>Whether it has lugs and no main breaker.</summary>
     public bool? MainLugs { get; init; }
 
+    /// <summary>The earth fault loop at a split board in ohm; 0 forgets it.</summary>
+    public double? LoopOhm { get; init; }
+
     /// <summary>Width of the directory card.</summary>
     public Length? CardWide { get; init; }
 
@@ -65,6 +68,7 @@ public sealed record PanelChange
             FeederMethod = FeederMethod ?? panel.FeederMethod,
             AluminumFeeder = AluminumFeeder ?? panel.AluminumFeeder,
             MainLugs = MainLugs ?? panel.MainLugs,
+            LoopOhm = LoopOhm is { } loop ? (loop == 0 ? null : loop) : panel.LoopOhm,
             CardWide = CardWide ?? panel.CardWide,
             CardTall = CardTall ?? panel.CardTall,
         };

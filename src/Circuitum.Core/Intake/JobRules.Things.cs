@@ -129,6 +129,8 @@ public static partial class JobRules
             Range($"{field}.top", panel.Top, Length.Feet(3), Length.Feet(8), problems);
             if (panel.FeederBreaker is { } feeder && feeder is < 15 or > 400)
                 problems.Add(new($"{field}.feederBreaker", "A feeder's breaker lies between 15 and 400 A."));
+            if (panel.LoopOhm is { } loop && loop is not (>= 0.01 and <= 200))
+                problems.Add(new($"{field}.loopOhm", "The earth fault loop at a board lies between 0.01 and 200 ohm."));
             if (i == 0 && panel.FedFrom is not null)
                 problems.Add(new($"{field}.fedFrom", "The first panel is the one at the service."));
             if (i > 0 && job.Panels.Take(i).All(p => p.Id != panel.FedFrom))

@@ -63,6 +63,11 @@ public sealed record Panel
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public ImmutableArray<BoardSection>? Sections { get; init; }
 
+    /// <summary>For a split board, the earth fault loop at it in ohm, as the supplier tells or as it was measured; none when it is not
+    /// known.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public double? LoopOhm { get; init; }
+
     /// <summary>How wide the card for the directory in its door is.</summary>
     public Length CardWide { get; init; } = Length.Inches(5);
 

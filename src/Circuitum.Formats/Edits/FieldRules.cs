@@ -78,6 +78,11 @@ internal static class FieldRules
                 r => r.Has("feeder") ? r.Number("feeder") ?? 0 : null,
                 v => (int)v == 0 ? "" : FieldKind.Invariant(v)
             ),
+            ["PanelChange.LoopOhm"] = FieldRule.One(
+                "loop",
+                r => r.Has("loop") ? r.Decimal("loop") ?? 0.0 : null,
+                v => (double)v == 0 ? "" : FieldKind.Invariant(v)
+            ),
             ["PanelChange.TandemSpaces"] = FieldRule.One("tandems", Tandems, v => SpaceList.Write((ImmutableArray<int>)v)),
             ["PutOnWall.Width"] = FieldRule.One("width", r => r.Text("width").Length > 0 ? r.Length("width") : Length.Zero, Print),
             ["RoomPin.Other"] = new(

@@ -17,6 +17,10 @@ public sealed partial class StageModel
     // A ticket is about as wide as this, in pixels; what is wider is scrolled.
     private const double TicketWide = 340;
 
+    /// <summary>An edit in the words of the trade.</summary>
+    /// <param name="edit">Its name, word by word.</param>
+    public string Named(string? edit) => string.Join(' ', (edit ?? "").Split(' ').Select(Word));
+
     /// <summary>What the people of the job's trade call a thing.</summary>
     public string Word(string word) => A.Edition.Word(word);
 
