@@ -69,6 +69,8 @@ public class EditCodecTests
     [InlineData("edit-job", "name=n&edition=us-2023&front=North&under=Slab&permit=soon", "Permit date: type it as year-month-day")]
     [InlineData("draw-room", "storey=s&corners=1,2;3", "Corners: a drawn corner is two numbers.")]
     [InlineData("move-breaker", "circuit=1&space=x", "Space: type its number")]
+    [InlineData("edit-panel", "panel=main&sections=100 mA 6, 30", "Sections: '30' is no section.")]
+    [InlineData("edit-panel", "panel=main&loop=much", "Loop: type a number.")]
     [InlineData("outside-run", "to=b&bends=90 200", "Bends: type degrees")]
     [InlineData("fly", "", "That is not something this page can do.")]
     public void What_is_wrong_is_told_with_its_field(string word, string fields, string told) =>
@@ -117,6 +119,8 @@ public class EditCodecTests
             return ImmutableArray.Create("one", "two");
         if (type == typeof(ImmutableArray<int>))
             return ImmutableArray.Create(11, 12, 45);
+        if (type == typeof(ImmutableArray<BoardSection>))
+            return ImmutableArray.Create(new BoardSection(100, 6, Origin.Person), new BoardSection(30, random.Next(1, 9), Origin.Person));
         if (type == typeof(ImmutableArray<Point>))
             return ImmutableArray.Create(new Point(Length.Feet(1), Length.Feet(2)), new Point(Length.Feet(11), Length.Feet(12)));
         if (type == typeof(ImmutableSortedDictionary<string, string>))

@@ -90,6 +90,51 @@ public sealed partial class BoardWebTests() : WebHouse(shared: true)
         (await Web.GetAsync($"/jobs/tamarack-row/{page.Replace("majlis", "living")}")).StatusCode.ShouldBe(HttpStatusCode.OK);
     }
 
+    [Theory]
+    [InlineData("sections=100 mA 4, 30 mA 8&name=Main board", "Undo edit the board")]
+    [InlineData("loop=0.35", "Undo edit the board")]
+    public async Task A_boards_sections_and_its_loop_are_told_stored_and_undone(string fields, string sign) =>
+        await IsMadeStoredAndUndone(
+            $"{Villa}/panel?pick=panel:main",
+            $"{Villa}/files/job.json",
+            "edit-panel",
+            $"panel=main&{fields}",
+            sign
+        );
+
+    [Theory]
+    [InlineData("sections=100 mA", "is no section")]
+    [InlineData("sections=5 mA 4", "10")]
+    [InlineData("loop=0.35 ohm", "type a number")]
+    [InlineData("loop=999", "0.01 and 200 ohm")]
+    public async Task What_cannot_be_of_a_board_is_told(string fields, string sentence) =>
+        await IsToldAndChangesNothing(
+            $"{Villa}/panel?pick=panel:main",
+            $"{Villa}/files/job.json",
+            "edit-panel",
+            $"panel=main&{fields}",
+            sentence
+        );
+
+    [Fact]
+    public async Task Saving_a_board_with_no_sections_of_ones_own_leaves_every_breaker_where_it_is()
+    {
+        async Task<string[]> Places() =>
+            [
+                .. (await Web.GetStringAsync($"{Villa}/files/schedule.csv"))
+                    .Split('\n')
+                    .Where(l => Way().IsMatch(l.Split(',')[0]))
+                    .Select(l => string.Join(',', l.Split(',')[..2])),
+            ];
+        var before = await Places();
+        var page = $"{Villa}/panel?pick=panel:main";
+        Alert(await Edit(page, "edit-panel", ("panel", "main"), ("sections", ""), ("loop", ""), ("top", "1.8 m"))).ShouldBe("");
+        var after = await Places();
+        Alert(await Edit(page, "undo")).ShouldBe("");
+        before.Length.ShouldBeGreaterThan(40);
+        after.ShouldBe(before);
+    }
+
     [Fact]
     public async Task Every_way_with_a_breaker_is_in_the_directory_and_has_its_label_and_sticker()
     {

@@ -43,6 +43,9 @@ public sealed record PanelChange
     /// <summary>Whether it has lugs and no main breaker.</summary>
     public bool? MainLugs { get; init; }
 
+    /// <summary>The sections of a split board from the left; empty gives them back to the planner.</summary>
+    public ImmutableArray<BoardSection>? Sections { get; init; }
+
     /// <summary>The earth fault loop at a split board in ohm; 0 forgets it.</summary>
     public double? LoopOhm { get; init; }
 
@@ -51,6 +54,13 @@ public sealed record PanelChange
 
     /// <summary>Height of the directory card.</summary>
     public Length? CardTall { get; init; }
+
+    // An empty field takes a person's sections away; the planner's own stand as they are.
+    private ImmutableArray<BoardSection>? OfSections(Panel panel) =>
+        Sections is not { } sections ? panel.Sections
+        : !sections.IsEmpty ? sections
+        : panel.Sections is { } own && own.Any(s => s.By == Origin.Person) ? null
+        : panel.Sections;
 
     /// <summary>The panel with the change.</summary>
     internal Panel On(Panel panel) =>
@@ -68,6 +78,7 @@ public sealed record PanelChange
             FeederMethod = FeederMethod ?? panel.FeederMethod,
             AluminumFeeder = AluminumFeeder ?? panel.AluminumFeeder,
             MainLugs = MainLugs ?? panel.MainLugs,
+            Sections = OfSections(panel),
             LoopOhm = LoopOhm is { } loop ? (loop == 0 ? null : loop) : panel.LoopOhm,
             CardWide = CardWide ?? panel.CardWide,
             CardTall = CardTall ?? panel.CardTall,

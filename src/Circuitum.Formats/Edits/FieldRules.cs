@@ -83,6 +83,7 @@ internal static class FieldRules
                 r => r.Has("loop") ? r.Decimal("loop") ?? 0.0 : null,
                 v => (double)v == 0 ? "" : FieldKind.Invariant(v)
             ),
+            ["PanelChange.Sections"] = FieldRule.One("sections", Sections, v => SectionList.Write((ImmutableArray<BoardSection>)v)),
             ["PanelChange.TandemSpaces"] = FieldRule.One("tandems", Tandems, v => SpaceList.Write((ImmutableArray<int>)v)),
             ["PutOnWall.Width"] = FieldRule.One("width", r => r.Text("width").Length > 0 ? r.Length("width") : Length.Zero, Print),
             ["RoomPin.Other"] = new(
@@ -156,6 +157,15 @@ internal static class FieldRules
         if (!SpaceList.TryRead(r.Text("tandems"), out var spaces, out var wrong))
             r.Wrong($"Tandems: {wrong}");
         return spaces;
+    }
+
+    private static object? Sections(EditReader r)
+    {
+        if (!r.Has("sections"))
+            return null;
+        if (!SectionList.TryRead(r.Text("sections"), out var sections, out var wrong))
+            r.Wrong($"Sections: {wrong}");
+        return sections;
     }
 
     // "90 90 / 45": degrees one after the other, a stroke for a pull point.
