@@ -176,9 +176,13 @@ window.addEventListener('resize', () => {
   settle();
   tellCanvas();
 });
-// Two clicks on a floor: that room fills the sheet.
-document.addEventListener('dblclick', e => {
-  // The first click may have put another drawing in the place of the one that the second came down on.
+// Two clicks on a floor: that room fills the sheet. They are counted here, because the first may put another drawing in the place of the
+// one that the second comes down on, and a browser then takes them for two single ones.
+let clicked = null;
+document.addEventListener('click', e => {
+  const twice = clicked && e.timeStamp - clicked.at < 500 && Math.hypot(e.clientX - clicked.x, e.clientY - clicked.y) < 6;
+  clicked = twice ? null : { at: e.timeStamp, x: e.clientX, y: e.clientY };
+  if (!twice) return;
   const floor = document.elementsFromPoint(e.clientX, e.clientY).find(n => n.matches('.canvas .plan .floor'));
   if (floor && !memory.tool && work()?.dataset.show === '') visit(floor.dataset.pick, work().dataset.stage, floor.dataset.pick);
 });
