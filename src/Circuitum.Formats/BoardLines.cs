@@ -40,13 +40,19 @@ public static class BoardLines
         return
         [
             $"{sheet.Ways} ways of {sheet.At.Supply.Names.Length} lines, main switch {panel.MainBreaker} A 4-pole, {fed}.",
-            .. sheet.Sections.Select(
-                (s, i) =>
-                    $"Section {BoardSheet.Letter(i)}: {s.Ways} way{(s.Ways == 1 ? "" : "s")} behind a residual-current device of "
-                    + $"{Device(panel.MainBreaker)} A, {s.Milliamps} mA, 4-pole{(Feeds(sheet, i) ? ", time-delayed" : "")}."
-            ),
+            .. sheet.Sections.Select((_, i) => $"Section {BoardSheet.Letter(i)}: {Behind(sheet, i)}"),
             .. Loop(a, sheet),
         ];
+    }
+
+    /// <summary>How many ways a section has, and behind what device.</summary>
+    /// <param name="sheet">The board.</param>
+    /// <param name="index">The section, from 0.</param>
+    public static string Behind(BoardSheet sheet, int index)
+    {
+        var section = sheet.Sections[index];
+        return $"{section.Ways} way{(section.Ways == 1 ? "" : "s")} behind a residual-current device of "
+            + $"{Device(sheet.At.Panel.MainBreaker)} A, {section.Milliamps} mA, 4-pole{(Feeds(sheet, index) ? ", time-delayed" : "")}.";
     }
 
     /// <summary>The lines of the schedule, free places among them.</summary>

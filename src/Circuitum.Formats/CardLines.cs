@@ -40,11 +40,10 @@ internal sealed record CardLines
     private static List<CardLine> Ways(JobAnalysis a, BoardSheet sheet)
     {
         var lines = new List<CardLine>();
-        var heads = BoardLines.Over(a, sheet)[1..];
         foreach (var section in sheet.Places.Where(p => !p.GoesOn).GroupBy(p => p.Section))
         {
             if (section.Key is { } s)
-                lines.Add(new(BoardSheet.Letter(s), false, "", heads[s][(heads[s].IndexOf(':', StringComparison.Ordinal) + 2)..]));
+                lines.Add(new(BoardSheet.Letter(s), false, "", BoardLines.Behind(sheet, s)));
             lines.AddRange(section.Select(p => new CardLine(p.Name, false, Amperes(p.Row), Says(a, p.Row))));
         }
 
