@@ -51,7 +51,7 @@ public static class MaterialJson
                     {
                         cable = c.Cable,
                         coils = c.Coils,
-                        coilFeet = c.CoilFeet,
+                        coilFeet = Round(c.Coil.InFeet),
                         fewestByAnyWay = c.Bound,
                         reels = c.Reels.Select(r => new
                         {

@@ -21,5 +21,5 @@ public static class MaterialWords
         Enum.GetValues<BuyStage>().Where(s => Stage(s) == word).Select(s => (BuyStage?)s).FirstOrDefault();
 
     /// <summary>A unit in words.</summary>
-    public static string Unit(ItemUnit unit) => unit == ItemUnit.Feet ? "ft" : "each";
+    public static string Unit(ItemUnit unit) => unit.Measured() ? unit.Sign().Trim() : "each";
 }

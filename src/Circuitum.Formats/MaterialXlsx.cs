@@ -1,5 +1,7 @@
 using System.Data;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Takeoff;
 
 namespace Circuitum.Formats;
@@ -37,16 +39,25 @@ public static class MaterialXlsx
                     }
                 )
             );
+        var unit = ItemUnits.Of(a.Units);
         ListsXlsx.Sheet(
             sheets,
             "Reels",
-            ["Cable", "Reel", "Circuit", "From", "To", "Feet"],
+            ["Cable", "Reel", "Circuit", "From", "To", a.Units == LengthUnits.FeetInches ? "Feet" : "Metres"],
             CutPlan
                 .Of(a)
                 .SelectMany(p =>
                     p.Reels.SelectMany(r =>
                         r.Cuts.Select(c =>
-                            new object?[] { p.Cable, r.Name, c.Circuit, c.From ?? "panel", c.To, Math.Round(c.Length.InFeet, 1) }
+                            new object?[]
+                            {
+                                p.Cable,
+                                r.Name,
+                                c.Circuit,
+                                c.From ?? "panel",
+                                c.To,
+                                Math.Round(unit.Of(c.Length), unit == ItemUnit.Feet ? 1 : 2),
+                            }
                         )
                     )
                 )

@@ -11,6 +11,44 @@ namespace Circuitum.Core.Tests;
 /// <summary>Preferences as fields, for a job and for single circuits, and what each school does.</summary>
 public class PreferenceTests
 {
+    [Fact]
+    public void Lengths_to_begin_with_go_over_to_metres_and_back_and_a_chosen_one_stays()
+    {
+        var first = new Preferences { CounterCentre = Length.Inches(43) };
+        var metric = PreferenceFields.In(first, LengthUnits.Metric);
+        metric.StapleFromBox.ShouldBe(Length.Millimetres(200));
+        metric.StapleEvery.ShouldBe(Length.Millimetres(1200));
+        metric.SwitchCentre.ShouldBe(Length.Millimetres(1200));
+        metric.ReceptacleBottom.ShouldBe(Length.Millimetres(350));
+        metric.CounterCentre.ShouldBe(Length.Inches(43));
+        PreferenceFields.In(metric, LengthUnits.FeetInches).ShouldBe(first);
+        foreach (var field in PreferenceFields.All.Where(f => f.Length is not null))
+            field.In(LengthUnits.Metric).Write(first, field.In(LengthUnits.Metric).Read(metric)).Problem.ShouldBeEmpty(field.Key);
+    }
+
+    [Theory]
+    [InlineData("stapleFromBox", "200", "200 mm")]
+    [InlineData("stapleFromBox", "0.2", "200 mm")]
+    [InlineData("panelMakeUp", "1.8", "1.8 m")]
+    [InlineData("weight.cableFoot", "492", "492")]
+    [InlineData("weight.zoneSqFt", "50", "50")]
+    public void A_metric_house_types_and_reads_metric_preferences(string key, string typed, string read)
+    {
+        var field = PreferenceFields.Find(key)!.In(LengthUnits.Metric);
+        var (written, problem) = field.Write(new(), typed);
+        problem.ShouldBeEmpty();
+        field.Read(written!).ShouldBe(read);
+        field.Title.ShouldNotContain("foot");
+    }
+
+    [Fact]
+    public void A_metric_refusal_tells_its_bounds_in_metres()
+    {
+        var field = PreferenceFields.Find("stapleFromBox")!.In(LengthUnits.Metric);
+        field.Write(new(), "3600").Problem.ShouldBe("First staple from a box: 3.6 m is outside 102 mm to 305 mm.");
+        PreferenceFields.Find("weight.cableFoot")!.In(LengthUnits.Metric).Write(new(), "x").Problem.ShouldContain("metre");
+    }
+
     private static readonly Job Whole = Sample.Whole();
 
     private static JobAnalysis Plan(Func<Preferences, Preferences> with) =>

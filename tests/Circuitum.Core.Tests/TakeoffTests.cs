@@ -1,6 +1,7 @@
 using System.Globalization;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
+using Circuitum.Core.Commands;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 using Circuitum.Core.Takeoff;
@@ -36,6 +37,47 @@ public sealed class TakeoffTests
                     $"house {seed}"
                 );
         }
+    }
+
+    [Fact]
+    public void A_house_told_in_metres_needs_the_same_cable_work_and_money()
+    {
+        foreach (var (seed, a, m) in Made.Value.Take(24))
+        {
+            var metric = HouseDeriver.Derive(a.Job with { Units = LengthUnits.Metric });
+            var told = HouseMaterial.Of(metric);
+            told.Lines.Select(l => (l.Item.Key, l.Stage)).ShouldBe(m.Lines.Select(l => (l.Item.Key, l.Stage)), $"house {seed}");
+            foreach (var (feet, metres) in m.Lines.Zip(told.Lines))
+            {
+                metres.Item.Type.Unit.ShouldNotBe(ItemUnit.Feet);
+                var factor = feet.Item.Type.Unit == ItemUnit.Feet ? 0.3048 : 1;
+                metres.Quantity.ShouldBe(feet.Quantity * factor, 1e-6, $"house {seed}: {feet.Item.Key}");
+                metres.InWords.EndsWith(" m", StringComparison.Ordinal).ShouldBe(factor < 1);
+            }
+
+            LabourPlan.Of(metric.Job, told).Hours.ShouldBe(LabourPlan.Of(a.Job, m).Hours, 1e-6);
+            foreach (var plan in CutPlan.Of(metric))
+            {
+                plan.NewCoils.ShouldAllBe(c => c.Length.Units % Length.Millimetres(1000).Units == 0);
+                plan.CoilsInWords.ShouldNotContain("ft");
+                plan.Reels.ShouldAllBe(r => r.Leftover >= Length.Zero);
+            }
+        }
+    }
+
+    [Fact]
+    public void Minutes_and_shelves_are_typed_by_the_metre_where_lengths_are_metric()
+    {
+        var job = Made.Value[0].House.Job with { Units = LengthUnits.Metric };
+        var set = new SetMinutes("pull-foot", 0.5).Apply(job).Job!;
+        set.Work!.Minutes["pull-foot"].ShouldBe(0.5 * 0.3048, 1e-9);
+        var plan = LabourPlan.Of(set, HouseMaterial.Of(HouseDeriver.Derive(set)));
+        plan.ByTask.Single(t => t.Task.Id == "pull-foot").Task.Text.ShouldContain("metre");
+        plan.MinutesOf(plan.ByTask.Single(t => t.Task.Id == "pull-foot").Task).ShouldBe(0.5, 1e-9);
+        var shelf = new KeepShelf("pull-line", 40).Apply(job).Job!.Stock!.Shelf.ShouldHaveSingleItem();
+        shelf.Quantity.ShouldBe(131);
+        Math.Round(shelf.In(LengthUnits.Metric)).ShouldBe(40);
+        new KeepShelf("tie", 4).Apply(job).Job!.Stock!.Shelf.ShouldHaveSingleItem().Quantity.ShouldBe(4);
     }
 
     [Fact]

@@ -23,15 +23,25 @@ public sealed class PriceListTests
         reading.Problem.ShouldBeEmpty();
         reading.Refused.ShouldBeEmpty();
         reading.Rows[0].ShouldBe(new PriceRow("cable.12-2", "12-2", ItemUnit.Feet, 250, 141.50m, "A1", new DateOnly(2026, 10, 1)));
-        reading.Rows[0].Cost(500).ShouldBe(283.00m);
+        reading.Rows[0].Cost(500, ItemUnit.Feet).ShouldBe(283.00m);
+        ((double)reading.Rows[0].Cost(152.4, ItemUnit.Metres)).ShouldBe(283.00, 1e-9);
         reading.Rows[1].Per.ShouldBe(1);
+    }
+
+    [Fact]
+    public void A_price_by_the_metre_serves_a_house_in_feet_too()
+    {
+        var row = Read("Key,Text,Unit,Price,Number,Date\ncable.12-2,12-2,75 m,150,A1,\n").Rows.ShouldHaveSingleItem();
+        row.ShouldBe(new PriceRow("cable.12-2", "12-2", ItemUnit.Metres, 75, 150m, "A1", null));
+        row.Cost(75, ItemUnit.Metres).ShouldBe(150m);
+        ((double)row.Cost(1000, ItemUnit.Feet)).ShouldBe(304.8 / 75 * 150, 1e-9);
     }
 
     [Theory]
     [InlineData("tie,t,each,\"4,20\",,", "price '4,20' has a comma: write it with a point, such as 12.50")]
-    [InlineData("tie,t,,4,,", "it has no unit: write each or ft, or 250 ft")]
-    [InlineData("tie,t,metre,4,,", "unit 'metre' is none: write each or ft, or 250 ft")]
-    [InlineData("tie,t,0 ft,4,,", "unit '0 ft' is none: write each or ft, or 250 ft")]
+    [InlineData("tie,t,,4,,", "it has no unit: write each, ft or m, or 250 ft")]
+    [InlineData("tie,t,metre,4,,", "unit 'metre' is none: write each, ft or m, or 250 ft")]
+    [InlineData("tie,t,0 ft,4,,", "unit '0 ft' is none: write each, ft or m, or 250 ft")]
     [InlineData("tie,=1+1,each,4,,", "text '=1+1' is a formula")]
     [InlineData("tie,t,each,=A1*2,,", "price '=A1*2' is a formula")]
     [InlineData("@tie,t,each,4,,", "key '@tie' is a formula")]

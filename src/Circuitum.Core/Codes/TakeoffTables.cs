@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Codes;
 
@@ -17,10 +18,6 @@ public sealed record TakeoffTables(
     ImmutableArray<LabourTask> Labour
 )
 {
-    /// <summary>The coils in which a cable is sold, in feet, the usual one first.</summary>
-    /// <param name="cable">Such as <c>12-2</c>.</param>
-    public ImmutableArray<int> CoilsOf(string cable) => CoilOf(cable).Feet;
-
     /// <summary>How a cable is sold.</summary>
     /// <param name="cable">Such as <c>12-2</c>.</param>
     public CoilRow CoilOf(string cable) => Coils.First(c => c.Cables.Contains(cable) || c.Cables.Contains("*"));
@@ -38,7 +35,37 @@ public sealed record TakeoffTables(
 /// <param name="Stage">When it is needed.</param>
 /// <param name="Why">How it is counted, in a sentence.</param>
 /// <param name="Pack">How it is sold, or none for one by one and for cable.</param>
-public sealed record ItemType(string Id, string Group, string Text, ItemUnit Unit, BuyStage Stage, string Why, Pack? Pack = null);
+/// <param name="Metric">What is said otherwise, or sold otherwise, where lengths are metric; none where all is the same.</param>
+public sealed record ItemType(
+    string Id,
+    string Group,
+    string Text,
+    ItemUnit Unit,
+    BuyStage Stage,
+    string Why,
+    Pack? Pack = null,
+    MetricItem? Metric = null
+)
+{
+    /// <summary>The item as it is asked for in a house of these units.</summary>
+    public ItemType In(LengthUnits units) =>
+        units == LengthUnits.FeetInches
+            ? this
+            : this with
+            {
+                Unit = Unit == ItemUnit.Feet ? ItemUnit.Metres : Unit,
+                Text = Metric?.Text ?? Text,
+                Why = Metric?.Why ?? Why,
+                Pack = Metric?.Pack ?? Pack,
+                Metric = null,
+            };
+}
+
+/// <summary>How an item is asked for and sold where lengths are metric.</summary>
+/// <param name="Text">What to ask for, or none for the same.</param>
+/// <param name="Why">How it is counted, or none for the same.</param>
+/// <param name="Pack">How it is sold, or none for the same.</param>
+public sealed record MetricItem(string? Text = null, string? Why = null, Pack? Pack = null);
 
 /// <summary>What a quantity is in.</summary>
 public enum ItemUnit
@@ -48,18 +75,38 @@ public enum ItemUnit
 
     /// <summary>Feet.</summary>
     Feet,
+
+    /// <summary>Metres.</summary>
+    Metres,
 }
 
 /// <summary>How a thing is sold.</summary>
 /// <param name="Text">Such as <c>box</c>.</param>
-/// <param name="Holds">How many are in it, or how many feet.</param>
+/// <param name="Holds">How many are in it, or how many feet or metres.</param>
 public sealed record Pack(string Text, int Holds);
 
 /// <summary>The coils in which some cables are sold.</summary>
 /// <param name="Cables">Such as <c>12-2</c>.</param>
 /// <param name="Feet">Lengths, the usual one first.</param>
 /// <param name="Small">Shorter ones, for what is left over; the shortest first.</param>
-public sealed record CoilRow(ImmutableArray<string> Cables, ImmutableArray<int> Feet, ImmutableArray<int> Small);
+/// <param name="Metres">Lengths where they are sold by the metre, the usual one first.</param>
+/// <param name="SmallMetres">Shorter ones there, the shortest first.</param>
+public sealed record CoilRow(
+    ImmutableArray<string> Cables,
+    ImmutableArray<int> Feet,
+    ImmutableArray<int> Small,
+    ImmutableArray<int> Metres,
+    ImmutableArray<int> SmallMetres
+)
+{
+    /// <summary>The usual coil and the shorter ones, the shortest first, as they are sold in a house of these units.</summary>
+    public (Length Usual, ImmutableArray<Length> Small) In(LengthUnits units) =>
+        units == LengthUnits.FeetInches
+            ? (Length.Feet(Feet[0]), [.. All(Small).Select(f => Length.Feet(f))])
+            : (Length.Millimetres(Metres[0] * 1000L), [.. All(SmallMetres).Select(m => Length.Millimetres(m * 1000L))]);
+
+    private static ImmutableArray<int> All(ImmutableArray<int> sizes) => sizes.IsDefault ? [] : sizes;
+}
 
 /// <summary>Something that joins wires.</summary>
 /// <param name="Id">Its key.</param>
@@ -100,4 +147,18 @@ public sealed record CountRules(
 /// <param name="Minutes">Minutes of one person, to begin with; a practice figure that anyone may change.</param>
 /// <param name="Stage">When it is done.</param>
 /// <param name="Tools">What is needed for it beside material.</param>
-public sealed record LabourTask(string Id, string Text, double Minutes, BuyStage Stage, ImmutableArray<string> Tools);
+/// <param name="Metric">What a task by the foot is called by the metre; none for what is done piece by piece.</param>
+public sealed record LabourTask(string Id, string Text, double Minutes, BuyStage Stage, ImmutableArray<string> Tools, string? Metric = null)
+{
+    /// <summary>The task as it is told in a house of these units: by the foot, or by the metre.</summary>
+    public LabourTask In(LengthUnits units) =>
+        ByTheMetre(units) && Metric is { } text ? this with { Text = text, Minutes = Told(Minutes, units), Metric = null } : this;
+
+    /// <summary>Minutes as they are told, from minutes as they are kept: a figure of a length is kept by the foot.</summary>
+    public double Told(double kept, LengthUnits units) => ByTheMetre(units) ? kept / LengthText.MetresInFoot : kept;
+
+    /// <summary>Minutes as they are kept, from minutes as they are told.</summary>
+    public double Kept(double told, LengthUnits units) => ByTheMetre(units) ? told * LengthText.MetresInFoot : told;
+
+    private bool ByTheMetre(LengthUnits units) => Metric is not null && units != LengthUnits.FeetInches;
+}

@@ -36,7 +36,7 @@ public sealed record EditJob(
             return CommandResult.Refuse(refusal);
         if (CodeLibrary.Editions.TryGetValue(CodeEdition, out var rules) && rules.Family != CodeLibrary.Edition(job.CodeEdition).Family)
             job = OtherRules.Facts(job, rules);
-        var (preferences, problem) = PreferenceFields.WriteAll(job.Preferences, Preferences);
+        var (preferences, problem) = PreferenceFields.WriteAll(job.Preferences, Preferences, job.Units);
         return preferences is null
             ? CommandResult.Refuse(problem)
             : CommandResult.Checked(
@@ -48,7 +48,7 @@ public sealed record EditJob(
                     CodeEdition = CodeEdition,
                     Units = Units,
                     Frame = job.Frame with { Front = Front, Under = Under, FinishedLater = FinishedLater },
-                    Preferences = preferences,
+                    Preferences = Units == job.Units ? preferences : PreferenceFields.In(preferences, Units),
                 }
             );
     }

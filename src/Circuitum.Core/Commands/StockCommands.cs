@@ -4,6 +4,7 @@ using Circuitum.Core.Edits;
 using Circuitum.Core.Intake;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
+using Circuitum.Core.Takeoff;
 
 namespace Circuitum.Core.Commands;
 
@@ -72,7 +73,7 @@ public sealed record RemoveReel(string Reel) : JobCommand("take a reel off")
 
 /// <summary>Writes down what lies on the shelf of one item.</summary>
 /// <param name="Item">Its key of the takeoff.</param>
-/// <param name="Quantity">How many, or how many feet; 0 for none.</param>
+/// <param name="Quantity">How many, or how many feet, or metres in a house of metres; 0 for none.</param>
 public sealed record KeepShelf(string Item, int Quantity) : JobCommand("write down the shelf")
 {
     /// <inheritdoc/>
@@ -82,7 +83,8 @@ public sealed record KeepShelf(string Item, int Quantity) : JobCommand("write do
             return CommandResult.Refuse($"On the shelf: {Quantity} is outside 0 to {StockRules.MostOfOne}.");
         var stock = job.Stock ?? Stock.None;
         var rest = stock.Shelf.RemoveAll(s => s.Key == Item);
-        ImmutableArray<ShelfItem> shelf = Quantity == 0 ? rest : rest.Add(new ShelfItem { Key = Item, Quantity = Quantity });
+        ImmutableArray<ShelfItem> shelf =
+            Quantity == 0 ? rest : rest.Add(new ShelfItem { Key = Item, Quantity = ShelfUnits.Kept(Item, Quantity, job.Units) });
         return CommandResult.Checked(job with { Stock = stock with { Shelf = shelf } });
     }
 }

@@ -8,7 +8,7 @@ namespace Circuitum.Core.Commands;
 
 /// <summary>Says how long a task takes.</summary>
 /// <param name="Task">The task's key.</param>
-/// <param name="Minutes">Minutes of one person; none goes back to the figure to begin with.</param>
+/// <param name="Minutes">Minutes of one person, of a length by the foot or the metre; none goes back to what it was at first.</param>
 public sealed record SetMinutes(string Task, double? Minutes) : JobCommand("say how long a task takes")
 {
     /// <inheritdoc/>
@@ -17,9 +17,12 @@ public sealed record SetMinutes(string Task, double? Minutes) : JobCommand("say 
         if (CodeLibrary.Takeoff.Labour.FirstOrDefault(t => t.Id == Task) is not { } task)
             return CommandResult.Refuse($"There is no task '{JobRules.Short(Task)}'.");
         if (Minutes is { } minutes && !StockRules.IsMinutes(minutes))
-            return CommandResult.Refuse($"Minutes to {task.Text}: type a number from 0 to {StockRules.MostMinutes}.");
+            return CommandResult.Refuse($"Minutes to {task.In(job.Units).Text}: type a number from 0 to {StockRules.MostMinutes}.");
         var work = job.Work ?? WorkFigures.None;
-        var figures = Minutes is { } own && own != task.Minutes ? work.Minutes.SetItem(Task, own) : work.Minutes.Remove(Task);
+        var figures =
+            Minutes is { } own && own != task.In(job.Units).Minutes
+                ? work.Minutes.SetItem(Task, task.Kept(own, job.Units))
+                : work.Minutes.Remove(Task);
         return CommandResult.Checked(job with { Work = work with { Minutes = figures } });
     }
 }
@@ -54,7 +57,7 @@ public sealed record LearnMinutes(BuyStage Phase) : JobCommand("learn from what 
             return CommandResult.Refuse("Nobody has said yet what that stage took.");
         var figures = work.Minutes;
         foreach (var task in CodeLibrary.Takeoff.Labour.Where(t => t.Stage == Phase))
-            figures = figures.SetItem(task.Id, Math.Round(plan.MinutesOf(task) * factor, 2));
+            figures = figures.SetItem(task.Id, Math.Round(task.Kept(plan.MinutesOf(task.In(job.Units)), job.Units) * factor, 2));
         return CommandResult.Checked(job with { Work = work with { Minutes = figures } });
     }
 }

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Jobs;
 
@@ -25,6 +26,15 @@ public sealed record PreferenceField(
     Func<Preferences, string, (Preferences? Preferences, string Problem)> Write
 )
 {
+    /// <summary>The same field where lengths are metric; none where all is the same.</summary>
+    public PreferenceField? Metric { get; init; }
+
+    /// <summary>How a length is read and written as such; none for what is none.</summary>
+    public (Func<Preferences, Length> Read, Func<Preferences, Length, Preferences> Write)? Length { get; init; }
+
+    /// <summary>The field as it is shown and typed in a house of these units.</summary>
+    public PreferenceField In(LengthUnits units) => units == LengthUnits.FeetInches ? this : Metric ?? this;
+
     /// <summary>The value in words, as papers state it.</summary>
     public string Say(Preferences preferences)
     {

@@ -189,16 +189,17 @@ public static partial class PreferenceFields
                 (p, v) => p with { AmbientC = v }
             ),
             Whole(
-                "cablesTogether",
-                "Cable",
-                "Cables together",
-                "Bundled over 24 in, or through one sealed hole.",
-                true,
-                1,
-                12,
-                p => p.CablesTogether,
-                (p, v) => p with { CablesTogether = v }
-            ),
+                    "cablesTogether",
+                    "Cable",
+                    "Cables together",
+                    "Bundled over 24 in, or through one sealed hole.",
+                    true,
+                    1,
+                    12,
+                    p => p.CablesTogether,
+                    (p, v) => p with { CablesTogether = v }
+                )
+                .InMetres("Bundled over 600 mm, or through one sealed hole."),
             Choice(
                 "terminationC",
                 "Cable",

@@ -136,16 +136,17 @@ public static partial class PreferenceFields
                 (BathsBy.Together, "two on a storey together")
             ),
             Choice(
-                "outdoor",
-                "Circuits",
-                "Receptacles outside",
-                "More than 40 ft from the others one is fed from inside, with its own reset.",
-                false,
-                p => p.Division.Outdoor,
-                (p, v) => p with { Division = p.Division with { Outdoor = v } },
-                (OutdoorCircuit.Nearest, "near ones together, far ones from inside"),
-                (OutdoorCircuit.One, "all on one circuit")
-            ),
+                    "outdoor",
+                    "Circuits",
+                    "Receptacles outside",
+                    "More than 40 ft from the others one is fed from inside, with its own reset.",
+                    false,
+                    p => p.Division.Outdoor,
+                    (p, v) => p with { Division = p.Division with { Outdoor = v } },
+                    (OutdoorCircuit.Nearest, "near ones together, far ones from inside"),
+                    (OutdoorCircuit.One, "all on one circuit")
+                )
+                .InMetres("More than 12 m from the others one is fed from inside, with its own reset."),
             Choice(
                 "island",
                 "Circuits",

@@ -15,9 +15,14 @@ public static partial class PreferenceFields
     /// <summary>Preferences with what was typed for some of them; none with a sentence when one is wrong.</summary>
     /// <param name="from">Keeps what nothing was typed for.</param>
     /// <param name="typed">Text by key; what is no preference is passed over.</param>
-    public static (Preferences? Preferences, string Problem) WriteAll(Preferences from, IReadOnlyDictionary<string, string> typed)
+    /// <param name="units">What a bare number means where a length is typed.</param>
+    public static (Preferences? Preferences, string Problem) WriteAll(
+        Preferences from,
+        IReadOnlyDictionary<string, string> typed,
+        LengthUnits units = LengthUnits.FeetInches
+    )
     {
-        foreach (var field in All.Where(f => typed.ContainsKey(f.Key)))
+        foreach (var field in All.Where(f => typed.ContainsKey(f.Key)).Select(f => f.In(units)))
         {
             var (written, problem) = field.Write(from, typed[field.Key]);
             if (written is null)
@@ -176,21 +181,23 @@ public static partial class PreferenceFields
         Func<Preferences, Length> read,
         Func<Preferences, Length, Preferences> write
     ) =>
-        new(
+        Typed(
             key,
             group,
             title,
             why,
             perCircuit,
-            [],
-            p => LengthText.Print(read(p)),
-            (p, text) =>
-                Parse(title, text, leastIn, mostIn) switch
+            (p, units) => LengthText.Print(read(p), units),
+            (p, text, units) =>
+                Parse(title, text, leastIn, mostIn, units) switch
                 {
                     (null, var problem) => (null, problem),
                     ({ } length, _) => (write(p, length), ""),
                 }
-        );
+        ) with
+        {
+            Length = (read, write),
+        };
 
     private static PreferenceField Optional(
         string key,
@@ -202,23 +209,37 @@ public static partial class PreferenceFields
         Func<Preferences, Length?> read,
         Func<Preferences, Length?, Preferences> write
     ) =>
-        new(
+        Typed(
             key,
             group,
             title,
             why,
             false,
-            [],
-            p => read(p) is { } length ? LengthText.Print(length) : "",
-            (p, text) =>
+            (p, units) => read(p) is { } length ? LengthText.Print(length, units) : "",
+            (p, text, units) =>
                 text.Trim().Length == 0
                     ? (write(p, null), "")
-                    : Parse(title, text, leastIn, mostIn) switch
+                    : Parse(title, text, leastIn, mostIn, units) switch
                     {
                         (null, var problem) => (null, problem),
                         ({ } length, _) => (write(p, length), ""),
                     }
         );
+
+    private static PreferenceField Typed(
+        string key,
+        string group,
+        string title,
+        string why,
+        bool perCircuit,
+        Func<Preferences, LengthUnits, string> read,
+        Func<Preferences, string, LengthUnits, (Preferences?, string)> write
+    )
+    {
+        PreferenceField In(LengthUnits units) =>
+            new(key, group, title, why, perCircuit, [], p => read(p, units), (p, text) => write(p, text, units));
+        return In(LengthUnits.FeetInches) with { Metric = In(LengthUnits.Metric) };
+    }
 
     private static PreferenceField Words(
         string key,
@@ -234,13 +255,14 @@ public static partial class PreferenceFields
                 : (write(p, text.Trim()), "")
         );
 
-    private static (Length? Length, string Problem) Parse(string title, string text, double leastIn, double mostIn)
+    private static (Length? Length, string Problem) Parse(string title, string text, double leastIn, double mostIn, LengthUnits units)
     {
-        if (!LengthText.TryParse(text, out var length, out var why))
+        if (!LengthText.TryParse(text, units, out var length, out var why))
             return (null, $"{title}: {why}");
         var (least, most) = (Length.Inches(leastIn), Length.Inches(mostIn));
+        string Told(Length told) => LengthText.Show(told, units);
         return length >= least && length <= most
             ? (length, "")
-            : (null, $"{title}: {LengthText.Show(length)} is outside {LengthText.Show(least)} to {LengthText.Show(most)}.");
+            : (null, $"{title}: {Told(length)} is outside {Told(least)} to {Told(most)}.");
     }
 }

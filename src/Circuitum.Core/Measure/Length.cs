@@ -46,6 +46,9 @@ public readonly record struct Length(long Units)
     /// <summary>The length in feet, for arithmetic that ends in a rounded result such as a voltage drop.</summary>
     public double InFeet => (double)Units / UnitsPerFoot;
 
+    /// <summary>The length in metres.</summary>
+    public double InMetres => (double)Units / UnitsPerMillimetre / 1000;
+
     /// <summary>The length in inches, for drawing and for rounded results.</summary>
     public double InInches => (double)Units / UnitsPerInch;
 

@@ -15,6 +15,7 @@ public static class OtherRules
     {
         var rules = CodeLibrary.Edition(edition);
         var name = $"{job.Name}, {rules.Name}";
+        var units = rules.Board is null ? job.Units : LengthUnits.Metric;
         return Planner.PlanAll(
             Facts(job, rules) with
             {
@@ -22,7 +23,8 @@ public static class OtherRules
                 CodeEdition = edition,
                 Amendments = [],
                 BuildersTold = null,
-                Units = rules.Board is null ? job.Units : LengthUnits.Metric,
+                Units = units,
+                Preferences = units == job.Units ? job.Preferences : PreferenceFields.In(job.Preferences, units),
                 Decisions = new(),
             }
         );

@@ -16,7 +16,7 @@ public sealed record BuyLine(MaterialLine Line, double Shelf, double Quantity, s
     /// <summary>What it costs, in dollars and not rounded; none without a price.</summary>
     public decimal? Cost(PriceBook book) =>
         Quantity <= 0 ? 0m
-        : book.Find(Line.Item) is { } found ? found.Row.Cost(Quantity)
+        : book.Find(Line.Item) is { } found ? found.Row.Cost(Quantity, Line.Item.Type.Unit)
         : null;
 }
 
@@ -29,7 +29,7 @@ public static class Buying
     /// <param name="held">Whether what is held back is bought too, as in an estimate.</param>
     public static ImmutableArray<BuyLine> Of(JobAnalysis a, HouseMaterial material, bool held)
     {
-        var shelf = (a.Job.Stock ?? Stock.None).Shelf.ToDictionary(s => s.Key, s => (double)s.Quantity, StringComparer.Ordinal);
+        var shelf = (a.Job.Stock ?? Stock.None).Shelf.ToDictionary(s => s.Key, s => s.In(a.Units), StringComparer.Ordinal);
         var waiting = material.Pieces.Where(p => !held && IsCable(p.Item) && p.Place.Held.Length > 0).Select(p => p.Place.Circuit!.Value);
         var cuts = CutPlan.Of(a, waiting.ToHashSet()).ToDictionary(c => c.Cable, StringComparer.Ordinal);
         return [.. material.Lines.Select(l => Of(a, l, held, shelf, cuts))];
@@ -50,7 +50,7 @@ public static class Buying
                 : new(line, 0, 0, "");
 
         var wanted = line.Quantity - (held ? 0 : line.Held);
-        if (item.Type.Unit == ItemUnit.Feet)
+        if (item.Type.Unit.Measured())
             wanted *= (100 + a.Job.Preferences.WastePercent) / 100.0;
         var there = Math.Min(wanted, shelf.GetValueOrDefault(item.Key));
         if (there > 0)
@@ -68,10 +68,16 @@ public static class Buying
 
     private static BuyLine Cable(MaterialLine line, CutPlan plan)
     {
-        var byFoot = plan.TooLong.Sum(c => Math.Ceiling(c.Taken.InFeet));
-        var open = plan.Reels.Where(r => r.Reel is not null).SelectMany(r => r.Cuts).Sum(c => c.Taken.InFeet);
-        string[] words = [plan.CoilsInWords, byFoot > 0 ? string.Create(CultureInfo.InvariantCulture, $"{byFoot:0} ft by the foot") : ""];
-        return new(line, open, plan.NewCoils.Sum(c => c.Feet * c.Count) + byFoot, string.Join(" and ", words.Where(w => w.Length > 0)));
+        var unit = line.Item.Type.Unit;
+        var cut = plan.TooLong.Sum(c => Math.Ceiling(unit.Of(c.Taken)));
+        var open = plan.Reels.Where(r => r.Reel is not null).SelectMany(r => r.Cuts).Sum(c => unit.Of(c.Taken));
+        string[] words =
+        [
+            plan.CoilsInWords,
+            cut > 0 ? string.Create(CultureInfo.InvariantCulture, $"{cut:0}{unit.Sign()} by the {unit.Name()}") : "",
+        ];
+        var coils = plan.NewCoils.Sum(c => unit.Of(c.Length) * c.Count);
+        return new(line, open, coils + cut, string.Join(" and ", words.Where(w => w.Length > 0)));
     }
 
     private static string Packs(int count, Pack pack, string unit = "") =>

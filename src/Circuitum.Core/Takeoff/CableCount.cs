@@ -20,10 +20,10 @@ internal static class CableCount
                 if (cut > Length.Zero)
                 {
                     if (name.EndsWith(CableTotals.ForGround, StringComparison.Ordinal))
-                        at.Feet("cable-ground", cut, $"{c.CableOf(segment)}");
+                        at.Along("cable-ground", cut, $"{c.CableOf(segment)}");
                     else
-                        at.Feet("cable", cut, name);
-                    at.Work("pull-foot", cut.InFeet);
+                        at.Along("cable", cut, name);
+                    at.Work("pull-foot", cut);
                     at.Work("pull-piece");
                 }
 

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
@@ -12,17 +13,33 @@ namespace Circuitum.Core.Takeoff;
 /// <param name="Reels">The reels, open ones first, each with its cuts in the order in which they are pulled.</param>
 /// <param name="Coils">New coils to buy.</param>
 /// <param name="Bound">So many new coils any way needs.</param>
-/// <param name="CoilFeet">Length of a new coil.</param>
-/// <param name="TooLong">Cuts that are longer than any reel: ordered by the foot.</param>
-public sealed record CutPlan(string Cable, ImmutableArray<ReelCuts> Reels, int Coils, int Bound, int CoilFeet, ImmutableArray<Cut> TooLong)
+/// <param name="Coil">Length of a new coil.</param>
+/// <param name="TooLong">Cuts that are longer than any reel: ordered by the foot or the metre.</param>
+/// <param name="Units">In what lengths are told and coils are sold.</param>
+public sealed record CutPlan(
+    string Cable,
+    ImmutableArray<ReelCuts> Reels,
+    int Coils,
+    int Bound,
+    Length Coil,
+    ImmutableArray<Cut> TooLong,
+    LengthUnits Units
+)
 {
-    /// <summary>The new coils by their length in feet, the longest first.</summary>
-    public ImmutableArray<(int Feet, int Count)> NewCoils =>
-        [.. Reels.Where(r => r.Coil > 0).GroupBy(r => (int)r.Begins.InFeet).OrderByDescending(g => g.Key).Select(g => (g.Key, g.Count()))];
+    /// <summary>The new coils by their length, the longest first.</summary>
+    public ImmutableArray<(Length Length, int Count)> NewCoils =>
+        [.. Reels.Where(r => r.Coil > 0).GroupBy(r => r.Begins).OrderByDescending(g => g.Key).Select(g => (g.Key, g.Count()))];
 
     /// <summary>The same in words, such as <c>4 coils of 250 ft and 1 of 50 ft</c>; empty when none is needed.</summary>
     public string CoilsInWords =>
-        string.Join(" and ", NewCoils.Select((c, i) => $"{c.Count}{(i > 0 ? "" : c.Count == 1 ? " coil" : " coils")} of {c.Feet} ft"));
+        string.Join(
+            " and ",
+            NewCoils.Select((c, i) => $"{c.Count}{(i > 0 ? "" : c.Count == 1 ? " coil" : " coils")} of {Whole(c.Length)}")
+        );
+
+    private string Whole(Length length) => string.Create(CultureInfo.InvariantCulture, $"{In.Of(length):0}{In.Sign()}");
+
+    private ItemUnit In => ItemUnits.Of(Units);
 
     /// <summary>What is cut in all.</summary>
     public Length Cut => Reels.SelectMany(r => r.Cuts).Concat(TooLong).Aggregate(Length.Zero, (sum, c) => sum + c.Length);
@@ -45,7 +62,13 @@ public sealed record CutPlan(string Cable, ImmutableArray<ReelCuts> Reels, int C
                 .GroupBy(c => c.Cable)
                 .OrderBy(g => g.Key, StringComparer.Ordinal)
                 .Select(g =>
-                    Of(g.Key, [.. g.Select(c => c.Cut)], [.. reels.Where(r => r.Reel.Cable == g.Key)], a.Job.Preferences.WastePercent)
+                    Of(
+                        g.Key,
+                        [.. g.Select(c => c.Cut)],
+                        [.. reels.Where(r => r.Reel.Cable == g.Key)],
+                        a.Job.Preferences.WastePercent,
+                        a.Units
+                    )
                 ),
         ];
     }
@@ -78,17 +101,27 @@ public sealed record CutPlan(string Cable, ImmutableArray<ReelCuts> Reels, int C
         }
     }
 
-    internal static CutPlan Of(string cable, ImmutableArray<Cut> cuts, ImmutableArray<(Reel Reel, Length Left)> reels, int waste)
+    internal static CutPlan Of(
+        string cable,
+        ImmutableArray<Cut> cuts,
+        ImmutableArray<(Reel Reel, Length Left)> reels,
+        int waste,
+        LengthUnits units = LengthUnits.FeetInches
+    )
     {
-        var coil = CodeLibrary.Takeoff.CoilsOf(cable)[0];
+        var (coil, small) = CodeLibrary.Takeoff.CoilOf(cable).In(units);
+        var grain = Grain(units);
         var open = reels.Where(r => r.Left > Length.Zero).OrderBy(r => r.Left).ThenBy(r => r.Reel.Id, StringComparer.Ordinal).ToList();
-        var longest = Math.Max(coil * 12, open.Count == 0 ? 0 : Whole(open[^1].Left));
+        var longest = Math.Max(Down(coil, grain), open.Count == 0 ? 0 : Down(open[^1].Left, grain));
 
         // Pulled, a cable takes a little more than its way: the waste goes with each cut.
         cuts = [.. cuts.Select(c => c with { Taken = new(c.Length.Units * (100 + waste) / 100) })];
-        var (fit, tooLong) = (cuts.Where(c => Inches(c.Taken) <= longest).ToList(), cuts.Where(c => Inches(c.Taken) > longest));
-        var (of, coils, bound) = CutSolver.Solve([.. fit.Select(c => Inches(c.Taken))], [.. open.Select(r => Whole(r.Left))], coil * 12);
-        ImmutableArray<int> small = CodeLibrary.Takeoff.CoilOf(cable).Small is { IsDefault: false } sizes ? sizes : [];
+        var (fit, tooLong) = (cuts.Where(c => Up(c.Taken, grain) <= longest).ToList(), cuts.Where(c => Up(c.Taken, grain) > longest));
+        var (of, coils, bound) = CutSolver.Solve(
+            [.. fit.Select(c => Up(c.Taken, grain))],
+            [.. open.Select(r => Down(r.Left, grain))],
+            Down(coil, grain)
+        );
         return new(
             cable,
             [
@@ -101,27 +134,31 @@ public sealed record CutPlan(string Cable, ImmutableArray<ReelCuts> Reels, int C
                             return new ReelCuts(open[r].Reel, 0, open[r].Left, on);
 
                         // What one short coil holds needs no long one.
-                        var feet = on.Sum(c => c.Taken.InFeet);
-                        return new ReelCuts(null, r - open.Count + 1, Length.Feet(small.Append(coil).First(s => s >= feet)), on);
+                        var taken = on.Aggregate(Length.Zero, (sum, c) => sum + c.Taken);
+                        return new ReelCuts(null, r - open.Count + 1, small.Append(coil).First(s => s >= taken), on);
                     }),
             ],
             coils,
             bound,
             coil,
-            [.. tooLong]
+            [.. tooLong],
+            units
         );
     }
 
-    // Cuts are made a little longer, never shorter.
-    private static int Inches(Length length) => (int)((length.Units + Length.UnitsPerInch - 1) / Length.UnitsPerInch);
+    // Nobody cuts cable finer than this.
+    private static Length Grain(LengthUnits units) => units == LengthUnits.FeetInches ? Length.Inches(1) : Length.Millimetres(10);
 
-    private static int Whole(Length length) => (int)(length.Units / Length.UnitsPerInch);
+    // Cuts are made a little longer, never shorter.
+    private static int Up(Length length, Length grain) => (int)((length.Units + grain.Units - 1) / grain.Units);
+
+    private static int Down(Length length, Length grain) => (int)(length.Units / grain.Units);
 
     /// <summary>How the coils to buy came about.</summary>
     public Derivation Derivation =>
         new($"Coils of {Cable} to buy", Coils == 0 ? "none" : CoilsInWords)
         {
-            Formula = $"{Cut.InFeet:0} ft in {Reels.Sum(r => r.Cuts.Length) + TooLong.Length} cuts, and waste",
+            Formula = $"{LengthText.Far(Cut, Units)} in {Reels.Sum(r => r.Cuts.Length) + TooLong.Length} cuts, and waste",
             Because =
                 Coils == Bound
                     ? $"Any way to cut it takes {Bound} at least."
@@ -129,9 +166,13 @@ public sealed record CutPlan(string Cable, ImmutableArray<ReelCuts> Reels, int C
             Steps =
             [
                 .. Reels.Select(r =>
-                    Explain.Derivation.Fact(r.Name, $"{r.Begins.InFeet:0} ft", $"{r.Cuts.Length} cuts, {r.Leftover.InFeet:0.#} ft left")
+                    Explain.Derivation.Fact(
+                        r.Name,
+                        LengthText.Far(r.Begins, Units),
+                        $"{r.Cuts.Length} cuts, {LengthText.Far(r.Leftover, Units, "0.#")} left"
+                    )
                 ),
-                .. TooLong.Select(c => Explain.Derivation.Fact($"to {c.To}, by the foot", $"{c.Length.InFeet:0} ft")),
+                .. TooLong.Select(c => Explain.Derivation.Fact($"to {c.To}, by the {In.Name()}", LengthText.Far(c.Length, Units))),
             ],
         };
 }

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Globalization;
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Measure;
 
@@ -66,8 +67,8 @@ public sealed record Estimate(
     {
         if (book.Find(line.Line.Item) is not { } found)
             return null;
-        var waste = line.Line.Item.Type.Unit == Codes.ItemUnit.Feet ? (100 + a.Job.Preferences.WastePercent) / 100.0 : 1;
-        return found.Row.Cost(line.Line.Quantity * waste);
+        var waste = line.Line.Item.Type.Unit.Measured() ? (100 + a.Job.Preferences.WastePercent) / 100.0 : 1;
+        return found.Row.Cost(line.Line.Quantity * waste, line.Line.Item.Type.Unit);
     }
 
     private static IEnumerable<string> Assumptions(
@@ -85,8 +86,8 @@ public sealed record Estimate(
         if (unpriced.Length > 0)
             yield return Say($"{unpriced.Length} {(unpriced.Length == 1 ? "item has" : "items have")} no price and are not in the sum.");
         yield return Say(
-            $"Material with {p.MarkUpPercent:0.##} percent mark-up and {p.WastePercent} percent waste on what is measured by the foot; "
-        ) + Say($"labour at ${p.HourRate:0.00} an hour.");
+            $"Material with {p.MarkUpPercent:0.##} percent mark-up and {p.WastePercent} percent waste on what is measured by the "
+        ) + Say($"{ItemUnits.Of(a.Units).Name()}; labour at ${p.HourRate:0.00} an hour.");
         foreach (var list in book.Lists.Where(l => lines.Any(x => book.Find(x.Line.Item)?.List == l)))
             yield return list.Rows.Max(r => r.Date) is { } date
                 ? Say($"Prices of {list.Supplier}, the latest of {date:yyyy-MM-dd}.")

@@ -1,21 +1,25 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Takeoff;
 
 /// <summary>The work in a house, by the minutes that the job assumes.</summary>
 /// <param name="Pieces">The work, piece by piece.</param>
 /// <param name="Figures">Minutes of single tasks that are others than the figures to begin with.</param>
-public sealed record LabourPlan(ImmutableArray<LabourPiece> Pieces, ImmutableSortedDictionary<string, double> Figures)
+/// <param name="Units">In what lengths are told.</param>
+public sealed record LabourPlan(ImmutableArray<LabourPiece> Pieces, ImmutableSortedDictionary<string, double> Figures, LengthUnits Units)
 {
     /// <summary>The work in a house.</summary>
     /// <param name="job">The job.</param>
     /// <param name="material">Its material.</param>
-    public static LabourPlan Of(Job job, HouseMaterial material) => new(material.Labour, (job.Work ?? WorkFigures.None).Minutes);
+    public static LabourPlan Of(Job job, HouseMaterial material) => new(material.Labour, (job.Work ?? WorkFigures.None).Minutes, job.Units);
 
-    /// <summary>Minutes that a task takes once.</summary>
-    public double MinutesOf(LabourTask task) => Figures.GetValueOrDefault(task.Id, task.Minutes);
+    /// <summary>Minutes that a task takes once, or over a foot or a metre.</summary>
+    public double MinutesOf(LabourTask task) => Figures.TryGetValue(task.Id, out var kept) ? Kept[task.Id].Told(kept, Units) : task.Minutes;
+
+    private static readonly Dictionary<string, LabourTask> Kept = CodeLibrary.Takeoff.Labour.ToDictionary(t => t.Id);
 
     /// <summary>Hours of one person in all.</summary>
     public double Hours => HoursOf(Pieces);
@@ -27,7 +31,7 @@ public sealed record LabourPlan(ImmutableArray<LabourPiece> Pieces, ImmutableSor
     public ImmutableArray<(LabourTask Task, double Times, double Hours)> ByTask =>
         [
             .. CodeLibrary
-                .Takeoff.Labour.Select(t => (Task: t, Times: Pieces.Where(p => p.Task.Id == t.Id).Sum(p => p.Times)))
+                .Takeoff.Labour.Select(t => (Task: t.In(Units), Times: Pieces.Where(p => p.Task.Id == t.Id).Sum(p => p.Times)))
                 .Where(t => t.Times > 0)
                 .Select(t => (t.Task, t.Times, t.Times * MinutesOf(t.Task) / 60)),
         ];

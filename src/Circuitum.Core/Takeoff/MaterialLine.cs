@@ -4,7 +4,6 @@ using Circuitum.Core.Analysis;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Jobs;
-using Circuitum.Core.Measure;
 
 namespace Circuitum.Core.Takeoff;
 
@@ -15,10 +14,10 @@ namespace Circuitum.Core.Takeoff;
 public sealed record MaterialLine(MaterialItem Item, BuyStage Stage, ImmutableArray<MaterialPiece> Pieces)
 {
     /// <summary>How much is needed, in the item's unit, waste not counted.</summary>
-    public double Quantity => In(Item.Type.Unit, Pieces.Sum(p => p.Amount));
+    public double Quantity => Item.Type.Unit.Amount(Pieces.Sum(p => p.Amount));
 
     /// <summary>What of it should not be bought yet.</summary>
-    public double Held => In(Item.Type.Unit, Pieces.Where(p => p.Place.Held.Length > 0).Sum(p => p.Amount));
+    public double Held => Item.Type.Unit.Amount(Pieces.Where(p => p.Place.Held.Length > 0).Sum(p => p.Amount));
 
     /// <summary>Why, each reason once.</summary>
     public IEnumerable<string> Reasons => Pieces.Select(p => p.Place.Held).Where(h => h.Length > 0).Distinct();
@@ -26,16 +25,9 @@ public sealed record MaterialLine(MaterialItem Item, BuyStage Stage, ImmutableAr
     /// <summary>The quantity with its unit, such as <c>312 ft</c>.</summary>
     public string InWords => Say(Item.Type, Quantity);
 
-    /// <summary>An amount in a unit.</summary>
-    /// <param name="unit">The unit.</param>
-    /// <param name="amount">Pieces, or units of <see cref="Length"/>.</param>
-    public static double In(ItemUnit unit, long amount) => unit == ItemUnit.Feet ? new Length(amount).InFeet : amount;
-
     /// <summary>A quantity of a kind of item in words.</summary>
     public static string Say(ItemType type, double quantity) =>
-        type.Unit == ItemUnit.Feet
-            ? string.Create(CultureInfo.InvariantCulture, $"{quantity:#,0} ft")
-            : string.Create(CultureInfo.InvariantCulture, $"{quantity:#,0}");
+        string.Create(CultureInfo.InvariantCulture, $"{quantity:#,0}{type.Unit.Sign()}");
 
     /// <summary>How the quantity came about: by what it comes from, the largest first.</summary>
     /// <param name="a">The analysis.</param>
@@ -53,7 +45,7 @@ public sealed record MaterialLine(MaterialItem Item, BuyStage Stage, ImmutableAr
             Because = Item.Type.Why,
             Steps =
             [
-                .. places.Select(g => new Derivation(g.Where, Say(Item.Type, In(Item.Type.Unit, g.Sum)))
+                .. places.Select(g => new Derivation(g.Where, Say(Item.Type, Item.Type.Unit.Amount(g.Sum)))
                 {
                     Steps =
                     [
@@ -61,7 +53,7 @@ public sealed record MaterialLine(MaterialItem Item, BuyStage Stage, ImmutableAr
                             .Pieces.GroupBy(p => p.From)
                             .Take(Most)
                             .Select(p =>
-                                Explain.Derivation.Fact(Named(a, p.Key), Say(Item.Type, In(Item.Type.Unit, p.Sum(x => x.Amount))))
+                                Explain.Derivation.Fact(Named(a, p.Key), Say(Item.Type, Item.Type.Unit.Amount(p.Sum(x => x.Amount))))
                             ),
                         .. g.Pieces.GroupBy(p => p.From).Count() is var all and > Most
                             ? new[] { Explain.Derivation.Fact($"and {all - Most} more places", "") }

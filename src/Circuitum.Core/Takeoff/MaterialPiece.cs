@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 using Circuitum.Core.Measure;
 
@@ -12,8 +13,8 @@ namespace Circuitum.Core.Takeoff;
 /// <param name="Place">Where and for which circuit.</param>
 public sealed record MaterialPiece(MaterialItem Item, BuyStage Stage, long Amount, Subject From, PieceOrigin Place)
 {
-    /// <summary>The amount in the item's unit: pieces or feet.</summary>
-    public double Quantity => MaterialLine.In(Item.Type.Unit, Amount);
+    /// <summary>The amount in the item's unit.</summary>
+    public double Quantity => Item.Type.Unit.Amount(Amount);
 }
 
 /// <summary>Where something is needed.</summary>

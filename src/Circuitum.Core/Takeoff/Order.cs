@@ -98,7 +98,7 @@ public sealed record OrderLine
     /// <summary>What it is.</summary>
     public string Text { get; init; } = "";
 
-    /// <summary>Pieces or feet.</summary>
+    /// <summary>Pieces, feet or metres.</summary>
     public ItemUnit Unit { get; init; }
 
     /// <summary>How much.</summary>

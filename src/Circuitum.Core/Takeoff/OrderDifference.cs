@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Codes;
 using Circuitum.Core.Jobs;
 
 namespace Circuitum.Core.Takeoff;
@@ -31,10 +32,12 @@ public sealed record OrderDifference(BuyLine? Line, double Ordered, OrderLine? L
         [
             .. now.Select(l => new OrderDifference(
                 l,
-                ordered[l.Line.Item.Key].Sum(o => o.Quantity),
+                ordered[l.Line.Item.Key].Sum(o => l.Line.Item.Type.Unit.From(o.Unit, o.Quantity)),
                 ordered[l.Line.Item.Key].LastOrDefault()
             )),
-            .. ordered.Where(o => !known.Contains(o.Key)).Select(o => new OrderDifference(null, o.Sum(x => x.Quantity), o.Last())),
+            .. ordered
+                .Where(o => !known.Contains(o.Key))
+                .Select(o => new OrderDifference(null, o.Sum(x => o.Last().Unit.From(x.Unit, x.Quantity)), o.Last())),
         ];
     }
 }

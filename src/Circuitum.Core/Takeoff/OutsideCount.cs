@@ -43,14 +43,14 @@ internal static class OutsideCount
         BuyStage? stage = outside ? BuyStage.Outside : null;
         var metal = panel.AluminumFeeder ? "aluminum" : "copper";
         at.Work("pull-piece");
-        at.Work("pull-foot", f.Cut.InFeet);
+        at.Work("pull-foot", f.Cut);
         if (panel.AluminumFeeder)
             at.Add("antioxidant", 6);
         if (f.Run.Buried)
             Trench(at, f.Run.OutsideLength);
         if (f.Conduit?.Size is null)
         {
-            at.Feet("feeder-cable", f.Cut, MaterialItem.KeyOf(f.Made), f.Made, stage);
+            at.Along("feeder-cable", f.Cut, MaterialItem.KeyOf(f.Made), f.Made, stage);
             return;
         }
 
@@ -60,15 +60,15 @@ internal static class OutsideCount
     }
 
     private static void Wire(TallyPlace at, Length length, WireSize size, string metal, BuyStage? stage = null) =>
-        at.Feet("wire", length, $"{size}-{metal}", $"{size} {metal}", stage);
+        at.Along("wire", length, $"{size}-{metal}", $"{size} {metal}", stage);
 
     // What goes down into the ground and comes up again is no trench.
     private static Length Ground(Length way, Length depth) => Length.Max(Length.Zero, way - (depth * 2));
 
     private static void Trench(TallyPlace at, Length length)
     {
-        at.Feet("trench-tape", length);
-        at.Work("trench-foot", length.InFeet);
+        at.Along("trench-tape", length);
+        at.Work("trench-foot", length);
     }
 
     private static int Quarters(ConduitBends? bends) => bends is null ? 0 : (int)Math.Round(bends.Stretches.Sum() / 90.0);
@@ -87,7 +87,7 @@ internal static class OutsideCount
         var size = fill.Size!.Size;
         var (key, words) = ($"{fill.Kind.Id}.{size}", $"{size} in {fill.Kind.Name}");
         var straight = Math.Max(0, (int)Math.Ceiling(length.InFeet / rules.StickFeet) - 1);
-        at.Feet("conduit", length, key, words);
+        at.Along("conduit", length, key, words);
         at.Add("sweep", sweeps, key, words);
         at.Add("coupling", straight + sweeps, key, words);
         at.Add("adapter", rules.AdaptersPerRun, key, words);
@@ -95,7 +95,7 @@ internal static class OutsideCount
         at.Add("strap", 2 + (long)((length - inGround).InFeet / rules.StrapEveryFt), key, words);
         if (fill.Kind.Id.StartsWith("pvc", StringComparison.Ordinal))
             at.Add("cement", (2 * (straight + sweeps + (walls * rules.BodiesPerWall))) + rules.AdaptersPerRun);
-        at.Feet("pull-line", length);
-        at.Work("conduit-foot", length.InFeet);
+        at.Along("pull-line", length);
+        at.Work("conduit-foot", length);
     }
 }

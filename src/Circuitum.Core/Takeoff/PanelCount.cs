@@ -105,7 +105,7 @@ internal static class PanelCount
             panel: panel.Id,
             held: "the length of service and grounding wires is assumed"
         );
-        assumed.Feet("ground-wire", Length.Feet(rules.RodFeet), $"{rod}", $"{rod} copper", BuyStage.Outside);
+        assumed.Along("ground-wire", Length.Feet(rules.RodFeet), $"{rod}", $"{rod} copper", BuyStage.Outside);
     }
 
     // What the plan does not know the way of is counted over an assumed length, and held back until somebody measures.
@@ -120,10 +120,10 @@ internal static class PanelCount
         var least = Math.Max(a.Edition.Number("serviceLeastA").Value, main.MainBreaker);
         if (CodeLibrary.Conductors.Service.FirstOrDefault(r => r.Amperes >= least) is not { } row)
             return;
-        at.Feet("service-wire", Length.Feet(3 * rules.ServiceFeet), $"{row.Copper}", $"{row.Copper} copper");
+        at.Along("service-wire", Length.Feet(3 * rules.ServiceFeet), $"{row.Copper}", $"{row.Copper} copper");
         var electrode = a.Edition.ElectrodeFor(row.Copper);
         var rod = WireSize.Awg(6) < electrode.Copper ? WireSize.Awg(6) : electrode.Copper;
-        at.Feet("ground-wire", Length.Feet(rules.RodFeet), $"{rod}", $"{rod} copper");
-        at.Feet("ground-wire", Length.Feet(rules.PipeFeet), $"{electrode.Copper}", $"{electrode.Copper} copper");
+        at.Along("ground-wire", Length.Feet(rules.RodFeet), $"{rod}", $"{rod} copper");
+        at.Along("ground-wire", Length.Feet(rules.PipeFeet), $"{electrode.Copper}", $"{electrode.Copper} copper");
     }
 }

@@ -18,21 +18,24 @@ public sealed record PriceList(string Name, string Supplier, ImmutableArray<Pric
     public PriceRow? Find(MaterialItem item)
     {
         if (byKey.Value.TryGetValue(item.Key, out var own))
-            return own.Unit == item.Type.Unit ? own : null;
+            return Alike(own, item) ? own : null;
         for (var end = item.Key.LastIndexOf('.'); end > 0; end = item.Key.LastIndexOf('.', end - 1))
         {
             if (byKey.Value.TryGetValue($"{item.Key[..end]}.*", out var wide))
-                return wide.Unit == item.Type.Unit ? wide : null;
+                return Alike(wide, item) ? wide : null;
         }
 
         return null;
     }
+
+    // A price by the foot serves a house in metres: it is the same cable.
+    private static bool Alike(PriceRow row, MaterialItem item) => row.Unit.Measured() == item.Type.Unit.Measured();
 }
 
 /// <summary>A price.</summary>
 /// <param name="Key">The item's key of the takeoff, or its beginning and a star.</param>
 /// <param name="Text">What the supplier calls it. May be empty.</param>
-/// <param name="Unit">What is priced: pieces or feet.</param>
+/// <param name="Unit">What is priced: pieces, feet or metres.</param>
 /// <param name="Per">How many of the unit the price is for.</param>
 /// <param name="Price">The price, in dollars.</param>
 /// <param name="Number">The supplier's own number. May be empty.</param>
@@ -40,5 +43,7 @@ public sealed record PriceList(string Name, string Supplier, ImmutableArray<Pric
 public sealed record PriceRow(string Key, string Text, ItemUnit Unit, int Per, decimal Price, string Number, DateOnly? Date)
 {
     /// <summary>What so much of it costs, in dollars and not rounded.</summary>
-    public decimal Cost(double quantity) => (decimal)quantity / Per * Price;
+    /// <param name="quantity">How much.</param>
+    /// <param name="of">In what that is told.</param>
+    public decimal Cost(double quantity, ItemUnit of) => (decimal)Unit.From(of, quantity) / Per * Price;
 }

@@ -68,7 +68,7 @@ internal sealed class Tally(JobAnalysis a)
         var whole = key.Length == 0 ? item : $"{item}.{key}";
         if (!items.TryGetValue(whole, out var of))
         {
-            var type = CodeLibrary.Takeoff.Item(item);
+            var type = CodeLibrary.Takeoff.Item(item).In(a.Units);
             items[whole] = of = new(type, whole, string.Format(CultureInfo.InvariantCulture, type.Text, words.Length > 0 ? words : key));
         }
 
@@ -78,8 +78,10 @@ internal sealed class Tally(JobAnalysis a)
     internal void Work(TallyPlace at, string task, double times)
     {
         if (times > 0)
-            labour.Add(new(Tasks[task], times, at.Place));
+            labour.Add(new(Tasks[task].In(a.Units), times, at.Place));
     }
+
+    internal void Work(TallyPlace at, string task, Length along) => Work(at, task, ItemUnits.Of(a.Units).Of(along));
 
     private static readonly Dictionary<string, LabourTask> Tasks = CodeLibrary.Takeoff.Labour.ToDictionary(t => t.Id);
 }
@@ -92,9 +94,12 @@ internal readonly record struct TallyPlace(Tally Tally, Subject From, PieceOrigi
         Tally.Count(this, item, amount, key, words, stage);
 
     /// <summary>Counts a length.</summary>
-    internal void Feet(string item, Length length, string key = "", string words = "", BuyStage? stage = null) =>
+    internal void Along(string item, Length length, string key = "", string words = "", BuyStage? stage = null) =>
         Tally.Count(this, item, length.Units, key, words, stage);
 
     /// <summary>Counts work.</summary>
     internal void Work(string task, double times = 1) => Tally.Work(this, task, times);
+
+    /// <summary>Counts work that goes by the length.</summary>
+    internal void Work(string task, Length along) => Tally.Work(this, task, along);
 }

@@ -98,10 +98,10 @@ internal static class MoneyPapers
             if (priced.Count == 0)
                 continue;
             var cost = priced.Sum(l => Core.Takeoff.Estimate.Used(a, l, book) ?? 0) * (100 + p.MarkUpPercent) / 100;
-            var feet = group.All(l => l.Line.Item.Type.Unit == ItemUnit.Feet);
+            var sign = group.All(l => l.Line.Item.Type.Unit.Measured()) ? ItemUnits.Of(a.Units).Sign() : "";
             yield return PaperRow.Of(
                 group.Key,
-                $"{group.Sum(l => l.Line.Quantity).ToString("#,0", CultureInfo.InvariantCulture)}{(feet ? " ft" : "")}",
+                $"{group.Sum(l => l.Line.Quantity).ToString("#,0", CultureInfo.InvariantCulture)}{sign}",
                 Money.Dollars(cost).Exact
             );
         }

@@ -68,7 +68,7 @@ public static class OrderFiles
                         Quantity = d.ToAdd,
                         Words = d.Ordered > 0 ? MaterialLine.Say(item.Type, d.ToAdd) : d.Line.Words,
                         Number = price?.Row.Number ?? "",
-                        Cost = price?.Row.Cost(d.ToAdd),
+                        Cost = price?.Row.Cost(d.ToAdd, item.Type.Unit),
                     };
                 }),
         ];

@@ -11,7 +11,7 @@ namespace Circuitum.Formats.Supply;
 
 /// <summary>
 /// Price lists as CSV: <c>key, text, unit, price, number, date</c>, and <c>currency</c> where a supplier writes it. A unit is <c>each</c>
-/// or <c>ft</c>, or how many of them the price is for, such as <c>250 ft</c> or <c>100 each</c>.
+/// or <c>ft</c> or <c>m</c>, or how many of them the price is for, such as <c>250 ft</c> or <c>100 each</c>.
 /// </summary>
 public static partial class PriceListCsv
 {
@@ -140,9 +140,9 @@ public static partial class PriceListCsv
         if (text.Length > LongestText || number.Length > LongestText || text.Any(char.IsControl) || number.Any(char.IsControl))
             return (null, $"text or number is no plain text of {LongestText} characters");
         if (unit.Length == 0)
-            return (null, "it has no unit: write each or ft, or 250 ft");
+            return (null, "it has no unit: write each, ft or m, or 250 ft");
         if (UnitOf().Match(unit.ToLowerInvariant()) is not { Success: true } match)
-            return (null, $"unit '{Short(unit)}' is none: write each or ft, or 250 ft");
+            return (null, $"unit '{Short(unit)}' is none: write each, ft or m, or 250 ft");
         if (price.Contains(',', StringComparison.Ordinal))
             return (null, $"price '{Short(price)}' has a comma: write it with a point, such as 12.50");
         if (
@@ -168,12 +168,20 @@ public static partial class PriceListCsv
 
         var per = match.Groups[1].Success ? int.Parse(match.Groups[1].Value, CultureInfo.InvariantCulture) : 1;
         if (per == 0)
-            return (null, $"unit '{Short(unit)}' is none: write each or ft, or 250 ft");
-        return (new(key, text, match.Groups[2].Value == "ft" ? ItemUnit.Feet : ItemUnit.Each, per, dollars, number, date), "");
+            return (null, $"unit '{Short(unit)}' is none: write each, ft or m, or 250 ft");
+        return (new(key, text, Unit(match.Groups[2].Value), per, dollars, number, date), "");
     }
+
+    private static ItemUnit Unit(string word) =>
+        word switch
+        {
+            "ft" => ItemUnit.Feet,
+            "m" => ItemUnit.Metres,
+            _ => ItemUnit.Each,
+        };
 
     private static string Short(string text) => text.Length > 30 ? $"{text[..30]}..." : text;
 
-    [GeneratedRegex(@"^(?:(\d{1,5}) ?)?(each|ft)$")]
+    [GeneratedRegex(@"^(?:(\d{1,5}) ?)?(each|ft|m)$")]
     private static partial Regex UnitOf();
 }

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Takeoff;
 
 namespace Circuitum.Web.Work;
@@ -10,14 +11,12 @@ public static class ReelBar
     private const double Wide = 320;
 
     /// <summary>The bar as SVG.</summary>
-    public static string Svg(ReelCuts reel)
+    public static string Svg(ReelCuts reel, LengthUnits units)
     {
+        var (begins, left) = (LengthText.Far(reel.Begins, units), LengthText.Far(reel.Leftover, units));
         var svg = new StringBuilder();
         svg.Append(CultureInfo.InvariantCulture, $"""<svg class="reel-bar" viewBox="0 0 {Wide} 16" role="img" """);
-        svg.Append(
-            CultureInfo.InvariantCulture,
-            $"""aria-label="{reel.Cuts.Length} cuts of {reel.Begins.InFeet:0} ft, {reel.Leftover.InFeet:0} ft left">"""
-        );
+        svg.Append(CultureInfo.InvariantCulture, $"""aria-label="{reel.Cuts.Length} cuts of {begins}, {left} left">""");
         var whole = Math.Max(1, reel.Begins.InFeet);
         var x = 0.0;
         foreach (var cut in reel.Cuts)

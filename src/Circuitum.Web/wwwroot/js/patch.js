@@ -2,7 +2,7 @@
 // the drawing stays as it is, so the browser lays out and paints little.
 import { Idiomorph } from '../lib/idiomorph.esm.js';
 import { isAgain, plan, stampOf, work } from './desk.js';
-import { zoomStep } from './view.js';
+import { drawnFor, tellZoom, zoomStep } from './view.js';
 
 // What this page shows; the program answers with parts only when it remembers just this.
 document.addEventListener('htmx:configRequest', e => {
@@ -12,6 +12,14 @@ document.addEventListener('htmx:configRequest', e => {
   // How large the plan is shown: more is told where there is more room.
   e.detail.headers['X-Zoom'] = String(zoomStep());
 });
+
+// The drawing that an answer brought is shown; the plan may have been zoomed since it was asked for.
+function shows(e) {
+  drawnFor(Number(e.detail.requestConfig.headers['X-Zoom'] ?? 1));
+  setTimeout(tellZoom);
+}
+
+document.addEventListener('htmx:afterSwap', e => e.detail.target.id === 'work' && shows(e));
 
 function patchPlan(from, whole = false) {
   const to = plan();
@@ -64,7 +72,10 @@ document.addEventListener('htmx:beforeSwap', e => {
   // The same plan at another size: the lists and what is typed in them stay.
   if (isAgain(e) === 'plan') {
     // Nor is what the hand is dragging taken from it.
-    if (next.dataset.stamp === here.dataset.stamp && !here.querySelector('.dragged')) patchPlan(next.querySelector('.plan'), whole);
+    if (next.dataset.stamp === here.dataset.stamp && !here.querySelector('.dragged')) {
+      patchPlan(next.querySelector('.plan'), whole);
+      shows(e);
+    }
     document.dispatchEvent(new CustomEvent('circuitum:patched'));
     return;
   }
@@ -75,6 +86,7 @@ document.addEventListener('htmx:beforeSwap', e => {
   const done = here.dataset.stamp !== next.dataset.stamp && elt.matches('.side form') ? elt : null;
   Object.assign(here.dataset, next.dataset);
   patchPlan(next.querySelector('.plan'));
+  shows(e);
   renew(here, next);
   here.querySelectorAll(':scope > .notice').forEach(n => n.remove());
   for (const part of next.querySelectorAll(':scope > .head, :scope > .strip, .tools, .side, .legend, #edit')) {

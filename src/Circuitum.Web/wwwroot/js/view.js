@@ -56,7 +56,10 @@ export function settleView() {
 // in steps. Between them everything keeps its size and has more room.
 const steps = [1, 1.6, 2.5, 4, 6.3, 10];
 let composed = 1;
-export const zoomStep = () => (composed = steps.findLast(s => s <= Math.max(1, memory.zoom) + 0.01));
+export const zoomStep = () => steps.findLast(s => s <= Math.max(1, memory.zoom) + 0.01);
+
+// Not every question brings a drawing, and not every drawing is taken: what counts is the one that is shown.
+export const drawnFor = step => (composed = step);
 
 export function tellCanvas() {
   const canvas = plan()?.closest('.canvas');
@@ -73,8 +76,7 @@ export function tellCanvas() {
 }
 
 export function tellZoom() {
-  const before = composed;
-  if (work()?.dataset.storey && zoomStep() !== before) drawAgain();
+  if (work()?.dataset.storey && zoomStep() !== composed) drawAgain();
 }
 
 function keep(svg, name, value) {
