@@ -1,4 +1,5 @@
 using Circuitum.Core.Analysis;
+using Circuitum.Core.Measure;
 
 namespace Circuitum.Formats;
 
@@ -15,8 +16,8 @@ public static class MakeUpWords
             m.Bonded
                 ? "Prove it dead. The wires from the meter stay live until the utility has pulled the meter: keep them covered."
                 : $"Switch the feeder's breaker off in {a.PanelById(m.At.Feeder!.From)!.Panel.Name}, lock it and prove the panel dead.",
-            "Bring the cables in straight, each with its label, jackets 1/4 in and more inside the clamp; keep knockouts and "
-                + "screws in reach.",
+            $"Bring the cables in straight, each with its label, jackets {a.Units.Either("1/4 in", "6 mm")} and more inside the clamp; "
+                + "keep knockouts and screws in reach.",
             m.Bonded
                 ? $"Bonding jumper in: neutral and ground are joined here, and nowhere after it ({a.Edition.Cite("panel.bonded")})."
                 : "Bonding jumper out: four wires in the feeder, neutral bar apart from the cabinet, ground bar on it "

@@ -24,6 +24,10 @@ public class CanadaHousesTests
     // What a made-up house has by itself: doors where its appliances are put, panels that were never large enough, very long runs.
     private static readonly string[] OfTheHouse = ["box.door", "box.body", "box.volume", "panel.spaces", "panel.ways", "wire.drop"];
 
+    // Twelve rooms with an alarm each leave no outlet for a light on the circuit that joins them.
+    private static bool TooManyAlarms(JobAnalysis a, Finding f) =>
+        f.RuleId == "circuit.alarms" && a.Job.Decisions.Boxes.Count(b => b.Kind == BoxKind.SmokeAlarm) >= 12;
+
     [Fact]
     public void Made_up_houses_break_no_hard_rule()
     {
@@ -32,10 +36,14 @@ public class CanadaHousesTests
             .AsParallel()
             .SelectMany(seed =>
             {
-                var a = Analyzer.Analyze(OtherRules.Under(GeneratedHouse.Make(seed) with { Decisions = new() }, "ca-2021"));
+                var made = GeneratedHouse.Make(seed) with { Decisions = new() };
+                var counters = seed % 2 == 0 ? CounterReceptacles.TwentyAmpere : CounterReceptacles.Split;
+                var a = Analyzer.Analyze(
+                    OtherRules.Under(made with { Preferences = made.Preferences with { CounterReceptacles = counters } }, "ca-2021")
+                );
                 return Broken(a)
                     .Concat(
-                        a.Findings.Where(f => f.Severity == Severity.Must && !OfTheHouse.Contains(f.RuleId))
+                        a.Findings.Where(f => f.Severity == Severity.Must && !OfTheHouse.Contains(f.RuleId) && !TooManyAlarms(a, f))
                             .Select(f => $"{f.RuleId}: {f.Sentence}")
                     )
                     .Select(words => $"house {seed}: {words}");
@@ -50,7 +58,7 @@ public class CanadaHousesTests
         var on = job.Decisions.Circuits.SelectMany(c => c.Boxes.Select(b => b.Box)).ToList();
         foreach (var box in job.Decisions.Boxes.Where(b => b.Serves is null && on.Count(o => o == b.Id) != 1))
             yield return $"{box.Id} is not on one circuit";
-        foreach (var c in a.Circuits.Where(c => c.Wire is not null && c.Load.Connection == Connection.OneLine))
+        foreach (var c in a.Circuits.Where(c => c.Wire is not null && (c.Load.Split || c.Load.Connection == Connection.OneLine)))
         {
             bool Is(Box b, params BoxKind[] kinds) => kinds.Contains(b.Kind);
             if (c.Label.Contains("eceptacle") && !c.Boxes.Any(b => Is(b, BoxKind.Receptacle, BoxKind.Appliance)))
@@ -63,10 +71,12 @@ public class CanadaHousesTests
             var plugs = c.Boxes.Where(b => Is(b, BoxKind.Receptacle)).ToList();
             if (plugs.Any(b => a.Specs[b.Id].RatingA != c.Breaker))
                 yield return $"circuit {c.Number} of {c.Breaker} A has receptacles of another rating";
-            if (plugs.Count > 0 && c.Breaker != (c.Circuit.Purpose == CircuitPurpose.SmallAppliance ? 20 : 15))
+            if (plugs.Count > 0 && c.Breaker != (c.Circuit.Purpose == CircuitPurpose.SmallAppliance && !c.Load.Split ? 20 : 15))
                 yield return $"circuit {c.Number} with receptacles is of {c.Breaker} A";
             if (c.Circuit.Purpose == CircuitPurpose.SmallAppliance && (plugs.Count > 2 || plugs.Count != c.Boxes.Length))
                 yield return $"circuit {c.Number} of the counter has {c.Boxes.Length} boxes";
+            if (c.Load.Split && (c.Poles, c.Cable.Conductors, c.Pair) != (2, 3, null))
+                yield return $"split circuit {c.Number} has {c.Poles} poles and {c.Cable.Conductors} wires";
             var needy = plugs.Where(b => c.Circuit.Purpose != CircuitPurpose.SmallAppliance && job.KindAt(b) != RoomKind.Bathroom).ToList();
             if (needy.Count > 0 && !c.Protection.ArcFault)
                 yield return $"circuit {c.Number} has receptacles and no arc-fault protection";

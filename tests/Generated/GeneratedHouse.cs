@@ -256,7 +256,8 @@ internal static partial class GeneratedHouse
     private static Preferences Preferences(Random random)
     {
         var p = new Preferences();
-        var choices = PreferenceFields.All.Where(f => f.Options.Length > 0 && f.Key != "terminationC").ToLookup(f => f.Group == Material);
+        string[] apart = ["terminationC", "counterReceptacles"];
+        var choices = PreferenceFields.All.Where(f => f.Options.Length > 0 && !apart.Contains(f.Key)).ToLookup(f => f.Group == Material);
         foreach (var field in choices[false].Where(_ => random.Next(3) == 0))
             p = field.Write(p, field.Options[random.Next(field.Options.Length)].Value).Preferences!;
 

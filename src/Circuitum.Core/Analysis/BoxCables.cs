@@ -25,7 +25,7 @@ public static class BoxCables
 
     /// <summary>
     /// How the receptacle in a box is connected: through a protective device's own terminals; on a pigtail where more than two
-    /// cables meet or a shared neutral ends, which must not hang on a device (300.13(B)); else by preference.
+    /// cables meet or two lines share the neutral, which must not hang on a device (300.13(B)); else by preference.
     /// </summary>
     public static Connections Style(Job job, CircuitAnalysis circuit, string box)
     {
@@ -33,7 +33,7 @@ public static class BoxCables
             return Connections.FeedThrough;
         var cables = circuit.Run.Cables.Count(h => h.To == box || h.From == box);
         var shared = circuit is { Pair.Kind: PairKind.SharedNeutral, Carried: false } && circuit.Run.First == box;
-        return cables > 2 || shared ? Connections.Pigtail : PreferenceFields.Of(job, circuit.Circuit).Connections;
+        return cables > 2 || shared || circuit.Load.Split ? Connections.Pigtail : PreferenceFields.Of(job, circuit.Circuit).Connections;
     }
 
     /// <summary>What is in a device or fixture box for its volume; none when a conductor is too large to have an allowance.</summary>

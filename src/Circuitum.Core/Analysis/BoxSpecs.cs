@@ -174,6 +174,7 @@ internal static class BoxSpecs
             SwitchControl.FanSpeed => $"{word} fan control",
             SwitchControl.Timer => $"{word} timer",
             SwitchControl.Humidity => $"{word} humidity control",
+            SwitchControl.Cord => $"{word} switch on a cord",
             _ => $"{word} motion switch",
         };
     }
@@ -228,6 +229,7 @@ internal static class BoxSpecs
                     box.Style switch
                     {
                         ReceptacleStyle.Single => "single receptacle",
+                        _ when circuit?.Load.Split == true => "split receptacle, tab between its hot screws broken out",
                         ReceptacleStyle.Quad => "two duplex receptacles",
                         _ => "duplex receptacle",
                     }

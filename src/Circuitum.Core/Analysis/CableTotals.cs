@@ -53,7 +53,7 @@ public sealed class CableTotals(JobAnalysis a)
                     o.Wires.Select(w =>
                             (What: $"{w.Size.Told} wet-rated wire", Feet: w.Count * (o.Length + (a.Job.Preferences.BoxMakeUp * 2)).InFeet)
                         )
-                        .Prepend((What: $"{o.Fill!.Size!.Size} in conduit, {o.Fill.Kind.Name}", Feet: o.Length.InFeet))
+                        .Prepend((What: $"{o.Fill!.Size!.Told(a.Units)} conduit, {o.Fill.Kind.Name}", Feet: o.Length.InFeet))
                 )
                 .GroupBy(x => x.What)
                 .OrderBy(g => g.Key, StringComparer.Ordinal)

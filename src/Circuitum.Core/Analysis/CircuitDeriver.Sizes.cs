@@ -88,7 +88,7 @@ internal sealed partial class CircuitDeriver
         var loads = boxes.Select(b => BoxLoad.Of(job, b)).ToList();
         var alone = appliances.Count == 1 && boxes.Length == 1 ? appliances[0] : null;
         var hvac = alone is { Type.Hvac: true, MinimumCircuitAmpacity: not null } ? alone : null;
-        var receptacles = load.Connection == Connection.OneLine ? boxes.Sum(b => Receptacles(b, appliances)) : 0;
+        var receptacles = load.Split || load.Connection == Connection.OneLine ? boxes.Sum(b => Receptacles(b, appliances)) : 0;
         var breaker = circuit.Breaker ?? Usual(circuit, preferences, alone, load);
         var steady = loads.Where(l => l.Continuous).Sum(l => l.Load.Value) / load.Volts;
 
@@ -104,7 +104,10 @@ internal sealed partial class CircuitDeriver
             MaximumBreaker = alone?.MaximumBreaker,
             Breaker = breaker,
             Held = circuit.Breaker is not null,
-            MostBreaker = receptacles > 1 ? edition.Number("receptacleCircuitMostA").Whole : null,
+            MostBreaker =
+                load.Split ? edition.Number("counterSplitA").Whole
+                : receptacles > 1 ? edition.Number("receptacleCircuitMostA").Whole
+                : null,
             TerminationC = preferences.TerminationC,
             AmbientC = preferences.AmbientC,
             SeveralReceptacles = receptacles > 1,

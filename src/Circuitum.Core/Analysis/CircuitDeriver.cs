@@ -48,7 +48,7 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
         var wire = Conductor.Choose(Together(Case(circuit, preferences, boxes, appliances, load, pair), carrying), edition);
         var needs = boxes.ToImmutableDictionary(
             b => b.Id,
-            b => ProtectionNeeds.Of(house, edition, b, load.Volts, wire?.Breaker ?? 0, boxes)
+            b => ProtectionNeeds.Of(house, edition, b, load.Split ? edition.Supply.ToNeutral : load.Volts, wire?.Breaker ?? 0, boxes)
         );
         string[] ids = [.. boxes.Select(b => b.Id)];
         var panel = carrier?.Panel ?? PanelChoice.Of(house, circuit, ids, load, runs);
@@ -78,7 +78,7 @@ internal sealed partial class CircuitDeriver(HouseShape house, CodeEdition editi
         );
         run = Cutoffs.Into(run, job, runs);
         var (size, home, drop, dropWhy, dropAt) = Sizes(circuit, preferences, wire, Measured(run, pulled), load);
-        var conductors = load.Connection == Connection.TwoLines && appliances.Any(a => a.Neutral) ? 3 : 2;
+        var conductors = load.Split || (load.Connection == Connection.TwoLines && appliances.Any(a => a.Neutral)) ? 3 : 2;
         return new()
         {
             Circuit = circuit,

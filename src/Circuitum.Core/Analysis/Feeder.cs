@@ -134,7 +134,11 @@ public sealed partial record Feeder
         var run = FeederWay.Of(job, edition, panel, route, outside, conduit);
         var fill =
             conduit && wire is not null && wire.Row.AreaIn2 > 0
-                ? ConduitFill.Of([new(wire.Size, 3), new(ground, 1)], run.Outside == OutsideMethod.RigidConduit ? "rigid" : "pvc40")
+                ? ConduitFill.Of(
+                    [new(wire.Size, 3), new(ground, 1)],
+                    run.Outside == OutsideMethod.RigidConduit ? "rigid" : "pvc40",
+                    edition: edition
+                )
                 : null;
         var metal = panel.AluminumFeeder ? "aluminum" : "copper";
         var forGround = run.Outside == OutsideMethod.DirectBurial ? " for the ground" : "";
@@ -143,7 +147,7 @@ public sealed partial record Feeder
             : byCable ? $"{wire.Size}-3 cable{forGround}"
             : conduit
                 ? $"3 x {wire.Size} {metal} and {ground} ground"
-                    + $"{(fill?.Size is { } size ? $" in {size.Size} in {fill.Kind.Name}" : " in conduit")}"
+                    + $"{(fill?.Size is { } size ? $" in {size.Told(job.Units)} {fill.Kind.Name}" : " in conduit")}"
             : $"{wire.Size}-{wire.Size}-{wire.Size} aluminum cable{forGround} with ground";
         var building = !house.BuildingOf(panel.Room).Contains(job.Panels.First(p => p.Id == from).Room);
         return new()

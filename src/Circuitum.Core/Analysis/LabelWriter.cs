@@ -81,6 +81,8 @@ public static partial class LabelWriter
                 return Counters(house, boxes);
             case CircuitPurpose.Lighting:
                 return Lights(house, boxes);
+            case CircuitPurpose.Mixed when boxes.All(b => b.Kind == BoxKind.SmokeAlarm):
+                return Lights(house, boxes);
             case CircuitPurpose.Mixed:
                 var alarms = boxes.Any(b => b.Kind == BoxKind.SmokeAlarm) ? "; smoke alarms" : "";
                 fed.RemoveAll(b => b.Kind == BoxKind.SmokeAlarm && fed.Any(o => o.Kind != BoxKind.SmokeAlarm));

@@ -73,7 +73,7 @@ internal static class OutsideRuns
             depth,
             wanted,
             all,
-            ConduitFill.Of(all, kind),
+            ConduitFill.Of(all, kind, edition: edition),
             ConduitBends.Of(said?.Bends ?? Planned(route.Pieces[first..(last + 1)], buried), CodeLibrary.Conduit[kind])
         )
         {

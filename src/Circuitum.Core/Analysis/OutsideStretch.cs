@@ -39,7 +39,7 @@ public sealed record OutsideStretch(
     public string InWords =>
         (
             Fill is { Size: { } size } fill
-                ? $"{string.Join(" and ", Wires.Select(w => $"{w.Count} x {w.Size}"))} AWG wet-rated in {size.Size} in {fill.Kind.Name}"
+                ? $"{string.Join(" and ", Wires.Select(w => $"{w.Count} x {w.Size}"))} AWG wet-rated in {size.Told(Units)} {fill.Kind.Name}"
             : Method == OutsideMethod.DirectBurial ? "cable made for the ground"
             : "indoor cable"
         ) + $"{(Buried ? $", {LengthText.Show(Depth, Units)} deep" : "")}";

@@ -17,7 +17,10 @@ internal static class RoomReceptacleRules
             if (
                 draft
                     .In(shape)
-                    .Any(b => b.Kind == BoxKind.Receptacle && Places.InchesTo(shape, basin.Spot, Places.Of(draft.House, b)) <= reach)
+                    .Any(b =>
+                        b is { Kind: BoxKind.Receptacle, Outside: false }
+                        && Places.InchesTo(shape, basin.Spot, Places.Of(draft.House, b)) <= reach
+                    )
             )
                 continue;
             if (BesideBasin(draft, shape, basin, reach) is { } place)

@@ -12,8 +12,12 @@ internal sealed class BoxWetRule : CheckedRule
     {
         foreach (var (shape, wet, box, inches) in TubSpace.Near(a))
         {
-            var apart = a.Edition.Number("switchFromTubIn");
-            if (box.Kind == BoxKind.Switch && (inches <= 0 || inches < apart))
+            // Nearer it may stand where it is protected, and then it asks for that by itself.
+            var apart = a.Edition.Number("switchFromTubGuardedIn") is { Value: > 0 } guarded
+                ? guarded
+                : a.Edition.Number("switchFromTubIn");
+            var onCord = a.Edition.CordSwitches && box.Gangs.Length > 0 && box.Gangs.All(g => g.Control == SwitchControl.Cord);
+            if (box.Kind == BoxKind.Switch && !onCord && (inches <= 0 || inches < apart))
                 yield return Breach(
                     a,
                     inches <= 0

@@ -54,6 +54,18 @@ internal sealed class CircuitSmallApplianceRule : CheckedRule
                 );
         }
 
+        if (
+            c is { Circuit.Purpose: CircuitPurpose.SmallAppliance, Load.Split: false, Breaker: > 0 }
+            && a.Edition.Ways.Counter == CounterWay.Alternating
+            && a.Edition.Number("counterCircuitA").Whole is var whole
+            && c.Breaker < whole
+        )
+            yield return Breach(
+                a,
+                $"Circuit {c.Number} over the counter is of {c.Breaker} A on two wires; it takes {whole} A, or three wires with split "
+                    + "receptacles.",
+                Subject.Circuit(c.Number)
+            );
         var most = a.Edition.Number("counterReceptaclesMost").Whole;
         if (
             c.Circuit.Purpose == CircuitPurpose.SmallAppliance

@@ -12,7 +12,7 @@ internal sealed class CircuitVoltsRule : CheckedRule
     internal override IEnumerable<Finding> InCircuit(JobAnalysis a, CircuitAnalysis c) =>
         c
             .Boxes.Where(b =>
-                c.Load.Connection == Connection.TwoLines
+                c.Load is { Connection: Connection.TwoLines, Split: false }
                 && b.Kind != BoxKind.Switch
                 && (a.Job.ApplianceById(b.Appliance) is not { } x || ApplianceFacts.Of(a.Job, x).Connection != Connection.TwoLines)
             )

@@ -27,6 +27,8 @@ internal sealed class SwitchControlRule : CheckedRule
 
     private static string? Wrong(JobAnalysis a, Box box, int at, SwitchGang gang, HashSet<(string, SwitchControl)> seen)
     {
+        if (!a.Edition.Controls.Contains(gang.Control))
+            return "is a switch on a cord, which is not used under these rules";
         var loads = gang.Lights.Select(a.Boxes.GetValueOrDefault).OfType<Box>().ToList();
         if (gang.Control == SwitchControl.Dimmer && loads.Find(l => !IsLamp(l)) is { } motor)
             return $"is a dimmer, and {motor.Id} has a motor";

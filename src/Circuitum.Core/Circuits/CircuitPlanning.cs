@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Geometry;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Loads;
 
 namespace Circuitum.Core.Circuits;
 
@@ -58,7 +59,9 @@ public static class CircuitPlanning
     /// <summary>The breaker rating that the rules, or else the preferences, give a general circuit.</summary>
     public static int GeneralRating(Preferences preferences, CircuitPurpose purpose, CodeEdition edition) =>
         edition.Ways.Receptacles == ReceptacleWay.AsBreaker
-            ? (purpose == CircuitPurpose.SmallAppliance ? 20 : 15)
+            ? purpose != CircuitPurpose.SmallAppliance
+                ? edition.Number("requiredCircuitA").Whole
+                : edition.Number(CircuitLoad.IsSplit(preferences, edition, purpose) ? "counterSplitA" : "counterCircuitA").Whole
             : (preferences.GeneralWire, purpose) switch
             {
                 (GeneralWire.FourteenThroughout, CircuitPurpose.Lighting or CircuitPurpose.Receptacles or CircuitPurpose.Mixed) => 15,

@@ -239,7 +239,7 @@ internal sealed class GeneralGroups
             var withAlarms = circuits.FirstOrDefault(n => On(n) > 0);
             int Lighting(RoomKind kind) =>
                 circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.Light && work.House[b.Room].Room.Kind == kind));
-            if (work.Job.Preferences.Division.Alarms == AlarmsWith.Alone)
+            if (work.Job.Preferences.Division.Alarms == AlarmsWith.Alone && !work.Edition.InForce("circuit.alarms"))
             {
                 var own = circuits.FirstOrDefault(n => work.On(n).All(b => b.Kind == BoxKind.SmokeAlarm));
                 work.Put(own > 0 ? own : work.New(purpose, []), alarm);
@@ -248,6 +248,29 @@ internal sealed class GeneralGroups
 
             int[] wanted = [withAlarms, Lighting(RoomKind.Bedroom), Lighting(RoomKind.Hallway), circuits.FirstOrDefault()];
             work.Put(wanted.FirstOrDefault(n => n > 0) is var number and > 0 ? number : work.New(purpose, []), alarm);
+        }
+
+        if (work.Edition.InForce("circuit.alarms"))
+            Lit(work, purpose);
+    }
+
+    // Where they are too many to come to lights, some lights come to them: of a bedroom or a hall before others, the fewest.
+    private static void Lit(CircuitDraft work, CircuitPurpose purpose)
+    {
+        var circuits = work.Existing(purpose).Where(n => !work.Locked(n)).ToList();
+        foreach (var dark in circuits.Where(n => work.On(n) is { Count: > 0 } on && on.All(b => b.Kind == BoxKind.SmokeAlarm)))
+        {
+            var room = work.Edition.Number("outletsOnCircuitMost") - work.On(dark).Count;
+            var lights = circuits
+                .SelectMany(n => RoomClusters.Clusters(work.On(n)).Where(c => c.Length < work.On(n).Count))
+                .Where(c => c.Any(b => b.Kind == BoxKind.Light) && c.Count(Outlets.Counts) <= room)
+                .Where(c => c.All(b => work.Member(b.Id) is { By: not Origin.Person }))
+                .OrderBy(c => work.House[c[0].Room].Room.Kind is not (RoomKind.Bedroom or RoomKind.Hallway))
+                .ThenBy(c => c.Count(Outlets.Counts))
+                .ThenBy(c => c[0].Id, StringComparer.Ordinal)
+                .FirstOrDefault();
+            foreach (var box in lights.IsDefault ? [] : lights)
+                work.Move(box, dark);
         }
     }
 }

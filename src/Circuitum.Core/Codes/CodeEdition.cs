@@ -78,6 +78,15 @@ public sealed partial record CodeEdition
     /// <summary>The grounding conductor of any service, where an edition has one size for all; none where a table has it.</summary>
     public WireSize? ElectrodeCopper { get; init; }
 
+    /// <summary>Whether switches on a cord are usual, which may hang where one on a wall may not.</summary>
+    public bool CordSwitches { get; init; }
+
+    /// <summary>The controls that are chosen from.</summary>
+    public IEnumerable<SwitchControl> Controls => Enum.GetValues<SwitchControl>().Where(c => c != SwitchControl.Cord || CordSwitches);
+
+    /// <summary>Its own wires in conduit; none where the plain tables hold.</summary>
+    public OwnConduit? Conduit { get; init; }
+
     /// <summary>The appliances whose outlets need ground-fault protection whatever their place, with the section that names them.</summary>
     public required ImmutableDictionary<string, string> GroundFaultAppliances { get; init; }
 

@@ -186,7 +186,8 @@ public static class FieldPlan
                         $"{Count(staples, "staple")}, the first within "
                             + $"{LengthText.Show(a.Job.Preferences.StapleFromBox, a.Units)} of each box, "
                             + $"then every {LengthText.Show(a.Job.Preferences.StapleEvery, a.Units)}",
-                        $"{Count(inside.Holes.Length, "hole")}, {Count(plates, "nail plate")} where one is nearer than 1-1/4\" to a face",
+                        $"{Count(inside.Holes.Length, "hole")}, {Count(plates, "nail plate")} where one is nearer than "
+                            + $"{a.Units.Either("1-1/4\"", "32 mm")} to a face",
                         .. inside.Cables.Select(c => c.Name).Distinct(),
                     ]
                 )

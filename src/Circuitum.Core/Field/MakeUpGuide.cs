@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Circuitum.Core.Analysis;
 using Circuitum.Core.Jobs;
+using Circuitum.Core.Measure;
 using Circuitum.Core.Takeoff;
 
 namespace Circuitum.Core.Field;
@@ -32,8 +33,15 @@ public sealed record MakeUpGuide(string Line, ImmutableArray<BoxJoint> Joints, I
         );
         foreach (var c in cables.Where(c => c != feeds))
             steps.Add($"{circuit.CableOf(c)} {(c.To == box.Id ? $"from {c.From ?? c.Via ?? "the panel"}" : $"to {c.To}")}: {Use(c.Use)}.");
-        steps.Add("Sheath at least 1/4\" into the box; at least 6\" of free conductor, 3\" of it outside the opening.");
-        steps.Add("Strip by the gauge on the back of the device and on the connector, about 5/8\" on most; no bare copper shows after.");
+        var units = a.Units;
+        steps.Add(
+            $"Sheath at least {units.Either("1/4\"", "6 mm")} into the box; at least {units.Either("6\"", "150 mm")} of free conductor, "
+                + $"{units.Either("3\"", "75 mm")} of it outside the opening."
+        );
+        steps.Add(
+            $"Strip by the gauge on the back of the device and on the connector, about {units.Either("5/8\"", "16 mm")} on most; no bare "
+                + "copper shows after."
+        );
         foreach (var j in joints)
             steps.Add(Say(a, circuit, j));
         if (a.Specs[box.Id].Entry is null)

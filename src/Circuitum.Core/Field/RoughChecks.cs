@@ -38,7 +38,8 @@ internal static class RoughChecks
             yield return Item(
                 "conductors",
                 "Free conductor and sheath in every box",
-                $"at least 6\" free, 3\" of it outside the opening; sheath 1/4\" into the box: {Names(wired)}"
+                $"at least {a.Units.Either("6\"", "150 mm")} free, {a.Units.Either("3\"", "75 mm")} of it outside the opening; sheath "
+                    + $"{a.Units.Either("1/4\"", "6 mm")} into the box: {Names(wired)}"
             );
             yield return Item("grounds", "Grounds made up", $"every ground joined, and to the box where it is of metal: {Names(wired)}");
             if (
@@ -68,7 +69,7 @@ internal static class RoughChecks
                 "holes",
                 "Holes and nail plates",
                 $"{CheckOff.Count(holes.Count, "hole", "holes")}, {CheckOff.Count(holes.Count(h => h.NailPlate), "plate", "plates")} "
-                    + "where one is nearer than 1-1/4\" to a face; at most "
+                    + $"where one is nearer than {a.Units.Either("1-1/4\"", "32 mm")} to a face; at most "
                     + $"{CheckOff.Count(holes.Max(h => h.Cables), "cable", "cables")} in a hole"
             );
     }

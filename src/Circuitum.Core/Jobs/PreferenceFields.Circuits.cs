@@ -30,6 +30,17 @@ public static partial class PreferenceFields
                 (GeneralWire.FourteenThroughout, "14 AWG, 15 A throughout"),
                 (GeneralWire.TwelveThroughout, "12 AWG, 20 A throughout")
             ),
+            Choice(
+                "counterReceptacles",
+                "Circuits",
+                "Over kitchen counters",
+                "A split one gives two cooks a line each; it takes three wires and both poles of a breaker ({circuit.smallAppliance}).",
+                false,
+                p => p.CounterReceptacles,
+                (p, v) => p with { CounterReceptacles = v },
+                (CounterReceptacles.TwentyAmpere, "receptacles of 20 A on two wires"),
+                (CounterReceptacles.Split, "split receptacles of 15 A on three wires")
+            ),
             Whole(
                 "receptaclesPer15",
                 "Circuits",

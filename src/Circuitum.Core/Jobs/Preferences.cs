@@ -28,6 +28,9 @@ public sealed record Preferences
     /// <summary>Where ground-fault protection sits when the circuit needs no arc-fault protection.</summary>
     public ProtectionPlace GroundFault { get; init; } = ProtectionPlace.FirstReceptacle;
 
+    /// <summary>What the receptacles over kitchen counters are, where the rules leave the choice.</summary>
+    public CounterReceptacles CounterReceptacles { get; init; }
+
     /// <summary>Where arc-fault protection sits.</summary>
     public ArcFaultPlace ArcFault { get; init; }
 

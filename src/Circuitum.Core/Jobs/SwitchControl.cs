@@ -20,4 +20,7 @@ public enum SwitchControl
 
     /// <summary>Switches by who moves in the room.</summary>
     Motion,
+
+    /// <summary>Hangs from the ceiling on a cord: out of reach of whoever stands in water.</summary>
+    Cord,
 }

@@ -25,6 +25,15 @@ public sealed record CircuitLoad(
     /// <summary>What of <see cref="Sizing"/> is a planning figure that no rule holds a breaker to.</summary>
     public Amperes Practice { get; init; }
 
+    /// <summary>Whether its receptacles are split: each half between the neutral and a line of its own.</summary>
+    public bool Split { get; init; }
+
+    /// <summary>Whether a circuit of a purpose has split receptacles in a job.</summary>
+    public static bool IsSplit(Preferences preferences, CodeEdition edition, CircuitPurpose purpose) =>
+        purpose == CircuitPurpose.SmallAppliance
+        && edition.Ways.Counter == CounterWay.Alternating
+        && preferences.CounterReceptacles == CounterReceptacles.Split;
+
     /// <summary>Works out the load of a circuit's boxes.</summary>
     /// <param name="job">The job.</param>
     /// <param name="edition">Its edition.</param>
@@ -38,7 +47,8 @@ public sealed record CircuitLoad(
             .OfType<Appliance>()
             .Select(x => ApplianceFacts.Of(job, x))
             .ToList();
-        var connection = appliances.Select(a => a.Connection).DefaultIfEmpty(Connection.OneLine).Max();
+        var split = IsSplit(job.Preferences, edition, purpose);
+        var connection = split ? Connection.TwoLines : appliances.Select(a => a.Connection).DefaultIfEmpty(Connection.OneLine).Max();
         var supply = edition.Supply;
         var volts = supply.Volts(connection);
         if (
@@ -135,6 +145,7 @@ public sealed record CircuitLoad(
         )
         {
             Practice = practice,
+            Split = split,
         };
     }
 

@@ -44,6 +44,9 @@ public static partial class LengthText
             ? feet.ToString(format, CultureInfo.InvariantCulture)
             : (feet * MetresInFoot).ToString(WithOneMore(format), CultureInfo.InvariantCulture);
 
+    /// <summary>One of two ways to say the same, for what the trade rounds by itself: <c>6 in</c>, or <c>150 mm</c>.</summary>
+    public static string Either(this LengthUnits units, string feet, string metric) => units == LengthUnits.FeetInches ? feet : metric;
+
     /// <summary>A foot in metres.</summary>
     public const double MetresInFoot = 0.3048;
 

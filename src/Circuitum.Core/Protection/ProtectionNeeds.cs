@@ -44,6 +44,8 @@ public static class ProtectionNeeds
         var receptacle = box.Kind is BoxKind.Provision || IsReceptacle(house.Job, box);
         if (receptacle && volts <= edition.Number("groundFaultReceptacleVolts"))
             ByPlace();
+        if (box.Kind == BoxKind.Switch)
+            ByTub();
         if (box.Kind == BoxKind.Light && oneLine && kind == RoomKind.CrawlSpace)
             Need(ProtectionKind.GroundFault, "protect.crawlLight", $"a light in {room.Room.Name}");
         if (facts is not null)
@@ -123,6 +125,22 @@ public static class ProtectionNeeds
             }
         }
 
+        // Where a protected switch may stand nearer to a tub than another.
+        void ByTub()
+        {
+            var (guarded, plain) = (edition.Number("switchFromTubGuardedIn"), edition.Number("switchFromTubIn"));
+            if (guarded <= 0)
+                return;
+            var at = Places.Of(house, box);
+            var tubs = house.Job.Fixtures.Where(f => f.Room == box.Room && f.Kind is FixtureKind.Tub or FixtureKind.Shower);
+            if (tubs.Select(f => (double?)Places.InchesTo(room, f.Spot, at)).Min() is { } inches && inches < plain)
+                Need(
+                    ProtectionKind.GroundFault,
+                    "box.wet",
+                    $"a switch {LengthText.Far(inches / 12, house.Job.Units, LengthText.Tenths)} from a tub or shower in {room.Room.Name}"
+                );
+        }
+
         void ByAppliance(ApplianceFacts f)
         {
             if (edition.GroundFaultAppliances.GetValueOrDefault(f.Type.Id) is { } named)
@@ -179,7 +197,8 @@ public static class ProtectionNeeds
     }
 
     private static bool NearBasin(HouseShape house, CodeEdition edition, Box box) =>
-        house.Job.Fixtures.Any(f =>
+        !box.Outside
+        && house.Job.Fixtures.Any(f =>
             f.Room == box.Room
             && f.Kind == FixtureKind.Basin
             && Places.InchesTo(house[box.Room], f.Spot, Places.Of(house, box)) <= edition.Number("basinReachIn")
@@ -187,7 +206,8 @@ public static class ProtectionNeeds
 
     // Over a counter, or on an island or a peninsula.
     private static bool ServesCounter(HouseShape house, RoomShape room, Box box) =>
-        house.Job.Counters.Any(c =>
+        !box.Outside
+        && house.Job.Counters.Any(c =>
             c.Room == box.Room
             && (
                 box.Wall is null

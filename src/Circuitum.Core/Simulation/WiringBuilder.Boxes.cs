@@ -153,6 +153,8 @@ internal sealed partial class WiringBuilder
                 break;
             case BoxKind.Receptacle:
                 Outlet(c, box, OutletKind.Receptacle, "hot", "neutral", volts);
+                if (c.Load.Split)
+                    Outlet(c, box, OutletKind.Receptacle, "second hot", "neutral", volts);
                 break;
             case BoxKind.Switch:
                 Switches(c, box);

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Globalization;
 using Circuitum.Core.Codes;
 using Circuitum.Core.Explain;
 using Circuitum.Core.Measure;
@@ -17,15 +18,23 @@ public sealed record ConduitFill(ConduitKind Kind, ConduitSize? Size, double Are
     /// <param name="wires">Insulated wires of the thin kinds, all of them.</param>
     /// <param name="kind">Key of a kind of conduit.</param>
     /// <param name="nipple">No longer than 24 in: then 60 percent whatever the count (Chapter 9, note 4).</param>
+    /// <param name="edition">Whose wires these are and in what it is told; the plain tables where none is given.</param>
     /// <exception cref="ArgumentException">No wires, or a size or kind that is not in the tables.</exception>
-    public static ConduitFill Of(ImmutableArray<WireCount> wires, string kind, bool nipple = false)
+    public static ConduitFill Of(ImmutableArray<WireCount> wires, string kind, bool nipple = false, CodeEdition? edition = null)
     {
         var conduit = CodeLibrary.Conduit.GetValueOrDefault(kind)
             ?? throw new ArgumentException($"There is no conduit '{kind}'.", nameof(kind));
         var count = wires.Sum(w => w.Count);
         if (count < 1)
             throw new ArgumentException("Say which wires lie in it.", nameof(wires));
-        var area = wires.Sum(w => w.Count * Area(w.Size));
+        var (own, units) = (edition?.Conduit, edition?.Units ?? LengthUnits.FeetInches);
+        double Of(WireSize size) => own?.AreaIn2(size) ?? Area(size);
+        string Told(double in2, string format) =>
+            units == LengthUnits.FeetInches
+                ? in2.ToString(format, CultureInfo.InvariantCulture)
+                : (in2 * OwnConduit.Mm2InIn2).ToString("0.0", CultureInfo.InvariantCulture);
+        var unit = units.Either("in2", "mm2");
+        var area = wires.Sum(w => w.Count * Of(w.Size));
         var share = nipple
             ? 0.60
             : count switch
@@ -40,15 +49,15 @@ public sealed record ConduitFill(ConduitKind Kind, ConduitSize? Size, double Are
             size,
             area,
             share,
-            new("Conduit", size is null ? "none of this kind is large enough" : $"{size.Size} in {conduit.Name}")
+            new("Conduit", size is null ? "none of this kind is large enough" : $"{size.Told(units)} {conduit.Name}")
             {
                 Formula =
-                    string.Join(" + ", wires.Where(w => w.Count > 0).Select(w => $"{w.Count} x {Area(w.Size):0.0000}"))
-                    + $" = {area:0.0000} in2",
-                Citation = nipple ? "Chapter 9, note 4, Tables 4 and 5" : "Chapter 9, Tables 1, 4 and 5",
+                    string.Join(" + ", wires.Where(w => w.Count > 0).Select(w => $"{w.Count} x {Told(Of(w.Size), "0.0000")}"))
+                    + $" = {Told(area, "0.0000")} {unit}",
+                Citation = own?.Cite ?? (nipple ? "Chapter 9, note 4, Tables 4 and 5" : "Chapter 9, Tables 1, 4 and 5"),
                 Because =
                     $"{count} wire{(count == 1 ? "" : "s")} may take {share * 100:0} percent of the inside"
-                    + $"{(nipple ? " of a nipple up to 24 in" : "")}; "
+                    + $"{(nipple ? $" of a nipple up to {units.Either("24 in", "600 mm")}" : "")}; "
                     + "neutrals and grounds count.",
                 Steps =
                 [
@@ -56,9 +65,9 @@ public sealed record ConduitFill(ConduitKind Kind, ConduitSize? Size, double Are
                         .Sizes.TakeWhile(s => s != size)
                         .Select(s =>
                             Derivation.Fact(
-                                $"{s.Size} in",
+                                s.Told(units),
                                 "too small",
-                                $"{share * 100:0} percent of {s.AreaIn2:0.000} is {Usable(s, share):0.000} in2"
+                                $"{share * 100:0} percent of {Told(s.AreaIn2, "0.000")} is {Told(Usable(s, share), "0.000")} {unit}"
                             )
                         ),
                     .. size is null
@@ -66,9 +75,9 @@ public sealed record ConduitFill(ConduitKind Kind, ConduitSize? Size, double Are
                         : new[]
                         {
                             Derivation.Fact(
-                                $"{size.Size} in",
+                                size.Told(units),
                                 $"{area / size.AreaIn2 * 100:0.0} percent full",
-                                $"{share * 100:0} percent of {size.AreaIn2:0.000} is {Usable(size, share):0.000} in2"
+                                $"{share * 100:0} percent of {Told(size.AreaIn2, "0.000")} is {Told(Usable(size, share), "0.000")} {unit}"
                             ),
                         },
                 ],

@@ -143,13 +143,16 @@ public sealed class BoxSplices
         }
     }
 
+    private static readonly string[] PlainWires = ["hot", "neutral"];
+    private static readonly string[] SplitWires = ["hot", "second hot", "neutral"];
+
     private void Receptacle(int devices)
     {
         var through = BoxCables.Style(a.Job, circuit, box.Id) == Connections.FeedThrough;
         var groups = Enumerable.Range(0, Switching.Length).Where(g => Switching[g].Group.Lights.Contains(box.Id)).ToList();
         for (var i = 0; i < devices; i++)
         {
-            foreach (var what in (string[])["hot", "neutral"])
+            foreach (var what in circuit.Load.Split ? SplitWires : PlainWires)
             {
                 if (nets.ContainsKey(what))
                     (Net(what).Through, _) = (through && devices == 1, Terminal(what));

@@ -38,7 +38,7 @@ internal static class MadeReady
     {
         var (cable, route) = (c.CableOf(segment), a.RouteOf(segment));
         var ground = c.Wire is { } wire ? EquipmentGround.For(wire.Breaker, wire.Size, cable.Size, a.Edition) : cable.Size;
-        var fill = ConduitFill.Of([new(cable.Size, cable.Conductors), new(ground, 1)], Kind);
+        var fill = ConduitFill.Of([new(cable.Size, cable.Conductors), new(ground, 1)], Kind, edition: a.Edition);
         var sizes = CodeLibrary.Conduit[Kind].Sizes;
         if (fill.Size is null)
             return;

@@ -85,7 +85,7 @@ internal static class OutsideCount
     {
         var rules = CodeLibrary.Takeoff.Rules;
         var size = fill.Size!.Size;
-        var (key, words) = ($"{fill.Kind.Id}.{size}", $"{size} in {fill.Kind.Name}");
+        var (key, words) = ($"{fill.Kind.Id}.{size}", $"{fill.Size.Told(at.Tally.House.Units)} {fill.Kind.Name}");
         var straight = Math.Max(0, (int)Math.Ceiling(length.InFeet / rules.StickFeet) - 1);
         at.Along("conduit", length, key, words);
         at.Add("sweep", sweeps, key, words);

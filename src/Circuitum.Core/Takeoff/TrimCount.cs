@@ -79,10 +79,18 @@ internal static class TrimCount
 
     private static void Receptacles(JobAnalysis a, Box box, BoxSpec spec, TallyPlace at)
     {
-        var device = a.CircuitOf(box.Id)?.Protection.In(box.Id);
+        var circuit = a.CircuitOf(box.Id);
+        var (device, split) = (circuit?.Protection.In(box.Id), circuit?.Load.Split == true);
         var devices = box.Style == ReceptacleStyle.Quad ? 2 : 1;
         for (var i = 0; i < devices; i++)
-            Device(at, spec, box.Style == ReceptacleStyle.Single ? "single" : "duplex", i == 0 ? device : null);
+            Device(
+                at,
+                spec,
+                box.Style == ReceptacleStyle.Single ? "single"
+                    : split ? "split"
+                    : "duplex",
+                i == 0 ? device : null
+            );
         if (spec.Weather != WeatherNeed.None)
         {
             var wet = spec.Weather == WeatherNeed.Wet;

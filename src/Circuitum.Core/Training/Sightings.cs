@@ -29,11 +29,11 @@ internal static class Sightings
         );
         if (inside.Holes.Length > 0)
             yield return new(
-                "holes 1-1/2\" from the face of the stud",
-                "holes 1\" from the face of the stud, no plate",
-                "nearer than 1-1/4\" it takes a plate"
+                $"holes {a.Units.Either("1-1/2\"", "38 mm")} from the face of the stud",
+                $"holes {a.Units.Either("1\"", "25 mm")} from the face of the stud, no plate",
+                $"nearer than {a.Units.Either("1-1/4\"", "32 mm")} it takes a plate"
             );
-        foreach (var boxes in InBoxes)
+        foreach (var boxes in InBoxes(a.Units))
             yield return boxes;
     }
 
@@ -101,13 +101,21 @@ internal static class Sightings
         );
     }
 
-    private static IEnumerable<Sighting> InBoxes { get; } =
-    [
-        new("6\" of free conductor in each box", "4\" of free conductor in one box", "at least 6\" of free conductor"),
-        new("sheath 1/4\" into each box", "sheath ends before one box", "the sheath comes at least 1/4\" into the box"),
-        new("boxes proud of the stud by the board", "one box flush with the stud", "its edge has to meet the finished wall"),
-        new("grounds joined in every box", "a ground folded back, not joined", "every ground of a box is joined"),
-    ];
+    private static IEnumerable<Sighting> InBoxes(LengthUnits units) =>
+        [
+            new(
+                $"{units.Either("6\"", "150 mm")} of free conductor in each box",
+                $"{units.Either("4\"", "100 mm")} of free conductor in one box",
+                $"at least {units.Either("6\"", "150 mm")} of free conductor"
+            ),
+            new(
+                $"sheath {units.Either("1/4\"", "6 mm")} into each box",
+                "sheath ends before one box",
+                $"the sheath comes at least {units.Either("1/4\"", "6 mm")} into the box"
+            ),
+            new("boxes proud of the stud by the board", "one box flush with the stud", "its edge has to meet the finished wall"),
+            new("grounds joined in every box", "a ground folded back, not joined", "every ground of a box is joined"),
+        ];
 
     private static Length Least(Length one, Length other) => one < other ? one : other;
 }

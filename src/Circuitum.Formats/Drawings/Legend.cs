@@ -78,6 +78,7 @@ public static class Legend
             SwitchControl.FanSpeed => "fan control (F)",
             SwitchControl.Timer => "timer (T)",
             SwitchControl.Humidity => "humidity control (H)",
+            SwitchControl.Cord => "cord from the ceiling (C)",
             _ => "motion switch (M)",
         };
 

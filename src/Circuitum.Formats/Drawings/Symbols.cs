@@ -79,6 +79,7 @@ internal static class Symbols
             SwitchControl.FanSpeed => "F",
             SwitchControl.Timer => "T",
             SwitchControl.Humidity => "H",
+            SwitchControl.Cord => "C",
             _ => "M",
         };
 

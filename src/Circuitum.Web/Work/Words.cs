@@ -57,6 +57,7 @@ public static class Words
             SwitchControl.FanSpeed => "fan speed control",
             SwitchControl.Humidity => "humidity control",
             SwitchControl.Motion => "motion switch",
+            SwitchControl.Cord => "switch on a cord",
             _ => Of(control),
         };
 
