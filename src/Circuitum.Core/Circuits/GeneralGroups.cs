@@ -231,15 +231,18 @@ internal sealed class GeneralGroups
     {
         var purpose =
             work.Job.Preferences.LightsAndReceptacles == LightsAndReceptacles.Mixed ? CircuitPurpose.Mixed : CircuitPurpose.Lighting;
+        var lit = work.Edition.InForce("circuit.alarms");
         foreach (var alarm in work.Loose(CircuitPurpose.Lighting).Where(b => b.Kind == BoxKind.SmokeAlarm))
         {
-            bool HasRoom(int circuit) => work.On(circuit).All(b => b.Kind == BoxKind.SmokeAlarm) || Outlets.HasRoomForAlarms(work, circuit);
+            bool IsLit(int circuit) => !lit || work.On(circuit).Any(b => b.Kind == BoxKind.Light);
+            bool HasRoom(int circuit) =>
+                work.On(circuit).All(b => b.Kind == BoxKind.SmokeAlarm) || (IsLit(circuit) && Outlets.HasRoomForAlarms(work, circuit));
             int On(int circuit) => work.On(circuit).Count(b => b.Kind == BoxKind.SmokeAlarm);
             var circuits = work.Existing(purpose).Where(n => !work.Locked(n) && On(n) < MostAlarms && HasRoom(n)).ToList();
             var withAlarms = circuits.FirstOrDefault(n => On(n) > 0);
             int Lighting(RoomKind kind) =>
                 circuits.FirstOrDefault(n => work.On(n).Any(b => b.Kind == BoxKind.Light && work.House[b.Room].Room.Kind == kind));
-            if (work.Job.Preferences.Division.Alarms == AlarmsWith.Alone && !work.Edition.InForce("circuit.alarms"))
+            if (work.Job.Preferences.Division.Alarms == AlarmsWith.Alone && !lit)
             {
                 var own = circuits.FirstOrDefault(n => work.On(n).All(b => b.Kind == BoxKind.SmokeAlarm));
                 work.Put(own > 0 ? own : work.New(purpose, []), alarm);
@@ -250,7 +253,7 @@ internal sealed class GeneralGroups
             work.Put(wanted.FirstOrDefault(n => n > 0) is var number and > 0 ? number : work.New(purpose, []), alarm);
         }
 
-        if (work.Edition.InForce("circuit.alarms"))
+        if (lit)
             Lit(work, purpose);
     }
 
