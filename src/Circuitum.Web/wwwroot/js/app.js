@@ -177,10 +177,16 @@ window.addEventListener('resize', () => {
   tellCanvas();
 });
 // Two clicks on a floor: that room fills the sheet. They are counted here, because the first may put another drawing in the place of the
-// one that the second comes down on, and a browser then takes them for two single ones.
-let clicked = null;
+// one that the second comes down on, and a browser then takes them for two single ones. What was dragged there is no click.
+const near = (e, at) => at && Math.hypot(e.clientX - at.x, e.clientY - at.y) < 6;
+let [down, clicked] = [null, null];
+document.addEventListener('pointerdown', e => (down = { x: e.clientX, y: e.clientY }), true);
 document.addEventListener('click', e => {
-  const twice = clicked && e.timeStamp - clicked.at < 500 && Math.hypot(e.clientX - clicked.x, e.clientY - clicked.y) < 6;
+  if (!near(e, down)) {
+    clicked = null;
+    return;
+  }
+  const twice = clicked && e.timeStamp - clicked.at < 500 && near(e, clicked);
   clicked = twice ? null : { at: e.timeStamp, x: e.clientX, y: e.clientY };
   if (!twice) return;
   const floor = document.elementsFromPoint(e.clientX, e.clientY).find(n => n.matches('.canvas .plan .floor'));
