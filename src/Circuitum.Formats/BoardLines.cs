@@ -42,6 +42,9 @@ public static class BoardLines
             $"{sheet.Ways} ways of {sheet.At.Supply.Names.Length} lines, main switch {panel.MainBreaker} A 4-pole, {fed}.",
             .. sheet.Sections.Select((_, i) => $"Section {BoardSheet.Letter(i)}: {Behind(sheet, i)}"),
             .. Loop(a, sheet),
+            $"Wires: {string.Join(", ", sheet.At.Supply.Names.Zip(a.Edition.Colours.Lines, (n, c) => $"{n} {c}"))}, neutral "
+                + $"{a.Edition.Colours.Neutral}, protective {a.Edition.Colours.Protective}; conduit "
+                + $"{BoardConduit.Words(a.Job.Preferences)}.",
         ];
     }
 

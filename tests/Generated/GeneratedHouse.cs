@@ -256,7 +256,7 @@ internal static partial class GeneratedHouse
     private static Preferences Preferences(Random random)
     {
         var p = new Preferences();
-        string[] apart = ["terminationC", "counterReceptacles"];
+        string[] apart = ["terminationC", "counterReceptacles", "conduitPlace"];
         var choices = PreferenceFields.All.Where(f => f.Options.Length > 0 && !apart.Contains(f.Key)).ToLookup(f => f.Group == Material);
         foreach (var field in choices[false].Where(_ => random.Next(3) == 0))
             p = field.Write(p, field.Options[random.Next(field.Options.Length)].Value).Preferences!;

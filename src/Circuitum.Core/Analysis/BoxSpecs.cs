@@ -116,11 +116,11 @@ internal static class BoxSpecs
                     ReceptacleStyle.Single => "single receptacle",
                     ReceptacleStyle.Quad => "two duplex receptacles",
                     _ => "duplex receptacle",
-                })}, {rating} A",
+                })}, {rating} A, {BoardConduit.Box(job.Preferences)}",
                 BoxKind.Appliance => $"connection of {NameOf(box.Appliance)}",
                 BoxKind.Disconnect =>
                     $"{edition.Word("disconnect")} for {NameOf(box.Serves)}, all poles{(amperes > 0 ? $", {amperes} A" : "")}",
-                BoxKind.Switch => string.Join(", ", switches),
+                BoxKind.Switch => $"{string.Join(", ", switches)}, {BoardConduit.Box(job.Preferences)}",
                 BoxKind.SmokeAlarm => "alarm",
                 _ => edition.Word("light"),
             },

@@ -79,7 +79,7 @@ internal sealed partial class CircuitDeriver
                     Formula = $"{run.Cables.Count()} pieces",
                     Because = ring
                         ? "From the board through each point and back, as short as changes of two legs make it."
-                        : "In conduit along walls, floor and ceiling; each further point hangs on the nearest one that has room.",
+                        : $"In conduit {BoardConduit.Words(job.Preferences)}; each further point hangs on the nearest one that has room.",
                     Steps = [.. run.Cables.Select(runs.Explain)],
                 },
             ProtectionDerivation = new("Residual-current section", $"{milliamps} mA")

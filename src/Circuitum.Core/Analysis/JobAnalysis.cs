@@ -130,7 +130,7 @@ public sealed record JobAnalysis
     {
         var size = Job.Preferences.HomeRunLabel == Jobs.HomeRunLabel.WithBreaker ? $" {circuit.Breaker} A" : "";
         var mate = circuit.Pair is { } pair
-            ? $" (with HR-{pair.MateOf(circuit.Number):00}, {(circuit.Carried ? "red" : "black")} is {circuit.Number})"
+            ? $" (with HR-{pair.MateOf(circuit.Number):00}, {Edition.Colours.Lines[circuit.Carried ? 1 : 0]} is {circuit.Number})"
             : "";
         var cable = circuit.Carried ? CircuitByNumber(circuit.Pair!.First)?.Cable ?? circuit.Cable : circuit.Cable;
         return $"HR-{circuit.Number:00} {cable}{size} {circuit.Label}{mate}";

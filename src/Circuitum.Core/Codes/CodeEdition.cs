@@ -78,6 +78,9 @@ public sealed partial record CodeEdition
     /// <summary>The grounding conductor of any service, where an edition has one size for all; none where a table has it.</summary>
     public WireSize? ElectrodeCopper { get; init; }
 
+    /// <summary>What colours its wires have.</summary>
+    public required WireColours Colours { get; init; }
+
     /// <summary>Whether switches on a cord are usual, which may hang where one on a wall may not.</summary>
     public bool CordSwitches { get; init; }
 

@@ -42,6 +42,11 @@ public sealed record MakeUpGuide(string Line, ImmutableArray<BoxJoint> Joints, I
             $"Strip by the gauge on the back of the device and on the connector, about {units.Either("5/8\"", "16 mm")} on most; no bare "
                 + "copper shows after."
         );
+        if (circuit.Load.Split && box.Kind == BoxKind.Receptacle)
+            steps.Add(
+                $"Break out the tab between its hot screws only: {a.Edition.Colours.Lines[0]} on one half, {a.Edition.Colours.Lines[1]} on "
+                    + $"the other; the {a.Edition.Colours.Neutral} tab stays, its wire on a pigtail."
+            );
         foreach (var j in joints)
             steps.Add(Say(a, circuit, j));
         if (a.Specs[box.Id].Entry is null)

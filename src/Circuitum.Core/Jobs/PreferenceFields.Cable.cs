@@ -88,6 +88,17 @@ public static partial class PreferenceFields
                 (AlarmJoin.Wired, "by a third wire"),
                 (AlarmJoin.Wireless, "by radio, as listed")
             ),
+            Choice(
+                "conduitPlace",
+                "Cable",
+                "Conduit in walls",
+                "Straight up, down or level from a point, so that whoever drills later knows where it is; boxes go with it.",
+                false,
+                p => p.ConduitPlace,
+                (p, v) => p with { ConduitPlace = v },
+                (ConduitPlace.Chased, "chased, before the plaster"),
+                (ConduitPlace.Surface, "on the surface")
+            ),
             Distance(
                 "boxMakeUp",
                 "Cable",

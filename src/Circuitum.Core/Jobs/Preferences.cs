@@ -40,6 +40,9 @@ public sealed record Preferences
     /// <summary>What home runs of general circuits are made of; decides whether arc-fault protection may sit in the first outlet.</summary>
     public HomeRunMethod HomeRunMethod { get; init; }
 
+    /// <summary>Where conduit runs in walls of masonry.</summary>
+    public ConduitPlace ConduitPlace { get; init; }
+
     /// <summary>How receptacles are connected, where nothing else decides it.</summary>
     public Connections Connections { get; init; }
 
