@@ -1,11 +1,55 @@
 using System.Collections.Immutable;
+using Circuitum.Core.Codes;
 
 namespace Circuitum.Web.Work;
 
 /// <summary>Words of the trade and of this program, each in a sentence or two, for whoever meets one for the first time.</summary>
 public static class Terms
 {
-    /// <summary>All of them, by their words.</summary>
+    // Words of panels: of arc-fault devices, of wire in a wooden frame, of two legs.
+    private static readonly ImmutableHashSet<string> OfPanels =
+    [
+        "AFCI",
+        "box fill",
+        "branch circuit",
+        "breaker",
+        "feeder",
+        "GFCI",
+        "home run",
+        "leg",
+        "minimum circuit ampacity",
+        "pigtail",
+        "rough-in",
+        "space",
+        "travelers",
+    ];
+
+    private static readonly ImmutableSortedDictionary<string, string> OfBoards = new Dictionary<string, string>
+    {
+        ["demand"] = "What of the connected load is taken to run at one time: each use by its share, the diversity.",
+        ["earth fault loop"] =
+            "The way of a fault current: from the supply over the line to the fault and back by the protective conductor. The less its "
+            + "impedance, the faster the breaker opens.",
+        ["line"] = "One of the three conductors of the supply that carry current to the loads. Loads are spread over all of them.",
+        ["main switch"] = "Cuts off the whole board, all lines and the neutral.",
+        ["MCB"] = "Miniature circuit breaker: opens its circuit when too much current flows. Its curve says how soon at a short one.",
+        ["point"] = "Whatever is fed: a socket-outlet, a lamp, a switch, the connection of an appliance.",
+        ["radial"] = "A circuit that ends at its last point.",
+        ["residual current"] =
+            "What of the current does not come back by its own wires. The device of a section opens when it is over its rating.",
+        ["ring"] = "A circuit of socket-outlets that comes back to its breaker, so that each point is fed from two sides.",
+        ["section"] = "The ways of a board behind one residual-current device.",
+        ["sub-main"] = "The cable from one board to another.",
+        ["unbalance"] = "How far the line farthest from the mean of the three is away from it, as a share of the mean.",
+        ["way"] = "A row of a board with a place for a breaker on each line.",
+    }.ToImmutableSortedDictionary(StringComparer.OrdinalIgnoreCase);
+
+    /// <summary>The words of a family of rules with what they mean.</summary>
+    /// <param name="edition">The rules.</param>
+    public static ImmutableSortedDictionary<string, string> For(CodeEdition edition) =>
+        edition.Board is null ? All : All.RemoveRange(OfPanels).SetItems(OfBoards);
+
+    /// <summary>All that pages tell, by their words.</summary>
     public static ImmutableSortedDictionary<string, string> All { get; } =
         new Dictionary<string, string>
         {
