@@ -130,6 +130,53 @@ public partial class CanadaTests
         Analyzer.Analyze(job).Findings.ShouldContain(f => f.Severity == Severity.Must && f.Sentence.Contains("20 A"));
     }
 
+    // Up to 12 kW a range counts 8 kW on its circuit, then 40 percent of the rest beside: 33.3 and 36.7 A.
+    [Theory]
+    [InlineData(12000, 8000, 40, "8")]
+    [InlineData(14000, 8800, 40, "8")]
+    [InlineData(18000, 10400, 45, "8")]
+    [InlineData(7500, 7500, 40, "8")]
+    public void A_range_has_its_demand_on_its_circuit(int plate, int demand, int breaker, string size)
+    {
+        var house = Roomy(Sample.WithKitchen());
+        var range = house.Appliances.First(x => x.Type == "range");
+        house = house with
+        {
+            Appliances = house.Appliances.Replace(
+                range,
+                range with
+                {
+                    Nameplate = new()
+                    {
+                        Volts = 240,
+                        VoltAmperes = plate,
+                        Confirmed = true,
+                    },
+                }
+            ),
+        };
+        var a = Analyzer.Analyze(OtherRules.Under(house, Canada.Id));
+        var c = a.Circuits.Single(c => c.Boxes.Any(b => b.Appliance == range.Id));
+        c.Load.Actual.Value.ShouldBe(demand / 240.0, 0.01);
+        (c.Breaker, $"{c.Wire!.Size}").ShouldBe((breaker, size));
+        c.Load.Derivation.Citation.ShouldBe("8-300");
+    }
+
+    [Fact]
+    public void Where_the_drop_is_law_the_whole_circuit_grows_before_its_home_run_grows_thick()
+    {
+        var sizes = CodeLibrary.Conductors.Sheathed;
+        foreach (var seed in Enumerable.Range(0, 12))
+        {
+            var a = Analyzer.Analyze(OtherRules.Under(GeneratedHouse.Make(seed) with { Decisions = new() }, Canada.Id));
+            foreach (var c in a.Circuits.Where(c => c.Wire is not null && c.DropPercent <= 3 && c.Run.Segments.Length > 1))
+                (sizes.IndexOf(c.Cable.Size) - sizes.IndexOf(c.BranchCable.Size)).ShouldBeLessThanOrEqualTo(
+                    1,
+                    $"{seed}: circuit {c.Number}"
+                );
+        }
+    }
+
     [Fact]
     public void Alarms_hang_with_lights_whatever_is_preferred()
     {

@@ -71,6 +71,21 @@ public class TypedRoomTests
         new RoomShape(job.RoomById("bedroom-2-closet")!).AreaSqFt.ShouldBe(12, 0.01);
     }
 
+    [Fact]
+    public void A_metric_room_keeps_its_millimetres_when_a_closet_is_taken_out_of_it()
+    {
+        const string Lines = "Hall 6 x 1.2\nBed 1 4.2 x 3.8 s of Hall, door to Hall, closet 1.8 x 0.6 w";
+        var (job, problems) = RoomList.Take(Empty with { Units = LengthUnits.Metric }, "first", Lines.Split('\n'));
+        problems.ShouldBeEmpty();
+        var corners = job.Rooms.SelectMany(r => r.Outline).SelectMany(p => new[] { p.X, p.Y });
+        corners.ShouldAllBe(c => c.Units % (Length.UnitsPerMillimetre / 10) == 0);
+        var closet = new RoomShape(job.RoomById("bed-1-closet")!);
+        (closet.MaxX - closet.MinX).ShouldBe(Length.Millimetres(600));
+        (closet.MaxY - closet.MinY).ShouldBe(Length.Millimetres(1800));
+        var bed = new RoomShape(job.RoomById("bed-1")!);
+        (bed.MaxX - bed.MinX, bed.MaxY - bed.MinY).ShouldBe((Length.Millimetres(4200), Length.Millimetres(3800)));
+    }
+
     [Theory]
     [InlineData("Kitchen", "Line 1, size: 'Kitchen' has no size")]
     [InlineData("Kitchen 12 y 14", "Line 1, size")]

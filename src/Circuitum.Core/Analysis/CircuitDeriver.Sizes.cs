@@ -50,6 +50,13 @@ internal sealed partial class CircuitDeriver
             return (size, home, drop, why, at);
         var limit = edition.Number("dropPercentBranch");
         var most = edition.Rule("wire.drop").Severity == "must" ? int.MaxValue : MostSteps;
+        if (most > MostSteps && drop > limit && Cheapest(wire, run, load, size, home, limit) is { } pair)
+        {
+            (size, home) = pair;
+            (drop, why, at) = Drop(run, load, size, home);
+            return (size, home, drop, why, at);
+        }
+
         while (drop > limit)
         {
             if (Conductor.NextCable(home) is { } larger && Steps(size, larger) <= most && Grounded(wire, larger))
@@ -68,6 +75,31 @@ internal sealed partial class CircuitDeriver
         }
 
         return (size, home, drop, why, at);
+    }
+
+    // Where the limit is law nobody buys a thick home run for a thin circuit: of all pairs that hold it that with the least copper, those
+    // first whose home run is a size larger than the rest at most.
+    private (WireSize Size, WireSize Home)? Cheapest(
+        ConductorChoice wire,
+        CableRun run,
+        CircuitLoad load,
+        WireSize least,
+        WireSize leastHome,
+        double limit
+    )
+    {
+        var sizes = CodeLibrary.Conductors.Sheathed;
+        var (first, rest) = (run.HomeRun.InFeet, Math.Max(0, run.Cut.InFeet - run.HomeRun.InFeet));
+        double Copper(WireSize size) => Conductor.Copper(size).Cmil;
+        var branches =
+            run.Segments.Length > 1 ? sizes.Where(s => s == least || (s > least && s <= LargestToDevices && Grounded(wire, s))) : [least];
+        var pairs =
+            from s in branches
+            from h in sizes.Where(h => h >= s && h >= leastHome && Grounded(wire, h))
+            orderby Steps(s, h) > 1, (first * Copper(h)) + (rest * Copper(s))
+            where Drop(run, load, s, h).Percent <= limit
+            select ((WireSize, WireSize)?)(s, h);
+        return pairs.FirstOrDefault();
     }
 
     // With larger wire the ground grows in proportion; what is in the cable must be enough.
@@ -146,7 +178,10 @@ internal sealed partial class CircuitDeriver
             return alone.MaximumBreaker;
 
         // At another voltage the library's breaker means nothing.
-        var usual = alone.Connection == alone.Type.Connection ? alone.Type.Breaker : null;
+        var usual =
+            alone.Connection != alone.Type.Connection ? null
+            : edition.UsualBreakers.TryGetValue(alone.Type.Id, out var other) ? other
+            : alone.Type.Breaker;
 
         // Where a receptacle is rated as its breaker a plug of 15 A asks for one of 15 A, unless the load is over it.
         if (edition.Ways.Receptacles == ReceptacleWay.AsBreaker && alone is { Hardwired: false, Connection: Connection.OneLine })

@@ -78,6 +78,9 @@ public sealed partial record CodeEdition
     /// <summary>The grounding conductor of any service, where an edition has one size for all; none where a table has it.</summary>
     public WireSize? ElectrodeCopper { get; init; }
 
+    /// <summary>Breakers that are usual for kinds of appliance where they are others than those of the library, in amperes.</summary>
+    public ImmutableDictionary<string, int> UsualBreakers { get; init; } = ImmutableDictionary<string, int>.Empty;
+
     /// <summary>What colours its wires have.</summary>
     public required WireColours Colours { get; init; }
 

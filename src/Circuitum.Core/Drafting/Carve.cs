@@ -40,8 +40,8 @@ public static class Carve
         [
             shape.On(wall, from),
             shape.On(wall, to),
-            shape.On(wall, to, deep.InInches),
-            shape.On(wall, from, deep.InInches),
+            Into(shape, own, shape.On(wall, to), deep.InInches),
+            Into(shape, own, shape.On(wall, from), deep.InInches),
         ];
         var inside = HouseShape.Polygon(outline);
         var house = HouseShape.Polygon(shape.Room.Outline);
@@ -64,7 +64,7 @@ public static class Carve
     }
 
     private static Point Into(RoomShape shape, Wall own, Point p, double inches) =>
-        new(p.X + Length.Inches(inches * shape.InX(own)), p.Y + Length.Inches(inches * shape.InY(own)));
+        new(p.X + Length.ExactInches(inches * shape.InX(own)), p.Y + Length.ExactInches(inches * shape.InY(own)));
 
     private static (Job? Job, string Problem) Rehang(Job job, RoomShape was, Room kept, Room made)
     {

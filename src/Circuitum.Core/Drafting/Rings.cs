@@ -27,6 +27,10 @@ internal static class Rings
         return null;
     }
 
+    // Where two lines cross that were there before, a house of metres keeps its millimetres.
+    private static Length Known(double inches, IEnumerable<Length> known) =>
+        known.Where(k => Math.Abs(k.InInches - inches) < 0.001).Select(k => (Length?)k).FirstOrDefault() ?? Length.Inches(inches);
+
     /// <summary>A ring without its doubled end and without corners that are none, each corner exactly the one it came from.</summary>
     internal static List<Point> Outline(Polygon whole, IEnumerable<Point> corners)
     {
@@ -35,7 +39,7 @@ internal static class Rings
             .ExteriorRing.Coordinates.SkipLast(1)
             .Select(c =>
             {
-                var p = new Point(Length.Inches(c.X), Length.Inches(c.Y));
+                var p = new Point(Known(c.X, known.Select(k => k.X)), Known(c.Y, known.Select(k => k.Y)));
                 var near = known.Where(k => Math.Abs(k.X.InInches - c.X) < 0.05 && Math.Abs(k.Y.InInches - c.Y) < 0.05).ToList();
                 return near.Count > 0 ? near[0] : p;
             })

@@ -71,7 +71,7 @@ internal static class NookMaker
 
     // How far a point is from a wall, towards the inside of its room.
     private static Length Into(RoomShape shape, Wall wall, Point at) =>
-        Length.Inches(((at.X - wall.A.X).InInches * shape.InX(wall)) + ((at.Y - wall.A.Y).InInches * shape.InY(wall)));
+        Length.ExactInches(((at.X - wall.A.X).InInches * shape.InX(wall)) + ((at.Y - wall.A.Y).InInches * shape.InY(wall)));
 
     /// <summary>Takes a smaller room out of a room, a closet with its door; a sentence when it cannot be.</summary>
     internal static (Job? Job, string Problem) Make(Job job, Room room, int wall, Length from, Length along, Length deep, string name)

@@ -22,7 +22,25 @@ public sealed record CookingDemand(VoltAmperes Demand, string Column, Derivation
     /// <summary>Demand of one range.</summary>
     /// <param name="nameplate">Its nameplate, at most 27 kW.</param>
     /// <param name="edition">The edition, for the section.</param>
-    public static CookingDemand OfRange(VoltAmperes nameplate, CodeEdition edition) => Of([nameplate], edition);
+    public static CookingDemand OfRange(VoltAmperes nameplate, CodeEdition edition) =>
+        edition.Numbers.ContainsKey("rangeBranchW") ? ByFirst(nameplate, edition) : Of([nameplate], edition);
+
+    // Up to a rating one figure, past it a share of the rest beside; never more than the plate.
+    private static CookingDemand ByFirst(VoltAmperes nameplate, CodeEdition edition)
+    {
+        var (first, over, share) = (edition.Number("rangeBranchW"), edition.Number("rangeOverW"), edition.Number("rangeMoreShare"));
+        var more = Math.Max(0, nameplate.Value - over);
+        var demand = new VoltAmperes(Math.Min(nameplate.Value, first + (more * share)));
+        return new(
+            demand,
+            "",
+            new("Demand of the range", $"{demand}")
+            {
+                Formula = more > 0 ? $"{first} + {more:0} x {(double)share:0.##}" : $"{first} up to {over} W, at most the plate",
+                Citation = edition.Cite("wire.range"),
+            }
+        );
+    }
 
     /// <summary>Whether an appliance is large enough for the table.</summary>
     /// <param name="nameplate">Its nameplate.</param>
