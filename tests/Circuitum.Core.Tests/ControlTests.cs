@@ -55,6 +55,7 @@ public class ControlTests
                         SwitchControl.Dimmer => !Lamp(load),
                         SwitchControl.FanSpeed => Lamp(load),
                         SwitchControl.Humidity => load.Kind != BoxKind.Appliance,
+                        SwitchControl.Cord => true,
                         _ => false,
                     };
                 var found = Analyzer

@@ -23,7 +23,7 @@ public sealed record CookingDemand(VoltAmperes Demand, string Column, Derivation
     /// <param name="nameplate">Its nameplate, at most 27 kW.</param>
     /// <param name="edition">The edition, for the section.</param>
     public static CookingDemand OfRange(VoltAmperes nameplate, CodeEdition edition) =>
-        edition.Numbers.ContainsKey("rangeBranchW") ? ByFirst(nameplate, edition) : Of([nameplate], edition);
+        edition.Number("rangeBranchW") > 0 ? ByFirst(nameplate, edition) : Of([nameplate], edition);
 
     // Up to a rating one figure, past it a share of the rest beside; never more than the plate.
     private static CookingDemand ByFirst(VoltAmperes nameplate, CodeEdition edition)
