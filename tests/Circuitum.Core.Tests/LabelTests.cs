@@ -44,6 +44,25 @@ public class LabelTests
     }
 
     [Fact]
+    public void A_label_names_nothing_that_its_circuit_has_not_in_300_houses()
+    {
+        foreach (var (seed, a) in HouseSet.All.Select(h => (h.Seed, h.House)))
+        {
+            foreach (var c in a.Circuits.Where(c => string.IsNullOrEmpty(c.Circuit.Label)))
+            {
+                bool Has(params BoxKind[] kinds) => c.Boxes.Any(b => kinds.Contains(b.Kind));
+                var why = $"house {seed}, circuit {c.Number}: {c.Label}";
+                if (c.Label.Contains("Lights"))
+                    Has(BoxKind.Light).ShouldBeTrue(why);
+                if (c.Label.Contains("eceptacle"))
+                    Has(BoxKind.Receptacle, BoxKind.Appliance, BoxKind.Provision).ShouldBeTrue(why);
+                if (c.Label.Contains("moke alarm"))
+                    Has(BoxKind.SmokeAlarm).ShouldBeTrue(why);
+            }
+        }
+    }
+
+    [Fact]
     public void Two_circuits_of_one_room_are_told_apart_by_their_walls()
     {
         var room = Sample.Rect("den", RoomKind.Den, 0, 0, 20, 14);

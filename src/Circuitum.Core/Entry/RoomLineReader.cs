@@ -165,8 +165,8 @@ internal sealed partial class RoomLineReader(LengthUnits units)
             number,
             Short(text),
             $"it is not known. Type door to Hall, door s, {units.Either("2 windows 3-0 e, opening 6", "2 windows 0.9 e, opening 1.8")} to "
-                + $"Kitchen, slider s, garage door {units.Either("16 n, closet 6 x 2", "4.9 n, closet 1.8 x 0.6")} w, water heater n, panel w, "
-                + "or furnished."
+                + $"Kitchen, slider s, garage door {units.Either("16 n, closet 6 x 2", "4.9 n, closet 1.8 x 0.6")} w, water heater n, "
+                + "panel w, or furnished."
         );
         return null;
     }
