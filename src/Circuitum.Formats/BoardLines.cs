@@ -71,8 +71,12 @@ public static class BoardLines
             $"Connected: {string.Join(", ", sheet.Lines.Each.Select((w, i) => Line(sheet, i, w)))}.",
             $"The line farthest from the mean is {sheet.ApartPercent:0.0} percent away from it; no division comes under "
                 + $"{sheet.LeastPercent:0.0}.",
-            $"Demand after diversity {sheet.Demand.Total.Value:#,0} W; the most loaded line then carries {sheet.MainAmperes.Value:0.0} A.",
+            $"Demand after diversity {Kilowatts(sheet.Demand.Total)}; the most loaded line then carries {sheet.MainAmperes.Value:0.0} A.",
         ];
+
+    /// <summary>A sum of loads as the intake is asked for: <c>19.48 kW</c>.</summary>
+    /// <param name="load">The load.</param>
+    public static string Kilowatts(VoltAmperes load) => string.Create(CultureInfo.InvariantCulture, $"{load.Value / 1000:0.00} kW");
 
     private static string Line(BoardSheet sheet, int line, VoltAmperes watts) =>
         $"{sheet.At.Supply.Names[line]} {watts.Value:#,0} W, {sheet.LineAmperes[line].Value:0.0} A";

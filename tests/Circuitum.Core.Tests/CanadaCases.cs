@@ -41,6 +41,23 @@ public class CanadaCases
         ($"{got["size"]}", $"{got["breaker"]}").ShouldBe((r[5], r[6]), what);
     }
 
+    // By the wires of Tables 6 and 9: 3 x 8.9 = 26.7 mm2 in 40 percent of 184; 3 x 38.0 + 15.7 = 129.7, 40 percent of 327 is 131;
+    // 3 x 52.5 + 28.2 = 185.7, 40 percent of 537 is 215; one wire of 118 in 53 percent of 327.
+    [Theory]
+    [InlineData("14:3", "1/2", 26.7)]
+    [InlineData("6:3,10:1", "3/4", 129.7)]
+    [InlineData("4:3,8:1", "1", 185.7)]
+    [InlineData("1/0:1", "3/4", 118.0)]
+    [InlineData("2/0:3,6:1", "1-1/2", 462.8)]
+    public void Wires_in_conduit(string wires, string size, double mm2)
+    {
+        var got = Ask("conduit", ("edition", Id), ("wires", wires), ("kind", "pvc40"));
+        got["size"].ShouldBe(size);
+        ((double)got["areaIn2"]!).ShouldBe(mm2 / 645.16, 0.0002);
+        got.Derivation.Citation.ShouldContain("12-910");
+        got.Derivation.Formula.ShouldContain("mm2");
+    }
+
     [Theory]
     [MemberData(nameof(Service))]
     public void Service_load(string what, string[] r)

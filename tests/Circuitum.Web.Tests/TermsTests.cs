@@ -36,6 +36,22 @@ public class TermsTests() : WebHouse(shared: true)
     }
 
     [Fact]
+    public async Task A_layer_asks_of_boards_what_boards_have()
+    {
+        async Task<string> Layer(string job)
+        {
+            var address = $"/jobs/{job}/amendments";
+            await Post(address, ("do", "add-layer"), ("name", "City"), ("authority", "Fernhollow"));
+            return await Web.GetStringAsync(address);
+        }
+
+        var board = await Layer("sidr-villa--planned");
+        board.ShouldNotContain("arc-fault", Case.Insensitive);
+        board.ShouldContain("points in a kind of room");
+        (await Layer("larch-siding--planned")).ShouldContain("arc-fault protection in a kind of room");
+    }
+
+    [Fact]
     public void Each_word_is_explained_where_it_is_met_and_each_that_is_marked_is_known()
     {
         var views = Path.Combine(WebHouse.Root(), "src", "Circuitum.Web", "Pages");

@@ -34,6 +34,7 @@ internal static class BoxBench
                 new("wires", "All wires by size and count, neutrals and grounds too", "") { Needed = true, Example = "2:4" },
                 new("kind", "Conduit", "pvc40", "pvc40", "pvc80", "rigid", "emt"),
                 new("nipple", "A nipple, 24 in at most", "no", BenchDesk.YesNo),
+                new("edition", "Rules", CodeLibrary.EditionIds[0], BenchDesk.Editions),
                 new("size", "A trade size to look at", "") { Example = "1" },
                 new("bends", "Bends in degrees, in their order; 0 is a pull point", "") { Example = "90,90,45" },
             ],
@@ -95,7 +96,7 @@ internal static class BoxBench
                 throw new BenchException("wires", $"there is no wire of {w.Size} in the table.");
         if (wires.Sum(w => w.Count) < 1)
             throw new BenchException("wires", "say which wires lie in it.");
-        var fill = ConduitFill.Of(wires, i.Choice("kind"), i.Yes("nipple"));
+        var fill = ConduitFill.Of(wires, i.Choice("kind"), i.Yes("nipple"), CodeLibrary.Edition(i.Choice("edition")));
         ImmutableArray<int> degrees = [.. i.Numbers("bends", 0, 180).Select(b => (int)b)];
         var bends = ConduitBends.Of(degrees, fill.Kind);
         var asked = i.Has("size")
