@@ -12,8 +12,8 @@ var form = new Option<string>("--as")
 };
 form.AcceptOnlyFromAmong([.. ExportList.All.Select(e => e.Form)]);
 var storey = new Option<string?>("--storey") { Description = "For a plan as one file: the storey's id; the first one without it." };
-var size = new Option<string>("--size") { Description = "For papers and stickers: letter or a4.", DefaultValueFactory = _ => "letter" };
-size.AcceptOnlyFromAmong("letter", "a4");
+var size = new Option<string>("--size") { Description = "For papers: letter, a4 or a3.", DefaultValueFactory = _ => "letter" };
+size.AcceptOnlyFromAmong(Circuitum.Formats.Documents.PaperSizes.Names);
 var data = new Option<DirectoryInfo?>("--data") { Description = "The data directory of the web application." };
 
 var plan = new Command("plan", "Fills what is undecided: boxes, circuits, spaces.") { file, output };
@@ -28,7 +28,7 @@ export.SetAction(
             r.GetValue(form)!,
             r.GetValue(output),
             r.GetValue(storey),
-            r.GetValue(size) == "a4" ? Circuitum.Formats.Documents.PaperSize.A4 : Circuitum.Formats.Documents.PaperSize.Letter,
+            Circuitum.Formats.Documents.PaperSizes.Of(r.GetValue(size)),
             c
         )
 );

@@ -50,6 +50,23 @@ public class PaperPagesTests
     }
 
     [Theory]
+    [InlineData("letter", 612, 792)]
+    [InlineData("a4", 595.28, 841.89)]
+    [InlineData("a3", 841.89, 1190.55)]
+    [InlineData("moon", 612, 792)]
+    public void A_page_has_the_size_that_is_asked_for_and_a_plan_the_scale_that_fits(string name, double wide, double tall)
+    {
+        var villa = Analyzer.Analyze(Planner.PlanAll(BoardSample.Villa()));
+        using var pdf = PdfDocument.Open(Papers.Make(villa, "plans", 3, PaperSizes.Of(name)));
+        foreach (var page in pdf.GetPages())
+            new[] { page.Width, page.Height }.Order().Zip([wide, tall]).ShouldAllBe(p => Math.Abs(p.First - p.Second) < 0.6);
+        var text = string.Join(' ', pdf.GetPages().SelectMany(p => p.GetWords()).Select(w => w.Text));
+        text.ShouldContain("Scale 1:");
+        if (name == "a3")
+            text.ShouldContain("Scale 1:50.");
+    }
+
+    [Theory]
     [MemberData(nameof(Houses))]
     public void Contents_and_bookmarks_tell_the_page_on_which_a_part_begins(string name)
     {

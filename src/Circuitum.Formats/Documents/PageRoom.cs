@@ -12,7 +12,13 @@ public readonly record struct PageRoom(float Wide, float Tall)
     public const float FootRoom = 36;
 
     /// <summary>The room of a size of page.</summary>
-    public static PageRoom Of(PaperSize size) => size == PaperSize.A4 ? new(595.28f, 841.89f) : new(612, 792);
+    public static PageRoom Of(PaperSize size) =>
+        size switch
+        {
+            PaperSize.A4 => new(595.28f, 841.89f),
+            PaperSize.A3 => new(841.89f, 1190.55f),
+            _ => new(612, 792),
+        };
 
     /// <summary>Between the margins, along the short side.</summary>
     public float ShortSide => Wide - (2 * Margin);

@@ -63,7 +63,7 @@ internal static class Downloads
         var ask = new ExportRequest(job.Analysis)
         {
             Storey = storey,
-            Size = size == "a4" ? PaperSize.A4 : PaperSize.Letter,
+            Size = PaperSizes.Of(size),
             Change = job.Stored.Stamp,
             Set = await desk.SetAsync(id, job.Stored.Stamp, cancel),
             Field = await fieldDesk.StateAsync(id, cancel),
