@@ -34,25 +34,7 @@ public partial class CanadaTests
             ],
         };
         if (sink)
-            house = house with
-            {
-                Fixtures =
-                [
-                    new()
-                    {
-                        Id = "sink",
-                        Kind = FixtureKind.Sink,
-                        Room = "kitchen",
-                        Spot = new Spot
-                        {
-                            Wall = 0,
-                            From = Length.Feet(4),
-                            Width = Length.Feet(2),
-                            Depth = Length.Feet(2),
-                        },
-                    },
-                ],
-            };
+            house = house with { Fixtures = [Wet(FixtureKind.Sink, "kitchen", 4, 2, 2)] };
         var boxes = Enumerable.Range(0, count).Select(n => Receptacle($"kitchen.r{n + 1}", "kitchen", 0, 3 + (n * 5.5), 44));
         return With(house, boxes);
     }
@@ -201,22 +183,7 @@ public partial class CanadaTests
     {
         var house = Sample.House(Sample.Rect("bath", RoomKind.Bathroom, 0, 0, 12, 8)) with
         {
-            Fixtures =
-            [
-                new()
-                {
-                    Id = "tub",
-                    Kind = FixtureKind.Tub,
-                    Room = "bath",
-                    Spot = new Spot
-                    {
-                        Wall = 0,
-                        From = Length.Zero,
-                        Width = Length.Feet(3),
-                        Depth = Length.Feet(5),
-                    },
-                },
-            ],
+            Fixtures = [Wet(FixtureKind.Tub, "bath", 0, 3, 5)],
         };
         var light = new Box
         {

@@ -47,22 +47,7 @@ public partial class CanadaTests
         var box = Receptacle("kitchen.r1", "kitchen", 0, 6) with { Along = Length.Feet(2) + Length.Millimetres(millimetres) };
         var house = Sample.House(Sample.Rect("kitchen", RoomKind.Kitchen, 0, 0, 12, 12)) with
         {
-            Fixtures =
-            [
-                new()
-                {
-                    Id = "sink",
-                    Kind = FixtureKind.Sink,
-                    Room = "kitchen",
-                    Spot = new Spot
-                    {
-                        Wall = 0,
-                        From = Length.Zero,
-                        Width = Length.Feet(2),
-                        Depth = Length.Feet(2),
-                    },
-                },
-            ],
+            Fixtures = [Wet(FixtureKind.Sink, "kitchen", 0, 2, 2)],
             Appliances = [Sample.Thing("dishwasher", "dishwasher", "kitchen", 0, 2.2)],
         };
         var shape = Geometry.HouseShape.Of(With(house, [box]));

@@ -117,6 +117,21 @@ public partial class CanadaTests
         wrong.ShouldContain("circuit.smallAppliance");
     }
 
+    private static Fixture Wet(FixtureKind kind, string room, double from, double width, double depth) =>
+        new()
+        {
+            Id = kind.ToString().ToLowerInvariant(),
+            Kind = kind,
+            Room = room,
+            Spot = new Spot
+            {
+                Wall = 0,
+                From = Length.Feet(from),
+                Width = Length.Feet(width),
+                Depth = Length.Feet(depth),
+            },
+        };
+
     private static Counter Counter(int wall, double from, double width) =>
         new()
         {

@@ -23,7 +23,7 @@ public class TermsTests() : WebHouse(shared: true)
     }
 
     [Theory]
-    [InlineData("sidr-villa--planned", "100 mm", "the picked box", "sb-gulf")]
+    [InlineData("sidr-villa--planned", "100 mm", "Panel", "sb-gulf")]
     [InlineData("larch-siding--planned", "100 mm", "4 in along", "ca-2021")]
     [InlineData("tamarack-row--planned", "4 in along", "100 mm along", "us-2023")]
     public async Task Keys_are_told_in_the_units_and_words_of_the_house(string job, string told, string other, string rules)
@@ -32,6 +32,7 @@ public class TermsTests() : WebHouse(shared: true)
         var keys = page[page.IndexOf("id=\"keys\"", StringComparison.Ordinal)..];
         keys.ShouldContain(told);
         keys.ShouldNotContain(other);
+        keys.ShouldContain(rules == "sb-gulf" ? "Job, Rooms, Points, Circuits, Runs, Board<" : "Runs, Panel, Material<");
         keys.ShouldContain($"/help?rules={rules}");
     }
 

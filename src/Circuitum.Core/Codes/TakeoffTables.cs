@@ -22,6 +22,10 @@ public sealed record TakeoffTables(
     /// <param name="cable">Such as <c>12-2</c>.</param>
     public CoilRow CoilOf(string cable) => Coils.First(c => c.Cables.Contains(cable) || c.Cables.Contains("*"));
 
+    /// <summary>The task with an id, as its minutes are kept.</summary>
+    /// <exception cref="InvalidOperationException">There is none.</exception>
+    public LabourTask Task(string id) => Labour.First(t => t.Id == id);
+
     /// <summary>The kind of item with an id.</summary>
     /// <exception cref="InvalidOperationException">There is none.</exception>
     public ItemType Item(string id) => Items.First(i => i.Id == id);

@@ -89,10 +89,10 @@ public sealed record CircuitLoad(
                     Formula = $"{demand.Demand.Value:0} / {volts} = {amps.Value:0.0#} A",
                     Citation = edition.Cite("wire.range"),
                     Because =
-                        appliances.Count == 1
-                            ? "A range's circuit may use the demand table."
-                            : $"One cooktop and up to two ovens of a room on one circuit count as a range of their sum "
-                                + $"({edition.Cite("service.cooking")} note 4).",
+                        demand.Column.Length == 0 ? "All of a range is seldom on at once: its circuit counts what mostly is."
+                        : appliances.Count == 1 ? "A range's circuit may use the demand table."
+                        : $"One cooktop and up to two ovens of a room on one circuit count as a range of their sum "
+                            + $"({edition.Cite("service.cooking")} note 4).",
                     Steps = [.. appliances.Select(a => Derivation.Fact(a.Name, $"{a.Load}", "nameplate")), demand.Derivation],
                 }
             );

@@ -17,9 +17,8 @@ public sealed record LabourPlan(ImmutableArray<LabourPiece> Pieces, ImmutableSor
     public static LabourPlan Of(Job job, HouseMaterial material) => new(material.Labour, (job.Work ?? WorkFigures.None).Minutes, job.Units);
 
     /// <summary>Minutes that a task takes once, or over a foot or a metre.</summary>
-    public double MinutesOf(LabourTask task) => Figures.TryGetValue(task.Id, out var kept) ? Kept[task.Id].Told(kept, Units) : task.Minutes;
-
-    private static readonly Dictionary<string, LabourTask> Kept = CodeLibrary.Takeoff.Labour.ToDictionary(t => t.Id);
+    public double MinutesOf(LabourTask task) =>
+        Figures.TryGetValue(task.Id, out var kept) ? CodeLibrary.Takeoff.Task(task.Id).Told(kept, Units) : task.Minutes;
 
     /// <summary>Hours of one person in all.</summary>
     public double Hours => HoursOf(Pieces);

@@ -78,12 +78,10 @@ internal sealed class Tally(JobAnalysis a)
     internal void Work(TallyPlace at, string task, double times)
     {
         if (times > 0)
-            labour.Add(new(Tasks[task].In(a.Units), times, at.Place));
+            labour.Add(new(CodeLibrary.Takeoff.Task(task).In(a.Units), times, at.Place));
     }
 
     internal void Work(TallyPlace at, string task, Length along) => Work(at, task, ItemUnits.Of(a.Units).Of(along));
-
-    private static readonly Dictionary<string, LabourTask> Tasks = CodeLibrary.Takeoff.Labour.ToDictionary(t => t.Id);
 }
 
 /// <summary>A place at which is counted.</summary>
